@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { messageOf } from '~/composables/api'
+import { useLibrary } from '~/stores/library'
+
+const open = defineModel<boolean>({ required: true })
+const library = useLibrary()
+const topic = ref('')
+const region = ref<string | null>(null)
+const problem = ref('')
+const busy = ref(false)
+
+watch(open, (now) => {
+  if (!now) return
+  topic.value = ''
+  problem.value = ''
+  region.value = localStorage.getItem('fonetra.region') || null
+})
+
+async function make() {
+  if (!topic.value.trim()) {
+    problem.value = 'Say in a few words what the video is about.'
+    return
+  }
+  busy.value = true
+  try {
+    const brief = await library.create({ topic: topic.value.trim().slice(0, 300), region: region.value })
+    localStorage.setItem('fonetra.region', region.value ?? '')
+    open.value = false
+    await navigateTo({ path: '/demand', query: { brief: brief.id, seed: brief.fields.topic.toLowerCase().slice(0, 200) } })
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="460">
+    <v-card title="New brief">
+      <v-card-text>
+        <v-text-field v-model="topic" label="What is the video about?" autofocus maxlength="300" :error-messages="problem" data-test="new-topic" @keydown.enter="make" @update:model-value="problem = ''" />
+        <ShellRegion v-model="region" class="mt-4" />
+      </v-card-text>
+      <v-card-actions><v-spacer /><v-btn @click="open = false">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="new-make" @click="make">Make it</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>

@@ -1,0 +1,56 @@
+/** An answer of the server that is no success, with its message for the person. */
+export class ApiProblem extends Error {
+  constructor(readonly status: number, readonly code: string, message: string, readonly details: unknown) {
+    super(message)
+    this.name = 'ApiProblem'
+  }
+}
+
+interface ApiOptions { method?: string, query?: Record<string, string | number | null | undefined>, body?: unknown, file?: Blob, signal?: AbortSignal, keepalive?: boolean }
+
+/** The path with its query; absent and empty parameters are left out. */
+export function apiPath(path: string, query: ApiOptions['query'] = {}): string {
+  const search = new URLSearchParams()
+  for (const [name, value] of Object.entries(query)) if (value !== null && value !== undefined && value !== '') search.set(name, String(value))
+  const text = search.toString()
+  return text ? `${path}?${text}` : path
+}
+
+/** Asks the server and gives the raw answer. @throws ApiProblem; with status 0 when the server cannot be reached. */
+export async function apiResponse(path: string, { method = 'GET', query, body, file, signal, keepalive }: ApiOptions = {}): Promise<Response> {
+  let response: Response
+  try {
+    response = await fetch(apiPath(path, query), {
+      method, signal, keepalive,
+      ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    })
+  } catch (error) {
+    if (signal?.aborted) throw error
+    throw new ApiProblem(0, 'unreachable', 'Fonetra’s server cannot be reached. What you type is kept here and saved once it answers again.', null)
+  }
+  if (response.ok) return response
+  const told = await response.json().catch(() => null) as { error?: { code: string, message: string, details: unknown } } | null
+  throw new ApiProblem(response.status, told?.error?.code ?? 'unknown', told?.error?.message ?? `The server answered ${response.status}.`, told?.error?.details ?? null)
+}
+
+/** Asks the server and reads the JSON it answers. */
+export async function api<Answer>(path: string, options?: ApiOptions): Promise<Answer> {
+  return await (await apiResponse(path, options)).json() as Answer
+}
+
+/** The lines of a streamed answer (NDJSON) as they come. */
+export async function* apiLines<Line>(path: string, options: ApiOptions): AsyncGenerator<Line> {
+  const response = await apiResponse(path, options)
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  for (;;) {
+    const { done, value } = await reader.read()
+    if (done) break
+    const lines = (rest + value).split('\n')
+    rest = lines.pop()!
+    for (const line of lines) if (line) yield JSON.parse(line) as Line
+  }
+}
+
+/** The message of anything thrown. */
+export const messageOf = (error: unknown) => error instanceof Error ? error.message : String(error)

@@ -1,0 +1,45 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+import { useNotices } from '~/stores/notices'
+
+/** Keys that work on every screen, as the list of keys shows them. */
+export const SHELL_KEYS = [
+  { keys: 'g then 1 … 6', does: 'Go to Demand, Rivals, Desk, Release, Ranks, Library' },
+  { keys: '/', does: 'To the seed box, or to the title on the Desk' },
+  { keys: 'n', does: 'New brief' },
+  { keys: 't', does: 'Show or hide the tray' },
+  { keys: 'Ctrl + Z', does: 'Undo the last step (in a text: the last edit)' },
+  { keys: 'Alt + ↑ ↓', does: 'Move a phrase of the tray' },
+  { keys: 'Space, Shift + click', does: 'Select a row, or all up to it' },
+  { keys: '?', does: 'This list' },
+]
+
+interface ShellActions { areas: (() => unknown)[], keys: () => void, tray: () => void, create: () => void }
+
+const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
+
+/** Listens for the keys of the shell; none works while something is typed. */
+export function useShellKeys(actions: ShellActions) {
+  const notices = useNotices()
+  let going = 0
+  function onKey(event: KeyboardEvent) {
+    if (event.defaultPrevented || typing(event.target)) return
+    if ((event.ctrlKey || event.metaKey) && event.key === 'z' && notices.current?.undo) {
+      event.preventDefault()
+      return void notices.undo()
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey) return
+    if (going > Date.now() - 1500 && /^[1-6]$/u.test(event.key)) actions.areas[Number(event.key) - 1]?.()
+    else if (event.key === '?') actions.keys()
+    else if (event.key === 't') actions.tray()
+    else if (event.key === 'n') actions.create()
+    else if (event.key === '/') document.querySelector<HTMLElement>('[data-first-field] input, [data-first-field] [contenteditable]')?.focus()
+    else {
+      going = event.key === 'g' ? Date.now() : 0
+      return
+    }
+    going = 0
+    event.preventDefault()
+  }
+  onMounted(() => window.addEventListener('keydown', onKey))
+  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+}

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiKeyboardOutline, mdiPlus, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { useTheme } from 'vuetify'
+import { AREAS } from '~/composables/areas'
+import { useBrief } from '~/stores/brief'
+import { useLibrary } from '~/stores/library'
+
+useOpenBrief()
+const route = useRoute()
+const brief = useBrief()
+const library = useLibrary()
+const theme = useTheme()
+const keysOpen = ref(false)
+const newOpen = ref(false)
+const trayOpen = ref(localStorage.getItem('fonetra.tray') !== 'closed')
+const dark = computed(() => theme.global.name.value === 'dark')
+
+const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: id ? { brief: id } : {} })
+
+function switchTheme() {
+  theme.change(dark.value ? 'light' : 'dark')
+  localStorage.setItem('fonetra.theme', theme.global.name.value)
+}
+
+function switchTray() {
+  trayOpen.value = !trayOpen.value
+  localStorage.setItem('fonetra.tray', trayOpen.value ? 'open' : 'closed')
+}
+
+useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), keys: () => { keysOpen.value = true }, tray: switchTray, create: () => { newOpen.value = true } })
+</script>
+
+<template>
+  <v-app>
+    <a class="unseen" href="#main">Skip to the content</a>
+    <v-navigation-drawer permanent :width="88" class="rail" aria-label="Areas">
+      <div class="mark"><img src="/mark.svg" alt="" width="28" height="28"><span>Fonetra</span></div>
+      <nav aria-label="Areas">
+        <NuxtLink v-for="(area, i) in AREAS" :key="area.path" :to="linkTo(area.path)" class="area" :class="{ here: route.path === area.path }" :aria-current="route.path === area.path ? 'page' : undefined" :title="`${area.question} (g ${i + 1})`">
+          <v-icon :icon="area.icon" size="20" />{{ area.name }}
+        </NuxtLink>
+      </nav>
+    </v-navigation-drawer>
+    <v-app-bar flat :height="52" class="bar">
+      <v-menu>
+        <template #activator="{ props }">
+          <v-btn v-bind="props" class="ml-3 pick" :append-icon="mdiChevronDown" aria-label="Switch brief">
+            <span class="topic">{{ brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open' }}</span>
+          </v-btn>
+        </template>
+        <v-list density="compact" max-width="420">
+          <v-list-item v-for="line in library.briefs" :key="line.id" :active="line.id === brief.brief?.id" :title="line.topic || 'Untitled brief'" :subtitle="line.lead ?? 'no lead yet'" @click="navigateTo({ path: route.path, query: { brief: line.id } })" />
+          <v-divider />
+          <v-list-item :prepend-icon="mdiPlus" title="New brief" @click="newOpen = true" />
+        </v-list>
+      </v-menu>
+      <ShellSaveState />
+      <v-spacer />
+      <v-btn :prepend-icon="mdiTrayFull" :aria-pressed="trayOpen" @click="switchTray">Tray</v-btn>
+      <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
+      <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
+    </v-app-bar>
+    <v-navigation-drawer v-if="trayOpen" location="right" permanent :width="264" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+    <v-main id="main" class="main"><slot /></v-main>
+    <ShellNotice />
+    <ShellConflict />
+    <ShellKeys v-model="keysOpen" />
+    <LibraryNewBrief v-model="newOpen" />
+  </v-app>
+</template>
+
+<style scoped>
+.main { height: 100dvh; }
+.rail, .tray { background: var(--paper); border-color: var(--line); }
+.bar { background: var(--paper); border-bottom: 1px solid var(--line); }
+.mark { display: grid; justify-items: center; gap: 2px; padding: 10px 0 8px; font-weight: 600; font-size: 12px; }
+.area { display: grid; justify-items: center; gap: 2px; padding: 9px 0; font-size: 12px; color: var(--muted); text-decoration: none; border-left: 3px solid transparent; }
+.area:hover { color: var(--ink); }
+.area.here { color: var(--teal); border-left-color: var(--teal); background: var(--surface); font-weight: 600; }
+.pick { max-width: 420px; font-weight: 600; }
+.topic { overflow: hidden; text-overflow: ellipsis; }
+</style>

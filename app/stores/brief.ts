@@ -1,0 +1,201 @@
+import { defineStore } from 'pinia'
+import { computed, ref, toRaw } from 'vue'
+import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
+import { api, ApiProblem, messageOf } from '~/composables/api'
+
+/** Typing is saved this long after the last key, and while it goes on at least this often. */
+const PAUSE = 500
+const LONGEST = 2500
+const RETRIES = [1000, 2000, 5000]
+
+type Changes = Partial<Record<BriefField, { revision: number, value: unknown }>>
+interface Sent { editId: string, fields: Changes }
+type Status = 'saved' | 'waiting' | 'saving' | 'problem'
+
+const journalKey = (id: string) => `fonetra.unsaved.${id}`
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/**
+ * The brief that is open: its fields, saved as they change. An edit is sent with an id and the
+ * revision it was made from, repeated with the same id until it is answered, and kept in the
+ * browser's own storage until then, so that neither a crash here nor there loses it.
+ */
+export const useBrief = defineStore('brief', () => {
+  const brief = ref<Brief | null>(null)
+  const status = ref<Status>('saved')
+  const savedAt = ref<number | null>(null)
+  const problem = ref<string | null>(null)
+  const conflicts = ref<Partial<Record<BriefField, FieldConflict>> | null>(null)
+  /** Grows when a field is set from elsewhere than its own editor, which then takes the new text. */
+  const outside = ref(0)
+  const dirty = new Set<BriefField>()
+  let sent: Sent | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let firstChange = 0
+  let retries = 0
+  const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra')
+
+  const fields = computed<BriefFields | null>(() => brief.value?.fields ?? null)
+
+  function journal() {
+    if (!brief.value) return
+    const key = journalKey(brief.value.id)
+    if (!dirty.size) return localStorage.removeItem(key)
+    const kept = Object.fromEntries([...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: toRaw(brief.value!.fields[field]) }]))
+    try {
+      localStorage.setItem(key, JSON.stringify(kept))
+    } catch { /* The browser's storage is full or off: the server's copy is then the only one. */ }
+  }
+
+  async function load(id: string) {
+    if (brief.value?.id === id) return
+    await flush()
+    const found = await api<Brief>(`/api/briefs/${id}`)
+    dirty.clear()
+    sent = null
+    conflicts.value = null
+    problem.value = null
+    status.value = 'saved'
+    savedAt.value = found.updatedAt
+    brief.value = found
+    outside.value++
+    localStorage.setItem('fonetra.brief', id)
+    recover(found)
+  }
+
+  /** Edits that an earlier window could not save are taken up again. */
+  function recover(found: Brief) {
+    const kept = JSON.parse(localStorage.getItem(journalKey(found.id)) ?? '{}') as Changes
+    for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number, value: unknown }][]) {
+      if (same(change.value, found.fields[field])) continue
+      Object.assign(found.revisions, { [field]: change.revision })
+      assign(field, change.value)
+      dirty.add(field)
+    }
+    if (dirty.size) schedule()
+    else localStorage.removeItem(journalKey(found.id))
+  }
+
+  function assign(field: BriefField, value: unknown) {
+    Object.assign(brief.value!.fields, { [field]: value })
+  }
+
+  function set<Field extends BriefField>(field: Field, value: BriefFields[Field], fromOutside = false) {
+    if (!brief.value || same(brief.value.fields[field], value)) return
+    assign(field, value)
+    if (fromOutside) outside.value++
+    dirty.add(field)
+    journal()
+    schedule()
+  }
+
+  function schedule() {
+    if (!firstChange) firstChange = Date.now()
+    if (status.value !== 'problem') status.value = 'waiting'
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), Math.max(0, Math.min(PAUSE, firstChange + LONGEST - Date.now())))
+  }
+
+  async function save(keepalive = false): Promise<void> {
+    clearTimeout(timer)
+    if (!brief.value || status.value === 'saving' || conflicts.value) return
+    if (!sent && dirty.size) {
+      const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: structuredClone(toRaw(brief.value!.fields[field])) })
+      sent = { editId: crypto.randomUUID(), fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
+    }
+    if (!sent) return
+    firstChange = 0
+    status.value = 'saving'
+    const { id } = brief.value
+    try {
+      const answer = await api<PatchAnswer>(`/api/briefs/${id}`, { method: 'PATCH', body: sent, keepalive })
+      acknowledged(id, answer)
+    } catch (error) {
+      failed(error)
+    }
+  }
+
+  function acknowledged(id: string, answer: PatchAnswer) {
+    if (brief.value?.id !== id || !sent) return
+    Object.assign(brief.value.revisions, answer.revisions)
+    for (const [field, change] of Object.entries(sent.fields) as [BriefField, { value: unknown }][]) {
+      if (same(change.value, brief.value.fields[field])) dirty.delete(field)
+    }
+    sent = null
+    retries = 0
+    problem.value = null
+    savedAt.value = answer.savedAt
+    status.value = dirty.size ? 'waiting' : 'saved'
+    journal()
+    others?.postMessage({ brief: id })
+    if (dirty.size) schedule()
+  }
+
+  function failed(error: unknown) {
+    status.value = 'problem'
+    problem.value = messageOf(error)
+    if (error instanceof ApiProblem && error.status === 409) {
+      sent = null
+      problem.value = null
+      conflicts.value = (error.details as { conflicts: Partial<Record<BriefField, FieldConflict>> }).conflicts
+      return
+    }
+    // A refusal of the text itself is answered by changing the text, not by asking again.
+    if (error instanceof ApiProblem && error.status === 400) sent = null
+    else timer = setTimeout(() => void save(), RETRIES[Math.min(retries++, RETRIES.length - 1)])
+  }
+
+  /** Settles a conflict field by field: mine is saved over theirs, theirs replaces mine. */
+  function settle(field: BriefField, keep: 'mine' | 'theirs') {
+    const conflict = conflicts.value?.[field]
+    if (!conflict || !brief.value) return
+    brief.value.revisions[field] = conflict.revision
+    if (keep === 'theirs') {
+      assign(field, conflict.theirs)
+      dirty.delete(field)
+      outside.value++
+    }
+    const { [field]: _settled, ...rest } = conflicts.value!
+    conflicts.value = Object.keys(rest).length ? rest : null
+    journal()
+    if (!conflicts.value) {
+      status.value = dirty.size ? 'waiting' : 'saved'
+      if (dirty.size) schedule()
+    }
+  }
+
+  /** Waits until everything is saved, as far as it can be. */
+  async function flush() {
+    if (brief.value && (dirty.size || sent)) await save()
+  }
+
+  /** Another window saved this brief: fields that are not being edited here follow. */
+  async function follow() {
+    const id = brief.value?.id
+    if (!id || conflicts.value) return
+    const found = await api<Brief>(`/api/briefs/${id}`).catch(() => null)
+    if (!found || brief.value?.id !== id) return
+    for (const field of Object.keys(found.fields) as BriefField[]) {
+      if (dirty.has(field) || sent?.fields[field] || found.revisions[field] <= brief.value.revisions[field]) continue
+      brief.value.revisions[field] = found.revisions[field]
+      if (!same(brief.value.fields[field], found.fields[field])) {
+        assign(field, found.fields[field])
+        outside.value++
+      }
+    }
+  }
+
+  if (others) others.onmessage = ({ data }: MessageEvent<{ brief: string }>) => { if (data.brief === brief.value?.id) void follow() }
+  if (typeof window !== 'undefined') {
+    window.addEventListener('beforeunload', () => { if (dirty.size) void save(true) })
+    window.addEventListener('online', () => void save())
+  }
+
+  function close() {
+    brief.value = null
+    dirty.clear()
+    sent = null
+  }
+
+  return { brief, fields, status, savedAt, problem, conflicts, outside, load, set, settle, flush, close, retry: () => save() }
+})

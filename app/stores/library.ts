@@ -1,0 +1,52 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import type { Brief, BriefFields, BriefLine } from '../../shared/brief'
+import { api, messageOf } from '~/composables/api'
+import { useNotices } from './notices'
+
+/** All briefs, newest change first. */
+export const useLibrary = defineStore('library', () => {
+  const notices = useNotices()
+  const briefs = ref<BriefLine[]>([])
+  const state = ref<'new' | 'loading' | 'ready' | 'failed'>('new')
+  const problem = ref('')
+
+  async function refresh() {
+    if (state.value !== 'ready') state.value = 'loading'
+    try {
+      briefs.value = (await api<{ briefs: BriefLine[] }>('/api/briefs')).briefs
+      state.value = 'ready'
+    } catch (error) {
+      problem.value = messageOf(error)
+      state.value = 'failed'
+    }
+  }
+
+  async function create(fields: Partial<BriefFields>): Promise<Brief> {
+    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { id: crypto.randomUUID(), fields } })
+    await refresh()
+    return brief
+  }
+
+  async function duplicate(id: string): Promise<Brief> {
+    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { copyOf: id } })
+    await refresh()
+    notices.tell(`“${brief.fields.topic}” made.`, { undo: () => remove(brief.id, false) })
+    return brief
+  }
+
+  async function remove(id: string, withUndo = true) {
+    const line = briefs.value.find(each => each.id === id)
+    await api(`/api/briefs/${id}`, { method: 'DELETE' })
+    await refresh()
+    if (!withUndo) return
+    notices.tell(`“${line?.topic || 'Untitled'}” deleted.`, {
+      undo: async () => {
+        await api(`/api/briefs/${id}/restore`, { method: 'POST' })
+        await refresh()
+      },
+    })
+  }
+
+  return { briefs, state, problem, refresh, create, duplicate, remove }
+})

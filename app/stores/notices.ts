@@ -1,0 +1,34 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+
+export interface Notice { id: number, text: string, undo?: () => void | Promise<void>, serious?: boolean }
+
+/** What was just done or went wrong, said once, with a way back where there is one. */
+export const useNotices = defineStore('notices', () => {
+  const current = ref<Notice | null>(null)
+  const spoken = ref('')
+  let next = 1
+
+  function tell(text: string, more: { undo?: Notice['undo'], serious?: boolean } = {}) {
+    current.value = { id: next++, text, ...more }
+    spoken.value = text
+  }
+
+  return {
+    current,
+    /** For screen readers: the last thing said. */
+    spoken,
+    tell,
+    /** Says something to screen readers alone. */
+    say: (text: string) => { spoken.value = text },
+    clear: () => { current.value = null },
+    async undo() {
+      const notice = current.value
+      current.value = null
+      if (notice?.undo) {
+        await notice.undo()
+        spoken.value = 'Undone.'
+      }
+    },
+  }
+})

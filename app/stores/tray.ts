@@ -1,0 +1,89 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import type { Tray } from '../../shared/brief'
+import type { PhraseRow } from '../../shared/phrases'
+import { api } from '~/composables/api'
+import { trayMark } from '~/composables/figures'
+import { useBrief } from './brief'
+import { useNotices } from './notices'
+
+export interface TrayPhrase { phrase: string, mark: string, lead: boolean }
+
+const EMPTY: Tray = { lead: null, support: [], setAside: [] }
+const counted = (n: number) => n === 1 ? '1 phrase' : `${n} phrases`
+
+/** The phrases of the open brief: one lead, support in order, and those set aside. */
+export const useTray = defineStore('tray', () => {
+  const brief = useBrief()
+  const notices = useNotices()
+  const tray = computed<Tray>(() => brief.fields?.tray ?? EMPTY)
+  const figures = ref(new Map<string, PhraseRow>())
+
+  const phrases = computed<TrayPhrase[]>(() => [
+    ...(tray.value.lead ? [{ phrase: tray.value.lead, lead: true }] : []), ...tray.value.support.map(phrase => ({ phrase, lead: false })),
+  ].map(each => ({ ...each, mark: trayMark(each.lead ? 0 : tray.value.support.indexOf(each.phrase) + 1) })))
+  const held = computed(() => new Set([...phrases.value.map(each => each.phrase), ...tray.value.setAside]))
+
+  /** Changes the tray, with a way back. */
+  function change(text: string, next: Tray) {
+    const before = tray.value
+    brief.set('tray', next, true)
+    notices.tell(text, { undo: () => brief.set('tray', before, true) })
+  }
+
+  const without = (list: string[]): Tray => ({
+    lead: tray.value.lead !== null && list.includes(tray.value.lead) ? null : tray.value.lead,
+    support: tray.value.support.filter(phrase => !list.includes(phrase)),
+    setAside: tray.value.setAside.filter(phrase => !list.includes(phrase)),
+  })
+
+  function add(list: string[]) {
+    const fresh = list.filter(phrase => phrase !== tray.value.lead && !tray.value.support.includes(phrase))
+    if (!fresh.length) return notices.tell(list.length === 1 ? `“${list[0]}” is in the tray already.` : 'All of them are in the tray already.')
+    const rest = without(fresh)
+    change(`${counted(fresh.length)} to the tray.`, { ...rest, support: [...rest.support, ...fresh] })
+  }
+
+  function makeLead(phrase: string) {
+    if (phrase === tray.value.lead) return
+    const rest = without([phrase])
+    change(`“${phrase}” is the lead.`, { ...rest, lead: phrase, support: rest.lead ? [rest.lead, ...rest.support] : rest.support })
+  }
+
+  function setAside(list: string[]) {
+    const rest = without(list)
+    change(`${counted(list.length)} set aside.`, { ...rest, setAside: [...new Set([...list, ...rest.setAside])] })
+  }
+
+  function remove(phrase: string) {
+    change(`“${phrase}” taken out.`, without([phrase]))
+  }
+
+  function reorder(support: string[]) {
+    const before = tray.value
+    if (support.join('\n') === before.support.join('\n')) return
+    brief.set('tray', { ...before, support }, true)
+    notices.tell('Order changed.', { undo: () => brief.set('tray', before, true) })
+  }
+
+  function move(phrase: string, by: -1 | 1) {
+    const support = [...tray.value.support]
+    const at = support.indexOf(phrase)
+    const to = at + by
+    if (at < 0 || to < 0 || to >= support.length) return
+    support.splice(to, 0, ...support.splice(at, 1))
+    reorder(support)
+  }
+
+  async function refreshFigures() {
+    const list = [...held.value]
+    const { fields } = brief
+    if (!fields || !list.length) return
+    const answer = await api<{ rows: PhraseRow[] }>('/api/phrases/figures', { method: 'POST', body: { phrases: list, region: fields.region, language: fields.language } }).catch(() => null)
+    // Figures are a help here, not the matter: without them the tray shows dashes.
+    if (answer) figures.value = new Map(answer.rows.map(row => [row.phrase, row]))
+  }
+  watch(() => [[...held.value].join('\n'), brief.fields?.region], () => void refreshFigures(), { immediate: true })
+
+  return { tray, phrases, held, figures, add, makeLead, setAside, remove, reorder, move, restore: (phrase: string) => add([phrase]), refreshFigures }
+})

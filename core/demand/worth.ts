@@ -1,0 +1,99 @@
+import type { Trend } from './trend'
+
+/** How much each factor counts in the geometric mean; editable, and summing to 1 by habit. */
+export interface WorthWeights { demand: number, ease: number, trend: number }
+
+export const WORTH_WEIGHTS: WorthWeights = { demand: 0.45, ease: 0.45, trend: 0.1 }
+
+/** The cap on volume never falls below this, or a small list would call its best phrase huge. */
+export const LEAST_CAP = 1000
+
+export interface WorthInput {
+  /** Searches a month in the region asked for. */
+  volume: number | null
+  /** The region's 99.9th percentile of known volumes. */
+  cap: number
+  /** 0 to 1: 1 − difficulty / 100 for anyone, the chance of page one for a channel. */
+  ease: number | null
+  trend: Trend | null
+}
+
+/** One factor of the worth with what it does to it. */
+export interface WorthFactor {
+  name: keyof WorthWeights
+  /** The factor itself; `null` when unknown. */
+  value: number | null
+  weight: number
+  /** Points out of 100 the worth would gain if this factor alone were 1. */
+  holdsBack: number | null
+}
+
+export interface WorthWorking {
+  /** 0 to 100, or `null` when a factor with weight is unknown. */
+  worth: number | null
+  factors: WorthFactor[]
+  /** The factor that costs most, or the first unknown one; `null` when nothing holds it back. */
+  heldBackBy: keyof WorthWeights | null
+}
+
+/** The 99.9th percentile (nearest rank) of known volumes, at least `LEAST_CAP`. */
+export function volumeCap(volumes: readonly number[]): number {
+  if (!volumes.length) return LEAST_CAP
+  const sorted = Float64Array.from(volumes).sort()
+  return Math.max(LEAST_CAP, sorted[Math.ceil(sorted.length * 0.999) - 1]!)
+}
+
+/** 0 to 1: log(1 + volume) over log(1 + cap). */
+export function demandFactor(volume: number, cap: number): number {
+  return Math.min(1, Math.log1p(Math.max(0, volume)) / Math.log1p(Math.max(LEAST_CAP, cap)))
+}
+
+/** 1 for steady; up to 1.1 rising (at +50 % a year) and down to .6 fading (at −50 % a year). */
+export function trendFactor(trend: Trend): number {
+  if (trend.direction === 'steady') return 1
+  return trend.yearly > 0 ? 1 + 0.1 * Math.min(1, trend.yearly / 0.5) : 1 - 0.4 * Math.min(1, -trend.yearly / 0.5)
+}
+
+/**
+ * Worth: the weighted geometric mean of demand, ease and trend, times 100, capped at 100. Any
+ * unknown factor with weight makes it unknown.
+ */
+export function worth(input: WorthInput, weights: WorthWeights = WORTH_WEIGHTS): number | null {
+  const { volume, ease, trend } = input
+  if ((volume === null && weights.demand) || (ease === null && weights.ease) || (trend === null && weights.trend)) return null
+  const total = weights.demand + weights.ease + weights.trend
+  const part = (value: number, weight: number) => (weight ? Math.pow(Math.max(0, value), weight / total) : 1)
+  const mean = part(volume === null ? 0 : demandFactor(volume, input.cap), weights.demand)
+    * part(ease ?? 0, weights.ease)
+    * part(trend === null ? 1 : trendFactor(trend), weights.trend)
+  return Math.min(100, 100 * mean)
+}
+
+/** The same with every factor laid open, for the working panel. */
+export function worthWorking(input: WorthInput, weights: WorthWeights = WORTH_WEIGHTS): WorthWorking {
+  const value = worth(input, weights)
+  const raw: Record<keyof WorthWeights, number | null> = {
+    demand: input.volume === null ? null : demandFactor(input.volume, input.cap),
+    ease: input.ease,
+    trend: input.trend === null ? null : trendFactor(input.trend),
+  }
+  const total = weights.demand + weights.ease + weights.trend
+  const factors = (['demand', 'ease', 'trend'] as const).map((name): WorthFactor => {
+    const factor = raw[name]
+    const weight = weights[name] / total
+    if (factor === null || value === null) return { name, value: factor, weight, holdsBack: null }
+    const without = factor > 0 ? value / Math.pow(factor, weight) : gainFromZero(raw, weights, name)
+    return { name, value: factor, weight, holdsBack: Math.max(0, Math.min(100, without) - value) }
+  })
+  const unknown = factors.find(factor => factor.value === null && factor.weight > 0)
+  const worst = [...factors].sort((a, b) => (b.holdsBack ?? 0) - (a.holdsBack ?? 0))[0]!
+  const heldBackBy = unknown ? unknown.name : (worst.holdsBack ?? 0) > 0.5 ? worst.name : null
+  return { worth: value, factors, heldBackBy }
+}
+
+function gainFromZero(raw: Record<keyof WorthWeights, number | null>, weights: WorthWeights, name: keyof WorthWeights): number {
+  const total = weights.demand + weights.ease + weights.trend
+  return (['demand', 'ease', 'trend'] as const)
+    .filter(other => other !== name)
+    .reduce((product, other) => product * Math.pow(raw[other] ?? 0, weights[other] / total), 100)
+}

@@ -1,0 +1,22 @@
+import { count } from '../../text/count'
+import { defineCheck, met, notApplicable, partly } from '../check'
+
+/** The description is as long as the rule set wants it. */
+export const descriptionLength = defineCheck({
+  id: 'description-length',
+  version: 1,
+  field: 'description',
+  question: 'found',
+  title: 'Length of the description',
+  why: 'More text holds more phrases; too much is read by nobody. Opinions differ, so the rule set says.',
+  needs: ['description'],
+  settings: { least: 600, most: 5000 },
+  run: ({ draft, settings }) => {
+    const used = count(draft.description!.trim(), 'codePoints')
+    if (!used) return notApplicable('Nothing written yet.')
+    const { least, most } = settings
+    if (used < least) return partly(used / least, `${used} characters; this rule set asks for ${least} or more. Tell what the video shows, step by step.`)
+    if (used > most) return partly(most / used, `${used} characters; this rule set wants at most ${most}.`)
+    return met(`${used} characters, within ${least} to ${most}.`)
+  },
+})

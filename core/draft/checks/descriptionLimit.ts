@@ -1,0 +1,26 @@
+import { count, head } from '../../text/count'
+import { defineCheck, met, missing } from '../check'
+
+/** The description is there and within the site's limit. */
+export const descriptionLimit = defineCheck({
+  id: 'description-limit',
+  version: 1,
+  field: 'description',
+  question: 'sound',
+  title: 'Description within its limit',
+  why: 'A site refuses a description past its limit; an empty one leaves search with the title alone.',
+  needs: ['description'],
+  settings: {},
+  run: ({ draft, profile }) => {
+    const text = draft.description!
+    const { limit, unit } = profile.description
+    if (!text.trim()) return missing('There is no description yet. Write one.')
+    const used = count(text, unit)
+    const name = unit === 'bytes' ? 'bytes' : 'characters'
+    if (used <= limit) return met(`${used.toLocaleString('en')} of ${limit.toLocaleString('en')} ${name}.`)
+    const kept = head(text, limit, unit)
+    return missing(`${(used - limit).toLocaleString('en')} ${name} over the limit of ${limit.toLocaleString('en')}. Shorten it.`, {
+      ranges: [{ field: 'description', start: kept.length, end: text.length }],
+    })
+  },
+})

@@ -1,0 +1,26 @@
+import { defineCheck, met, notApplicable, partly } from '../check'
+import { linksOf } from '../links'
+
+/** Every link in the description carries a scheme. */
+export const linkScheme = defineCheck({
+  id: 'link-scheme',
+  version: 1,
+  field: 'description',
+  question: 'sound',
+  title: 'Links that can be clicked',
+  why: 'A site makes a link of an address only when it begins with https:// or http://.',
+  needs: ['description'],
+  settings: {},
+  run: ({ draft }) => {
+    const links = linksOf(draft.description!)
+    if (!links.length) return notApplicable('No links in the description.')
+    const bare = links.filter(link => !link.scheme)
+    if (!bare.length) return met(`${links.length === 1 ? 'The link carries' : `All ${links.length} links carry`} a scheme.`)
+    let value = draft.description!
+    for (const link of [...bare].reverse()) value = `${value.slice(0, link.start)}https://${value.slice(link.start)}`
+    return partly(1 - bare.length / links.length, `${bare.map(link => link.text).join(', ')} cannot be clicked. Write https:// before it.`, {
+      ranges: bare.map(link => ({ field: 'description', start: link.start, end: link.end })),
+      fixes: [{ label: 'Write https:// before bare links', field: 'description', value }],
+    })
+  },
+})

@@ -1,0 +1,40 @@
+import { gradeValue } from '../../rivals/strength'
+import { GRADES, type ReadPhrase } from '../../text/match'
+import { defineCheck, met, partly } from '../check'
+import type { FieldRange, Fix } from '../draft'
+
+/** Support phrases, or their fragments, stand in the title or the description. */
+export const supportTold = defineCheck({
+  id: 'support-told',
+  version: 1,
+  field: 'description',
+  question: 'found',
+  title: 'Support phrases told',
+  why: 'A video is also found by what it says besides its lead; parts of a phrase count too.',
+  needs: ['support', 'description'],
+  settings: {},
+  run: ({ draft, support, at, match }) => {
+    const ranges: FieldRange[] = []
+    const absent: ReadPhrase[] = []
+    let sum = 0
+    for (const phrase of support) {
+      const inText = match(phrase, at('description')[0]!.text)
+      const title = at('title')[0]
+      const inTitle = title ? match(phrase, title.text) : inText
+      const [best, field] = GRADES.indexOf(inTitle.grade) < GRADES.indexOf(inText.grade) ? [inTitle, 'title' as const] : [inText, 'description' as const]
+      const value = gradeValue(best)
+      sum += value
+      if (value < 0.6) absent.push(phrase)
+      ranges.push(...best.ranges.map(range => ({ field, ...range })))
+    }
+    const told = support.length - absent.length
+    if (!absent.length) return sum / support.length > 0.99 ? met(`All ${support.length} stand word for word.`, { ranges }) : partly(sum / support.length, 'All are there; some not word for word.', { ranges })
+    const text = draft.description!.trimEnd()
+    const fixes: Fix[] = [{
+      label: absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`,
+      field: 'description',
+      value: `${text}${text ? '\n\n' : ''}Also in this video: ${absent.map(phrase => phrase.raw).join(', ')}.`,
+    }]
+    return partly(sum / support.length, `${told} of ${support.length} are told. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`, { ranges, fixes })
+  },
+})

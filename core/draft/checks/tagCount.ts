@@ -1,0 +1,22 @@
+import { defineCheck, met, partly } from '../check'
+import { tidyTags } from '../limits'
+
+/** The number of tags is what the rule set wants. */
+export const tagCount = defineCheck({
+  id: 'tag-count',
+  version: 1,
+  field: 'tags',
+  question: 'found',
+  title: 'Number of tags',
+  why: 'Some fill the whole field, some keep to a few close ones; the rule set says which.',
+  needs: ['tags'],
+  settings: { least: 8, most: 30 },
+  run: ({ draft, settings }) => {
+    const number = tidyTags(draft.tags!).length
+    const { least, most } = settings
+    const tags = `${number} ${number === 1 ? 'tag' : 'tags'}`
+    if (number < least) return partly(number / least, `${tags}; this rule set asks for ${least} or more.`)
+    if (number > most) return partly(most / number, `${tags}; this rule set wants at most ${most}.`)
+    return met(`${tags}, within ${least} to ${most}.`)
+  },
+})

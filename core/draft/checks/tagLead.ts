@@ -1,0 +1,24 @@
+import { defineCheck, met, missing, partly } from '../check'
+import { tagKey } from '../limits'
+
+/** The lead is among the tags, and where. */
+export const tagLead = defineCheck({
+  id: 'tag-lead',
+  version: 1,
+  field: 'tags',
+  question: 'found',
+  title: 'Lead phrase among the tags',
+  why: 'Many hold that the first tag says most; none holds that the lead may be absent.',
+  needs: ['lead', 'tags'],
+  settings: { position: 'first' as 'first' | 'any' },
+  run: ({ draft, lead, settings }) => {
+    const tags = draft.tags!
+    const key = tagKey(lead!.raw)
+    const item = tags.findIndex(tag => tagKey(tag) === key)
+    const value = [lead!.raw, ...tags.filter(tag => tagKey(tag) !== key)]
+    if (item < 0) return missing('The lead is not among the tags.', { fixes: [{ label: 'Add the lead as first tag', field: 'tags', value }] })
+    const ranges = [{ field: 'tags' as const, item, start: 0, end: tags[item]!.length }]
+    if (item === 0 || settings.position === 'any') return met(`The lead is tag ${item + 1}.`, { ranges })
+    return partly(0.6, `The lead is tag ${item + 1}; this rule set wants it first.`, { ranges, fixes: [{ label: 'Move the lead to the front', field: 'tags', value }] })
+  },
+})

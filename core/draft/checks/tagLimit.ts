@@ -1,0 +1,26 @@
+import { defineCheck, met, missing } from '../check'
+import { tagsCost, tidyTags } from '../limits'
+
+/** Tags are there and within the site's limit. */
+export const tagLimit = defineCheck({
+  id: 'tag-limit',
+  version: 1,
+  field: 'tags',
+  question: 'sound',
+  title: 'Tags within their limit',
+  why: 'Past the limit a site refuses the whole list.',
+  needs: ['tags'],
+  settings: {},
+  run: ({ draft, profile }) => {
+    const tags = draft.tags!
+    const { limit } = profile.tags
+    if (!tags.length) return missing('There are no tags yet. Begin with the lead.')
+    const used = tagsCost(tags, profile)
+    if (used <= limit) return met(`${used} of ${limit} characters.`)
+    const kept = tidyTags(tags)
+    while (kept.length && tagsCost(kept, profile) > limit) kept.pop()
+    return missing(`${used - limit} characters over the limit of ${limit}. Drop some.`, {
+      fixes: [{ label: `Keep the first ${kept.length} that fit`, field: 'tags', value: kept }],
+    })
+  },
+})

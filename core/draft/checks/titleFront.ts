@@ -1,0 +1,28 @@
+import { fitsEms } from '../../text/width'
+import { span } from '../../text/match'
+import { defineCheck, inField, met, missing, partly } from '../check'
+import { leadFirst } from '../titleFixes'
+
+/** The lead phrase stands whole in the part of the title that a phone shows. */
+export const titleFront = defineCheck({
+  id: 'title-front',
+  version: 1,
+  field: 'title',
+  question: 'chosen',
+  title: 'Lead phrase where a phone shows it',
+  why: 'Most people read titles on a phone, which shows about sixty characters.',
+  needs: ['lead', 'title'],
+  settings: { surface: 'phone' as 'phone' | 'desktopList' | 'suggestion' },
+  run: ({ draft, lead, profile, settings, at, match }) => {
+    const found = match(lead!, at('title')[0]!.text)
+    const fixes = leadFirst(draft.title!, lead!, profile)
+    if (found.grade !== 'exact' && found.grade !== 'inflected') return missing('A phone does not show the whole lead, since the title does not hold it.', { fixes })
+    const { start, end } = span(found)!
+    const ranges = inField('title', found.ranges)
+    const ems = profile.surfaces[settings.surface]
+    if (fitsEms(draft.title!.slice(0, end), ems)) return met('A phone shows the whole lead.', { ranges })
+    return fitsEms(draft.title!.slice(0, start), ems)
+      ? partly(0.4, 'A phone cuts the lead off. Move it further to the front.', { ranges, fixes })
+      : missing('A phone cuts the title before the lead begins. Move it to the front.', { ranges, fixes })
+  },
+})

@@ -1,0 +1,26 @@
+import { count } from '../../text/count'
+import { asSentence, defineCheck, inField, met, missing, partly } from '../check'
+import type { Fix } from '../draft'
+
+/** The title is the lead phrase and nothing else. */
+export const titleIsLead = defineCheck({
+  id: 'title-is-lead',
+  version: 1,
+  field: 'title',
+  question: 'chosen',
+  title: 'The title is the lead and nothing else',
+  why: 'A searcher who sees just the words that were typed has nothing to doubt.',
+  needs: ['lead', 'title'],
+  settings: {},
+  run: ({ draft, lead, profile, at, match }) => {
+    const text = at('title')[0]!.text
+    const found = match(lead!, text)
+    const value = asSentence(lead!.raw)
+    const fixes: Fix[] = count(value, profile.title.unit) <= profile.title.limit ? [{ label: 'Use the lead as the title', field: 'title', value }] : []
+    if (found.grade !== 'exact' && found.grade !== 'inflected') return missing(draft.title!.trim() ? 'The title is something else.' : 'There is no title yet.', { fixes })
+    const extra = text.norms.length - lead!.norms.length
+    const ranges = inField('title', found.ranges)
+    if (extra === 0) return found.grade === 'exact' ? met('Is the lead, word for word.', { ranges }) : partly(0.9, 'Is the lead with other word endings.', { ranges, fixes })
+    return partly(Math.max(0.1, 0.7 - 0.1 * extra), `Holds ${extra} more ${extra === 1 ? 'word' : 'words'} than the lead.`, { ranges, fixes })
+  },
+})

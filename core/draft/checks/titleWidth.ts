@@ -1,0 +1,27 @@
+import { count } from '../../text/count'
+import { defineCheck, met, notApplicable, partly } from '../check'
+
+/** Use of the title's width: short, or as much as says something, by rule set. */
+export const titleWidth = defineCheck({
+  id: 'title-width',
+  version: 1,
+  field: 'title',
+  question: 'chosen',
+  title: 'Use of the title’s width',
+  why: 'Some keep what a phone shows, some use the whole line for a promise; the rule set says which.',
+  needs: ['title'],
+  settings: { aim: 'long' as 'long' | 'short', least: 45, most: 100 },
+  run: ({ draft, settings, profile }) => {
+    const used = count(draft.title!.trim(), profile.title.unit)
+    if (!used) return notApplicable('Nothing written yet.')
+    const { least, most, aim } = settings
+    if (used < least) {
+      const room = profile.title.limit - used
+      return partly(used / least, `${used} characters, ${least - used} fewer than this rule set asks for. ${aim === 'long' ? `There is room for ${room} more: a number, a result, a promise.` : 'Say a little more.'}`)
+    }
+    if (used > most) {
+      return partly(1 - (used - most) / most, `${used} characters, ${used - most} more than this rule set allows. Shorten it.`, { ranges: [{ field: 'title', start: Math.min(most, draft.title!.length), end: draft.title!.length }] })
+    }
+    return met(`${used} characters, within ${least} to ${most}.`)
+  },
+})

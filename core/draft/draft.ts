@@ -1,0 +1,47 @@
+import type { GRADES } from '../text/match'
+
+/** The texts of one video. A field that is absent does not apply; an empty one is missing. */
+export interface Draft {
+  fileName?: string
+  title?: string
+  description?: string
+  tags?: string[]
+  playlist?: { title: string, description: string }
+  /** SRT or WebVTT. */
+  captions?: string
+  durationSeconds?: number
+}
+
+/** The phrases a text is written for. */
+export interface DraftPhrases { lead: string, support: string[] }
+
+/** The fields in which a check finds things and a fix changes them. */
+export const FIELDS = ['title', 'description', 'tags', 'fileName', 'playlist', 'captions'] as const
+export type Field = typeof FIELDS[number]
+
+/** A stretch of a field's text, UTF-16 and half-open; for tags, `item` is the tag's index. */
+export interface FieldRange { field: Field, item?: number, start: number, end: number }
+
+/** A ready-made change that one click applies: the whole new value of one field. */
+export type Fix =
+  | { label: string, field: 'title' | 'description', value: string }
+  | { label: string, field: 'tags', value: string[] }
+
+/** Where a phrase stands, for the placement grid. */
+export interface Placement {
+  phrase: string
+  place: PlaceId
+  /** The tag's, hashtag's or chapter's index, where the place holds several. */
+  item?: number
+  grade: typeof GRADES[number]
+  /** Offsets in the place's own field, or in the tag named by `item`. */
+  start: number
+  end: number
+}
+
+/** Where a phrase can stand. */
+export const PLACES = [
+  'fileName', 'title', 'titleFront', 'firstLine', 'opening', 'description', 'firstTag', 'tags', 'hashtags', 'chapters',
+  'playlist', 'spoken',
+] as const
+export type PlaceId = typeof PLACES[number]

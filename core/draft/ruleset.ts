@@ -1,0 +1,71 @@
+/** What a rule set says of one check. A weight of 0, or no entry, leaves the check out. */
+export interface Rule { weight: number, settings?: Record<string, string | number> }
+
+/** Which checks count, how much, and with which thresholds: data, to be read, edited and shared. */
+export interface RuleSet {
+  format: 1
+  id: string
+  name: string
+  /** What somebody who works this way believes. */
+  note: string
+  checks: Record<string, Rule>
+}
+
+const FORM: Record<string, Rule> = {
+  'title-length': { weight: 4 },
+  'title-signs': { weight: 2 },
+  'description-limit': { weight: 3 },
+  'description-signs': { weight: 2 },
+  'link-scheme': { weight: 3 },
+  'tag-limit': { weight: 3 },
+  'tag-repeats': { weight: 2 },
+}
+
+/** The lead near the front, then a reason to click; a description that reads, tags that fit. */
+export const BALANCED: RuleSet = {
+  format: 1,
+  id: 'balanced',
+  name: 'Balanced',
+  note: 'The lead near the front of a title a person would say, an opening that repeats it, support phrases told, tags close to the subject.',
+  checks: {
+    ...FORM,
+    'title-lead': { weight: 14 },
+    'title-front': { weight: 7 },
+    'title-spoken': { weight: 6 },
+    'title-width': { weight: 4, settings: { aim: 'long', least: 45, most: 100 } },
+    'description-begin': { weight: 8, settings: { where: 'sentences' } },
+    'description-first': { weight: 4, settings: { first: 'benefit' } },
+    'description-length': { weight: 4, settings: { least: 600, most: 5000 } },
+    'support-told': { weight: 8 },
+    'viewer-request': { weight: 3 },
+    'title-kept': { weight: 5 },
+    'tag-lead': { weight: 4, settings: { position: 'first' } },
+    'tag-count': { weight: 3, settings: { least: 8, most: 30 } },
+    'tag-support': { weight: 4 },
+  },
+}
+
+/** The phrase and nothing else. */
+export const EXACT_LINE: RuleSet = {
+  format: 1,
+  id: 'exact-line',
+  name: 'Exact line',
+  note: 'The title is the phrase and nothing else, the first line of the description is the phrase alone, and few tags say the same.',
+  checks: {
+    ...FORM,
+    'title-is-lead': { weight: 20 },
+    'title-lead': { weight: 8 },
+    'title-front': { weight: 4 },
+    'title-width': { weight: 4, settings: { aim: 'short', least: 10, most: 60 } },
+    'description-begin': { weight: 12, settings: { where: 'alone' } },
+    'description-length': { weight: 3, settings: { least: 150, most: 5000 } },
+    'support-told': { weight: 4 },
+    'title-kept': { weight: 3 },
+    'tag-lead': { weight: 6, settings: { position: 'first' } },
+    'tag-count': { weight: 3, settings: { least: 3, most: 15 } },
+    'tag-support': { weight: 4 },
+  },
+}
+
+/** The sets that ship, the first being the one a new brief begins with. */
+export const RULE_SETS: readonly RuleSet[] = [BALANCED, EXACT_LINE]

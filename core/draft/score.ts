@@ -1,0 +1,122 @@
+import { count } from '../text/count'
+import { match, readPhrase, type Match, type ReadPhrase, type ReadText } from '../text/match'
+import { chaptersOf } from './chapters'
+import type { Check, CheckInput, Outcome, Question } from './check'
+import { CHECKS } from './checks'
+import type { Draft, DraftPhrases, Field, PlaceId, Placement } from './draft'
+import { hashtagsOf } from './hashtags'
+import { tagsCost, type LimitProfile } from './limits'
+import { placements } from './placements'
+import { placeTexts, type PlaceText } from './places'
+import type { RuleSet } from './ruleset'
+
+export type CheckState = 'met' | 'partly' | 'missing' | 'n/a'
+
+export interface CheckResult extends Omit<Outcome, 'fraction'> {
+  id: string
+  version: number
+  field: Field
+  question: Question
+  title: string
+  why: string
+  state: CheckState
+  /** Points won, unrounded, of the points it can bring; both 0 when it does not apply. */
+  points: number
+  outOf: number
+}
+
+export interface Tally { used: number, limit: number, unit: string }
+
+export interface Score {
+  points: number
+  outOf: number
+  /** 0 to 100; `null` when no check applies. */
+  percent: number | null
+  checks: CheckResult[]
+  counts: { title: Tally, description: Tally & { characters: number }, tags: Tally, hashtags: Tally, chapters: Tally }
+  placements: Placement[]
+}
+
+const NEEDED: Record<Check['needs'][number], (input: CheckInput) => boolean> = {
+  lead: input => input.lead !== null,
+  support: input => input.support.length > 0,
+  title: input => input.draft.title !== undefined,
+  description: input => input.draft.description !== undefined,
+  tags: input => input.draft.tags !== undefined,
+}
+
+function stateOf(fraction: number | null): CheckState {
+  if (fraction === null) return 'n/a'
+  return fraction >= 0.9995 ? 'met' : fraction > 0 ? 'partly' : 'missing'
+}
+
+/** Texts and matches of one draft, each made once however many checks ask. */
+function inputFor(draft: Draft, phrases: DraftPhrases, profile: LimitProfile, language: string): CheckInput & { places: PlaceText[] } {
+  const places = placeTexts(draft, profile, language)
+  const byPlace = new Map<PlaceId, PlaceText[]>()
+  for (const text of places) byPlace.set(text.place, [...(byPlace.get(text.place) ?? []), text])
+  const memo = new Map<ReadText, Map<ReadPhrase, Match>>()
+  const lead = readPhrase(phrases.lead, language)
+  return {
+    draft,
+    places,
+    profile,
+    language,
+    lead: lead.norms.length ? lead : null,
+    support: phrases.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length),
+    at: place => byPlace.get(place) ?? [],
+    match: (phrase, text) => {
+      let found = memo.get(text)
+      if (!found) memo.set(text, found = new Map())
+      let standing = found.get(phrase)
+      if (!standing) found.set(phrase, standing = match(phrase, text))
+      return standing
+    },
+  }
+}
+
+/**
+ * Points won of points that apply, check by check, with the placements of every phrase.
+ *
+ * A field absent from the draft does not apply; an empty one is missing; a check with nothing to
+ * look at does not apply rather than pass.
+ *
+ * @param language BCP 47: which stems and stop words to use.
+ */
+export function scoreDraft(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet, profile: LimitProfile, language: string): Score {
+  const input = inputFor(draft, phrases, profile, language)
+  const checks: CheckResult[] = []
+  let points = 0
+  let outOf = 0
+  for (const check of CHECKS) {
+    const rule = ruleSet.checks[check.id]
+    if (!rule || rule.weight <= 0) continue
+    const lacking = check.needs.find(need => !NEEDED[need](input))
+    const { fraction, ...rest }: Outcome = lacking
+      ? { fraction: null, message: `Needs ${lacking === 'support' ? 'support phrases' : lacking === 'lead' ? 'a lead phrase' : `the ${lacking}`}.`, ranges: [], fixes: [] }
+      : check.run({ ...input, settings: { ...check.settings, ...rule.settings } })
+    const possible = fraction === null ? 0 : rule.weight
+    const won = fraction === null ? 0 : fraction * rule.weight
+    points += won
+    outOf += possible
+    const { id, version, field, question, title, why } = check
+    checks.push({ id, version, field, question, title, why, state: stateOf(fraction), points: won, outOf: possible, ...rest })
+  }
+  const all = [...(input.lead ? [input.lead] : []), ...input.support]
+  return { points, outOf, percent: outOf ? 100 * points / outOf : null, checks, counts: countsOf(draft, profile), placements: placements(all, input.places, input.match) }
+}
+
+/** How much of each limit a draft uses. */
+export function countsOf(draft: Draft, profile: LimitProfile): Score['counts'] {
+  const description = draft.description ?? ''
+  return {
+    title: { used: count(draft.title ?? '', profile.title.unit), limit: profile.title.limit, unit: profile.title.unit },
+    description: {
+      used: count(description, profile.description.unit), limit: profile.description.limit, unit: profile.description.unit,
+      characters: count(description, 'codePoints'),
+    },
+    tags: { used: tagsCost(draft.tags ?? [], profile), limit: profile.tags.limit, unit: profile.tags.unit },
+    hashtags: { used: hashtagsOf(description).length, limit: profile.hashtags.ignoredPast, unit: 'hashtags' },
+    chapters: { used: chaptersOf(description).length, limit: profile.chapters.least, unit: 'chapters' },
+  }
+}

@@ -1,0 +1,112 @@
+import { wordCount, phraseKey } from '../text/words'
+import { looseNumber } from './number'
+
+/** What a column of an imported list can mean. */
+export const LIST_COLUMNS = ['phrase', 'volume', 'region', 'change', 'competition', 'advertiser', 'months'] as const
+export type ListColumn = typeof LIST_COLUMNS[number]
+
+/** Column index for each meaning; only `phrase` is needed. */
+export type ColumnMap = Partial<Record<ListColumn, number>>
+
+export interface ListedPhrase {
+  phrase: string
+  volume: number | null
+  /** Upper-case ISO 3166 alpha-2, '' for everywhere, or `null` when the list has no such column. */
+  region: string | null
+  change: number | null
+  competition: number | null
+  /** 0 to 1, or a bid; proof that a phrase earns, never mixed with competition. */
+  advertiser: number | null
+  months: (number | null)[] | null
+}
+
+/** Longest phrase taken from a list. */
+const MAX_PHRASE = 200
+
+/** Common spellings of headers, compared without case, marks and spaces. */
+const SPELLINGS: Record<ListColumn, string[]> = {
+  phrase: ['phrase', 'keyword', 'keywords', 'key word', 'search term', 'searchterm', 'term', 'query', 'queries', 'search query', 'suchbegriff', 'suchwort', 'mot cle', 'palabra clave', 'tag', 'top queries', 'text'],
+  volume: ['volume', 'search volume', 'searches', 'monthly searches', 'avg monthly searches', 'average monthly searches', 'searches a month', 'monthly volume', 'avg searches', 'suchvolumen', 'sv', 'msv', 'global volume', 'vol'],
+  region: ['region', 'country', 'country code', 'market', 'location', 'geo', 'land'],
+  change: ['change', 'yoy change', 'year over year change', 'trend change', 'growth', 'change 12 months', 'yoy'],
+  competition: ['videos', 'results', 'title matches', 'competing videos', 'number of results', 'video count'],
+  advertiser: ['competition', 'competition indexed value', 'ad competition', 'advertiser competition', 'advertiser interest', 'competition index', 'cpc', 'bid', 'top of page bid low range', 'cost per click'],
+  months: ['months', 'monthly trend', 'history', 'trend', 'searches by month'],
+}
+
+const plainHeader = (header: string) => header.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/\(.*?\)/gu, ' ').replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
+
+/**
+ * Which column means what, by header. Advertisers' “competition” is taken for advertiser
+ * interest, never for competition among videos.
+ * @returns `null` when no header names a phrase: the columns must then be mapped by hand.
+ */
+export function recogniseColumns(headers: readonly string[]): ColumnMap | null {
+  const plain = headers.map(plainHeader)
+  const map: ColumnMap = {}
+  for (const column of LIST_COLUMNS) {
+    for (const spelling of SPELLINGS[column]) {
+      const at = plain.findIndex((header, index) => header === spelling && !Object.values(map).includes(index))
+      if (at >= 0) { map[column] = at; break }
+    }
+  }
+  return map.phrase === undefined ? null : map
+}
+
+const CONTROL = /[\p{Cc}\p{Co}\p{Cn}]/u
+
+/** Reads one row. @returns the phrase with its figures, or why the line is refused. */
+export function readListRow(cells: readonly string[], map: ColumnMap): ListedPhrase | { reason: string } {
+  const cell = (column: ListColumn) => map[column] === undefined ? undefined : cells[map[column]]
+  const raw = cell('phrase') ?? ''
+  const phrase = phraseKey(raw)
+  if (!phrase) return { reason: 'There is no phrase in this line.' }
+  if (!/[\p{L}\p{N}]/u.test(phrase)) return { reason: `“${raw.trim().slice(0, 40)}” holds no word.` }
+  if (phrase.length > MAX_PHRASE) return { reason: `The phrase is ${phrase.length} characters long; ${MAX_PHRASE} is the most.` }
+  if (CONTROL.test(phrase)) return { reason: 'The phrase holds characters that cannot be shown.' }
+  if (wordCount(phrase) > 30) return { reason: 'The phrase has more than 30 words.' }
+  const problems: string[] = []
+  const number = (column: ListColumn, least = 0) => {
+    const text = cell(column)
+    if (text === undefined) return null
+    const value = looseNumber(text)
+    if (value === null) return null
+    if (Number.isNaN(value)) problems.push(`“${text.trim().slice(0, 30)}” is no number for ${column}.`)
+    else if (value < least) problems.push(`${column} cannot be ${value}.`)
+    return value
+  }
+  const volume = number('volume')
+  const change = number('change', -1)
+  const competition = number('competition')
+  const advertiser = number('advertiser')
+  const region = regionOf(cell('region'))
+  if (region === undefined) problems.push(`“${cell('region')!.trim().slice(0, 20)}” is no region; give two letters, such as GB.`)
+  const history = monthsOf(cell('months'))
+  if (history === undefined) problems.push('The months are no list of numbers.')
+  if (problems.length) return { reason: problems.join(' ') }
+  return { phrase, volume, change, competition, advertiser, region: region ?? null, months: history ?? null }
+}
+
+function regionOf(cell: string | undefined): string | null | undefined {
+  if (cell === undefined) return null
+  const text = cell.trim()
+  if (text === '' || /^(everywhere|global|world|worldwide|all)$/iu.test(text)) return ''
+  return /^[a-z]{2}$/iu.test(text) ? text.toUpperCase() : undefined
+}
+
+function monthsOf(cell: string | undefined): (number | null)[] | null | undefined {
+  if (cell === undefined || cell.trim() === '') return null
+  const months = cell.trim().replace(/^\[|\]$/gu, '').split(/[\s;|,]+/u).filter(Boolean).map(looseNumber)
+  return months.length > 36 || months.some(month => month !== null && !(month >= 0)) ? undefined : months
+}
+
+/** Rows of a JSON list: of phrases as texts, or of objects whose keys are headers. */
+export function jsonRows(value: unknown): { headers: string[], rows: string[][] } | null {
+  const list = Array.isArray(value) ? value : typeof value === 'object' && value !== null ? Object.values(value).find(Array.isArray) : undefined
+  if (!list) return null
+  if (list.every((each): each is string => typeof each === 'string')) return { headers: ['phrase'], rows: list.map(each => [each]) }
+  const headers: string[] = []
+  for (const each of list) if (typeof each === 'object' && each !== null) for (const key of Object.keys(each)) if (!headers.includes(key)) headers.push(key)
+  const text = (cell: unknown) => cell === null || cell === undefined ? '' : Array.isArray(cell) ? cell.join(' ') : String(cell as string | number)
+  return { headers, rows: list.map(each => headers.map(key => text((each as Record<string, unknown> | null)?.[key]))) }
+}

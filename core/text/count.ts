@@ -1,0 +1,49 @@
+/** The units in which a site may state a limit. */
+export const UNITS = ['utf16', 'codePoints', 'graphemes', 'bytes'] as const
+export type Unit = typeof UNITS[number]
+
+const ASCII = /^[\x00-\x7f]*$/
+let segmenter: Intl.Segmenter | undefined
+
+/**
+ * The exact length of a text in a unit. Bytes are UTF-8; a lone surrogate counts three, as
+ * its replacement character does. Graphemes are extended clusters (Unicode annex 29).
+ */
+export function count(text: string, unit: Unit): number {
+  if (unit === 'utf16') return text.length
+  if (ASCII.test(text)) return unit === 'graphemes' ? text.length - (text.match(/\r\n/g)?.length ?? 0) : text.length
+  if (unit === 'graphemes') {
+    segmenter ??= new Intl.Segmenter(undefined, { granularity: 'grapheme' })
+    let clusters = 0
+    for (const _ of segmenter.segment(text)) clusters++
+    return clusters
+  }
+  let total = 0
+  for (const point of text) {
+    const code = point.codePointAt(0)!
+    total += unit === 'codePoints' ? 1 : code < 0x80 ? 1 : code < 0x800 ? 2 : code < 0x10000 ? 3 : 4
+  }
+  return total
+}
+
+/**
+ * The longest beginning of `text` that is at most `limit` units long, never cut inside a
+ * grapheme cluster. Used where a fix shortens a text.
+ */
+export function head(text: string, limit: number, unit: Unit): string {
+  if (count(text, unit) <= limit) return text
+  segmenter ??= new Intl.Segmenter(undefined, { granularity: 'grapheme' })
+  let used = 0
+  for (const cluster of segmenter.segment(text)) {
+    used += count(cluster.segment, unit)
+    if (used > limit) return text.slice(0, cluster.index)
+  }
+  return text
+}
+
+/** Offsets in UTF-16 of the first `points` code points: where an opening of that length ends. */
+export function codePointOffset(text: string, points: number): number {
+  let offset = 0
+  for (let seen = 0; seen < points && offset < text.length; seen++) offset += text.codePointAt(offset)! > 0xffff ? 2 : 1
+  return offset
+}

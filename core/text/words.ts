@@ -1,0 +1,69 @@
+/**
+ * Words of a text, with the offsets at which they stand.
+ *
+ * A word is a run of letters, marks and digits; an apostrophe may stand inside it, a hyphen
+ * splits it. Scripts written without spaces are cut by `Intl.Segmenter`; for all others a
+ * regular expression does the same about eighty times faster, which is what lets every
+ * keystroke be scored.
+ */
+export interface Word {
+  /** Normalised form: NFKC, lower case, diacritics folded, apostrophes unified. */
+  norm: string
+  /** UTF-16 offsets into the raw string, half-open. */
+  start: number
+  end: number
+}
+
+const WORD = /[\p{L}\p{N}\p{M}]+(?:['’ʼ＇][\p{L}\p{M}]+)*/gu
+const PLAIN = /^[a-z0-9']*$/
+const UNSPACED = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
+const MARKS = /\p{M}+/gu
+const APOSTROPHES = /[’ʼ＇]/g
+
+/**
+ * The form in which words are compared: NFKC, lower case, diacritics folded, apostrophes
+ * unified. Never use it for offsets: it may be longer or shorter than its source.
+ */
+export function normaliseWord(raw: string): string {
+  const lower = raw.toLowerCase()
+  if (PLAIN.test(lower)) return lower
+  return lower.normalize('NFKC').toLowerCase().replace(APOSTROPHES, '\'').normalize('NFD').replace(MARKS, '').normalize('NFC')
+}
+
+let segmenter: Intl.Segmenter | undefined
+
+function cutUnspaced(run: string, offset: number, into: Word[]): void {
+  segmenter ??= new Intl.Segmenter(undefined, { granularity: 'word' })
+  for (const part of segmenter.segment(run)) {
+    if (!part.isWordLike) continue
+    const start = offset + part.index
+    into.push({ norm: normaliseWord(part.segment), start, end: start + part.segment.length })
+  }
+}
+
+/** All words of `text` in order. An empty or wordless text gives an empty list. */
+export function words(text: string): Word[] {
+  const found: Word[] = []
+  const unspaced = UNSPACED.test(text)
+  for (const hit of text.matchAll(WORD)) {
+    const raw = hit[0]
+    if (unspaced && UNSPACED.test(raw)) cutUnspaced(raw, hit.index, found)
+    else found.push({ norm: normaliseWord(raw), start: hit.index, end: hit.index + raw.length })
+  }
+  return found
+}
+
+/** The number of words a person would count in a phrase: its whitespace-separated tokens. */
+export function wordCount(phrase: string): number {
+  const trimmed = phrase.trim()
+  return trimmed === '' ? 0 : trimmed.split(/\s+/u).length
+}
+
+/**
+ * A phrase's key: what makes two spellings the same phrase. Lower case, NFKC, white space
+ * collapsed, control characters dropped; diacritics stay, since people search with and
+ * without them and the figures differ.
+ */
+export function phraseKey(phrase: string): string {
+  return phrase.normalize('NFKC').replace(/[\p{Cc}\p{Cf}]+/gu, ' ').trim().replace(/\s+/gu, ' ').toLowerCase()
+}

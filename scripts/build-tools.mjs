@@ -1,0 +1,10 @@
+// Bundles what runs outside the server's own bundle: worker threads and the tools that make demo data.
+import { build } from 'esbuild'
+
+const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20', external: ['better-sqlite3'], logLevel: 'warning', sourcemap: 'linked',
+  // Bundled CommonJS packages ask for Node's own modules by require.
+  banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' } }
+
+await build({ ...shared, outdir: '.output/workers', entryPoints: { standin: 'server/services/standin/thread.ts', list: 'server/jobs/listThread.ts' }, outExtension: { '.js': '.mjs' } })
+await build({ ...shared, outdir: '.output/tools', entryPoints: { world: 'demo/world.ts', demo: 'demo/build.ts', bench: 'bench/run.ts' }, outExtension: { '.js': '.mjs' } })
+console.log('Worker threads and tools built.')

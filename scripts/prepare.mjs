@@ -1,0 +1,58 @@
+// What every command needs first: packages as locked, and a build newer than its sources. Plain Node, since nothing is installed yet.
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const HOME = dirname(dirname(fileURLToPath(import.meta.url)))
+const SOURCES = ['app', 'core', 'server', 'shared', 'demo', 'bench', 'public', 'nuxt.config.ts', 'package-lock.json', 'package.json', 'scripts/build-tools.mjs']
+const STAMP = join(HOME, '.output/.built')
+const LOCK_STAMP = join(HOME, 'node_modules/.fonetra-lock')
+
+/** Stops with a message a person can act on. */
+export function stop(message) {
+  console.error(`\n${message}`)
+  process.exit(1)
+}
+
+/** Runs a command in the project; its output is shown, or kept and shown only when it fails. */
+export function run(command, args, { quiet = false, env = {} } = {}) {
+  const done = spawnSync(command, args, { cwd: HOME, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env }, encoding: 'utf8', maxBuffer: 1 << 28 })
+  if (done.status !== 0 && quiet) process.stderr.write(`${done.stdout ?? ''}${done.stderr ?? ''}`)
+  return done.status ?? 1
+}
+
+function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19)) stop(`Fonetra needs Node.js 20.19 or newer; this is ${process.versions.node}.`)
+}
+
+/** Installs the packages named by the lockfile unless they are there. */
+export function install() {
+  checkNode()
+  const lock = createHash('sha256').update(readFileSync(join(HOME, 'package-lock.json'))).update(process.versions.modules).digest('hex')
+  if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === lock) return
+  console.log('Installing packages from the lockfile (about three minutes, once) …')
+  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) stop('The packages could not be installed; the lines above say why. Run the same command again once that is mended.')
+  writeFileSync(LOCK_STAMP, lock)
+}
+
+function newest(path) {
+  const stat = statSync(path, { throwIfNoEntry: false })
+  if (!stat) return 0
+  if (!stat.isDirectory()) return stat.mtimeMs
+  return readdirSync(path).reduce((latest, name) => Math.max(latest, newest(join(path, name))), stat.mtimeMs)
+}
+
+/** Builds unless the build is newer than every source. */
+export function build() {
+  const built = existsSync(STAMP) ? statSync(STAMP).mtimeMs : 0
+  if (built > Math.max(...SOURCES.map(source => newest(join(HOME, source))))) return
+  console.log('Building (about half a minute) …')
+  const startedAt = Date.now()
+  if (run('npx', ['--no-install', 'nuxt', 'build'], { quiet: true }) !== 0) stop('The build failed; the lines above say why.')
+  if (run(process.execPath, ['scripts/build-tools.mjs'], { quiet: true }) !== 0) stop('The worker threads could not be built; the lines above say why.')
+  mkdirSync(dirname(STAMP), { recursive: true })
+  writeFileSync(STAMP, String(startedAt))
+}

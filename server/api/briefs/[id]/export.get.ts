@@ -1,0 +1,22 @@
+import { setResponseHeader } from 'h3'
+import { z } from 'zod'
+import { briefJson, briefPhrases, briefText } from '../../../demand/briefExport'
+import { briefOf } from '../../../http/briefOf'
+import { queryOf, route } from '../../../http/route'
+
+const question = z.object({ format: z.enum(['text', 'json', 'csv'], { error: 'A format is text, json or csv.' }).default('text') })
+const FORMATS = {
+  text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: briefText },
+  json: { type: 'application/json; charset=utf-8', ending: 'json', write: briefJson },
+  csv: { type: 'text/csv; charset=utf-8', ending: 'csv', write: briefPhrases },
+}
+
+export default route((event, runtime) => {
+  const { format } = queryOf(event, question)
+  const brief = briefOf(event, runtime)
+  const { type, ending, write } = FORMATS[format]
+  const name = (brief.fields.tray.lead ?? brief.fields.topic ?? 'brief').normalize('NFKD').replace(/[^A-Za-z0-9]+/gu, '-').replace(/^-+|-+$/gu, '').slice(0, 80) || 'brief'
+  setResponseHeader(event, 'Content-Type', type)
+  setResponseHeader(event, 'Content-Disposition', `attachment; filename="${name}.${ending}"`)
+  return write(brief, runtime)
+})

@@ -1,0 +1,4 @@
+import { briefOf } from '../../../http/briefOf'
+import { route } from '../../../http/route'
+
+export default route(briefOf)

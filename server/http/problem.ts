@@ -1,0 +1,35 @@
+import { ZodError } from 'zod'
+import { isServiceFault } from '../services/retry'
+
+/** A failure with a message a person can act on. */
+export class Problem extends Error {
+  constructor(readonly status: number, readonly code: string, message: string, readonly details: unknown = null) {
+    super(message)
+    this.name = 'Problem'
+  }
+}
+
+export interface ProblemBody { error: { code: string, message: string, details: unknown } }
+
+const body = (code: string, message: string, details: unknown = null): ProblemBody => ({ error: { code, message, details } })
+
+const sqliteCode = (error: unknown) => typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string' ? error.code : ''
+
+/** The status and body with which an error is answered. What is nobody's expectation is a 500 and is logged by the caller. */
+export function problemOf(error: unknown): { status: number, body: ProblemBody } {
+  if (error instanceof Problem) return { status: error.status, body: body(error.code, error.message, error.details) }
+  if (error instanceof ZodError) {
+    const issues = error.issues.map(issue => ({ field: issue.path.join('.'), message: issue.message }))
+    const first = issues[0]
+    return { status: 400, body: body('bad-input', first ? (first.field ? `${first.field}: ${first.message}` : first.message) : 'The input does not fit.', issues) }
+  }
+  const sqlite = sqliteCode(error)
+  if (sqlite === 'SQLITE_FULL' || sqlite.startsWith('SQLITE_IOERR')) {
+    return { status: 507, body: body('disk-full', 'There is no room left to save. What you typed is still in this window: free some space, and it is saved at the next try.') }
+  }
+  if (sqlite === 'SQLITE_BUSY') return { status: 503, body: body('busy', 'The file is in use by another program. It is tried again.') }
+  if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
+  const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500
+  if (status >= 400 && status < 500) return { status, body: body('bad-request', (error as Error).message || 'The request cannot be read.') }
+  return { status: 500, body: body('internal', 'Something went wrong here, not with your input. It is in the server’s log.') }
+}

@@ -1,0 +1,46 @@
+import { defineEventHandler, getQuery, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import type { ZodType } from 'zod'
+import { useRuntime, type Runtime } from '../runtime'
+import { Problem, problemOf } from './problem'
+
+/** Bodies of JSON larger than this are refused; files come by the import route, which streams. */
+const MAX_BODY = 4 * 1024 * 1024
+
+/** A route: what it answers is sent as JSON, what it throws becomes the API's error shape. */
+export function route<Answer>(handle: (event: H3Event, runtime: Runtime) => Answer | Promise<Answer>) {
+  return defineEventHandler(async (event) => {
+    setResponseHeader(event, 'Cache-Control', 'no-store')
+    try {
+      return await handle(event, useRuntime())
+    } catch (error) {
+      const { status, body } = problemOf(error)
+      if (status === 500) console.error(error)
+      setResponseStatus(event, status)
+      return body
+    }
+  })
+}
+
+/** The query, parsed. A repeated parameter counts once, the first. */
+export function queryOf<Output>(event: H3Event, schema: ZodType<Output>): Output {
+  const query = Object.fromEntries(Object.entries(getQuery(event)).map(([name, value]) => [name, Array.isArray(value) ? value[0] : value]))
+  return schema.parse(Object.fromEntries(Object.entries(query).filter(([, value]) => value !== '')))
+}
+
+/** The JSON body, parsed. @throws Problem when it is too long or no JSON, ZodError when it does not fit. */
+export async function bodyOf<Output>(event: H3Event, schema: ZodType<Output>): Promise<Output> {
+  const length = Number(event.node.req.headers['content-length'] ?? 0)
+  if (length > MAX_BODY) throw new Problem(413, 'too-long', 'This is more than can be taken in one go.')
+  const raw = await readRawBody(event, 'utf8') ?? ''
+  if (raw.length > MAX_BODY) throw new Problem(413, 'too-long', 'This is more than can be taken in one go.')
+  let value: unknown
+  try {
+    value = JSON.parse(raw || 'null')
+  } catch (error) {
+    throw new Problem(400, 'no-json', `The body is no JSON: ${(error as Error).message}`)
+  }
+  return schema.parse(value)
+}
+
+/** A parameter of the path. */
+export const paramOf = (event: H3Event, name: string) => getRouterParam(event, name, { decode: true }) ?? ''

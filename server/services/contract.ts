@@ -1,0 +1,87 @@
+/**
+ * What the product knows of the world outside. Every service speaks through these interfaces
+ * alone; the simulated ones that ship are one implementation.
+ */
+
+/** An answer with its origin. `complete` is false when the service told only part. */
+export interface Answer<Data> { source: string, at: number, complete: boolean, data: Data }
+
+/** ISO 3166 alpha-2, or `null` for everywhere. */
+export type Region = string | null
+
+export interface PhraseFigures {
+  phrase: string
+  /** Mean searches a month over the last 12 complete months. */
+  volume: number
+  /** 36 values, oldest first. */
+  months: (number | null)[]
+}
+
+export interface VolumeAnswer {
+  /** The last complete month, `yyyy-mm`. */
+  monthsEnd: string
+  figures: PhraseFigures[]
+}
+
+export interface SiteChannel {
+  id: string
+  title: string
+  /** `null` when the channel hides it. */
+  subscribers: number | null
+  foundedAt: number
+  videos: number
+}
+
+export interface SiteVideo {
+  id: string
+  title: string
+  description: string
+  tags: string[]
+  channel: { id: string, title: string, subscribers: number | null }
+  views: number
+  likes: number
+  comments: number
+  publishedAt: number
+  durationSeconds: number
+}
+
+export interface SearchAnswer {
+  /** The site's own count of videos whose title holds the phrase. */
+  titleMatches: number
+  videos: SiteVideo[]
+}
+
+export interface VideoSite {
+  suggest(prefix: string, region: Region, language: string): Promise<Answer<string[]>>
+  search(phrase: string, region: Region, language: string, depth: number): Promise<Answer<SearchAnswer>>
+  video(id: string, language: string): Promise<Answer<SiteVideo | null>>
+  channel(id: string, language: string): Promise<Answer<SiteChannel | null>>
+  channelVideos(id: string, language: string): Promise<Answer<SiteVideo[]>>
+  trending(region: Region, language: string): Promise<Answer<SiteVideo[]>>
+}
+
+export interface DemandData {
+  volumes(phrases: string[], region: Region, language: string): Promise<Answer<VolumeAnswer>>
+  history(phrase: string, region: Region, language: string, months: number): Promise<Answer<{ monthsEnd: string, months: (number | null)[] }>>
+  /** Related phrases by falling volume everywhere, the seed itself included when it is known. */
+  related(phrase: string, region: Region, language: string): Promise<Answer<string[]>>
+  byRegion(phrase: string, language: string): Promise<Answer<{ region: string, volume: number }[]>>
+}
+
+export interface WebSearch {
+  suggest(prefix: string, region: Region, language: string): Promise<Answer<string[]>>
+  /** Whether the result page of a web search shows videos for the phrase. */
+  videoBlock(phrase: string, region: Region, language: string): Promise<Answer<boolean>>
+}
+
+export interface Services { site: VideoSite, demand: DemandData, web: WebSearch }
+
+/** How a call to a service can fail, told apart by `name` since that survives threads and wires. */
+export type ServiceFault = 'ServiceRefused' | 'ServiceFailed'
+
+/** A fault of a service, as thrown by every implementation. */
+export function serviceError(fault: ServiceFault, message: string): Error {
+  const error = new Error(message)
+  error.name = fault
+  return error
+}

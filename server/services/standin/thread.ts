@@ -1,0 +1,22 @@
+import * as Comlink from 'comlink'
+import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
+import { parentPort, workerData } from 'node:worker_threads'
+import { Behaviour, misbehaviourFrom, type Misbehaviour } from './behaviour'
+import { openStandin } from './standin'
+
+// The simulated services run in a thread of their own: however long they take, the server answers.
+const behaviour = new Behaviour(misbehaviourFrom(process.env))
+const services = openStandin((workerData as { world: string }).world, behaviour)
+
+const exposed = {
+  site: services.site,
+  demand: services.demand,
+  web: services.web,
+  behave(settings: Partial<Misbehaviour>) {
+    behaviour.current = { ...behaviour.current, ...settings }
+    return behaviour.current
+  },
+}
+export type StandinThread = typeof exposed
+
+Comlink.expose(exposed, nodeEndpoint(parentPort!))

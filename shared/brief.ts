@@ -1,0 +1,81 @@
+import { z } from 'zod'
+import { languageInput } from './text'
+
+/**
+ * Texts may stand far over a site's limit while they are worked on; these bounds only keep a
+ * mistake (a pasted book) from being stored.
+ */
+const ROOM = { topic: 300, title: 2000, description: 60_000, fileName: 400, tag: 600, tags: 600, phrase: 200, phrases: 500 }
+const room = (what: string, most: number) => z.string().max(most, `This ${what} is longer than ${most.toLocaleString('en')} characters. Shorten it; the last kept text stays.`)
+
+const trayPhrase = room('phrase', ROOM.phrase)
+
+/** The phrases of a brief: lead, support in order, and those set aside. */
+export const traySchema = z.object({
+  lead: trayPhrase.nullable(),
+  support: z.array(trayPhrase).max(ROOM.phrases),
+  setAside: z.array(trayPhrase).max(5000),
+})
+export type Tray = z.infer<typeof traySchema>
+
+/** Every field of a brief, each saved and revised by itself. */
+export const briefFieldsSchema = z.object({
+  topic: room('topic', ROOM.topic),
+  region: z.string().length(2).nullable(),
+  language: languageInput,
+  tray: traySchema,
+  title: room('title', ROOM.title),
+  description: room('description', ROOM.description),
+  tags: z.array(room('tag', ROOM.tag)).max(ROOM.tags),
+  fileName: room('file name', ROOM.fileName),
+  ruleSet: z.string().max(100),
+})
+export type BriefFields = z.infer<typeof briefFieldsSchema>
+export type BriefField = keyof BriefFields
+export const BRIEF_FIELDS = Object.keys(briefFieldsSchema.shape) as BriefField[]
+
+export const EMPTY_FIELDS: BriefFields = {
+  topic: '', region: null, language: 'en', tray: { lead: null, support: [], setAside: [] },
+  title: '', description: '', tags: [], fileName: '', ruleSet: 'balanced',
+}
+
+/** A brief as it is told: each field with its revision. */
+export interface Brief {
+  id: string
+  createdAt: number
+  updatedAt: number
+  deletedAt: number | null
+  fields: BriefFields
+  revisions: Record<BriefField, number>
+}
+
+/** A line of the list of briefs. */
+export interface BriefLine {
+  id: string
+  topic: string
+  title: string
+  lead: string | null
+  region: string | null
+  support: number
+  updatedAt: number
+  /** Percent of its rule set, worked out when last saved. */
+  percent: number | null
+  ruleSet: string
+}
+
+/** A change to some fields, each stated against the revision it was made from. */
+export const briefPatchSchema = z.object({
+  editId: z.uuid('An edit needs an id of its own (a UUID), so that a repeat can be told from a new edit.'),
+  fields: z.record(z.string(), z.object({ revision: z.number().int().min(0), value: z.unknown() })),
+})
+
+export interface PatchAnswer { savedAt: number, revisions: Partial<Record<BriefField, number>> }
+export interface FieldConflict { revision: number, theirs: unknown, yours: unknown, savedAt: number }
+
+export const newBriefSchema = z.object({
+  id: z.uuid().optional(),
+  fields: briefFieldsSchema.partial().optional(),
+  copyOf: z.uuid().optional(),
+})
+
+export interface HistoryEntry { id: number, field: BriefField, value: unknown, begunAt: number, savedAt: number }

@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import { UNITS } from '../core/text/count'
+import { languageInput } from './text'
+
+const weight = z.object({ weight: z.number().min(0).max(1000), settings: z.record(z.string(), z.union([z.string().max(40), z.number()])).optional() })
+
+export const ruleSetSchema = z.object({
+  format: z.literal(1, { error: 'This rule set is of a format we do not know.' }),
+  id: z.string().max(100),
+  name: z.string().max(100),
+  note: z.string().max(2000).default(''),
+  checks: z.record(z.string(), weight),
+})
+
+const unit = z.enum(UNITS)
+const limit = z.number().int().min(0).max(1_000_000)
+
+export const limitProfileSchema = z.object({
+  format: z.literal(1, { error: 'This limit profile is of a format we do not know.' }),
+  id: z.string().max(100),
+  name: z.string().max(100),
+  title: z.object({ limit, unit, forbidden: z.array(z.string().min(1).max(8)) }),
+  description: z.object({ limit, unit, forbidden: z.array(z.string().min(1).max(8)), openingCodePoints: limit }),
+  tags: z.object({ limit, unit, spacedTagExtra: limit, separator: limit }),
+  hashtags: z.object({ shown: limit, ignoredPast: limit }),
+  chapters: z.object({ least: limit, leastSeconds: limit }),
+  playlist: z.object({ titleLimit: limit, titleUnit: unit, descriptionLimit: limit, descriptionUnit: unit }),
+  surfaces: z.object({ phone: z.number().positive(), desktopList: z.number().positive(), suggestion: z.number().positive() }),
+})
+
+/** A draft, the phrases it is written for, and by which rules it is scored. */
+export const checkBodySchema = z.object({
+  draft: z.object({
+    fileName: z.string().max(1000).optional(),
+    title: z.string().max(20_000).optional(),
+    description: z.string().max(200_000).optional(),
+    tags: z.array(z.string().max(2000)).max(2000).optional(),
+    playlist: z.object({ title: z.string().max(20_000), description: z.string().max(200_000) }).optional(),
+    captions: z.string().max(2_000_000).optional(),
+    durationSeconds: z.number().min(0).optional(),
+  }),
+  phrases: z.object({ lead: z.string().max(1000).default(''), support: z.array(z.string().max(1000)).max(200).default([]) }),
+  ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
+  profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
+  language: languageInput.default('en'),
+})
+export type CheckBody = z.infer<typeof checkBodySchema>
