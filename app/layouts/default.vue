@@ -61,7 +61,7 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
       <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
     </v-app-bar>
-    <v-navigation-drawer v-if="trayOpen" location="right" permanent :width="264" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+    <v-navigation-drawer v-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
     <v-main id="main" class="main"><slot /></v-main>
     <ShellNotice />
     <ShellConflict />

@@ -1,1 +1,5 @@
-<template><div>hi</div></template>
+<script setup lang="ts">
+definePageMeta({ middleware: to => navigateTo({ path: '/demand', query: to.query }, { replace: true }) })
+</script>
+
+<template><div /></template>

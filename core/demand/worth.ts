@@ -15,7 +15,7 @@ export interface WorthInput {
   cap: number
   /** 0 to 1: 1 − difficulty / 100 for anyone, the chance of page one for a channel. */
   ease: number | null
-  trend: Trend | null
+  trend: Pick<Trend, 'direction' | 'yearly'> | null
 }
 
 /** One factor of the worth with what it does to it. */
@@ -49,7 +49,7 @@ export function demandFactor(volume: number, cap: number): number {
 }
 
 /** 1 for steady; up to 1.1 rising (at +50 % a year) and down to .6 fading (at −50 % a year). */
-export function trendFactor(trend: Trend): number {
+export function trendFactor(trend: Pick<Trend, 'direction' | 'yearly'>): number {
   if (trend.direction === 'steady') return 1
   return trend.yearly > 0 ? 1 + 0.1 * Math.min(1, trend.yearly / 0.5) : 1 - 0.4 * Math.min(1, -trend.yearly / 0.5)
 }

@@ -20,6 +20,7 @@ export function looseNumber(cell: string): number | null {
   }
   if (!/^[+-]?\d/u.test(text) || !/^[+-]?[\d.,'’\u00a0\u202f _]+(e[+-]?\d+)?$/iu.test(text)) return Number.NaN
   if (/e/iu.test(text)) return Number(text) * factor
+  if (/[.,]$|[.,]{2}/u.test(text)) return Number.NaN
   const plain = text.replace(/['’\u00a0\u202f _]/gu, '')
   const dots = plain.split('.').length - 1
   const commas = plain.split(',').length - 1

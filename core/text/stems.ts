@@ -1,4 +1,4 @@
-import snowball from 'snowball-stemmers'
+import { newStemmer } from 'snowball-stemmers'
 
 /** Snowball's algorithm for each language we stem; others are compared as written. */
 const ALGORITHMS: Record<string, string> = {
@@ -28,7 +28,7 @@ export function stemmerFor(language: string): Stemmer {
   const known = stemmers.get(primary)
   if (known) return known
   const algorithm = ALGORITHMS[primary]
-  const made = algorithm ? memoise(snowball.newStemmer(algorithm)) : (norm: string) => norm
+  const made = algorithm ? memoise(newStemmer(algorithm)) : (norm: string) => norm
   stemmers.set(primary, made)
   return made
 }

@@ -2,7 +2,6 @@ import { worth, worthWorking, type WorthInput } from '../../core/demand/worth'
 import { MODEL_VERSION } from '../../core/modelVersion'
 import { normaliseWord, words } from '../../core/text/words'
 import type { PhraseDetail, PhraseRow, PhrasesAnswer, PhrasesQuery } from '../../shared/phrases'
-import { unpackMonths } from '../data/months'
 import { VIA, type KnownPhrase, type PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
 
@@ -12,7 +11,7 @@ const worthInput = (known: KnownPhrase, cap: number): WorthInput => ({
   volume: known.volume,
   cap,
   ease: known.difficulty === null ? null : 1 - known.difficulty / 100,
-  trend: known.trendDirection === null ? null : { direction: known.trendDirection as 'steady', yearly: known.trendYearly ?? 0, p: 0 },
+  trend: known.trend,
 })
 
 /** The site's own count, or what an import told. */
@@ -20,22 +19,25 @@ const competitionOf = (known: KnownPhrase) => known.titleMatches ?? known.compet
 
 const viaOf = (via: number): ('video' | 'web')[] => [...(via & VIA.video ? ['video' as const] : []), ...(via & VIA.web ? ['web' as const] : [])]
 
-/** A known phrase as the API tells it. `worth.channel` is unknown until a channel's own strength is. */
-export function toRow(known: KnownPhrase, cap: number): PhraseRow {
+type Origin = ReturnType<PhraseStore['originOf']>
+const NO_ORIGIN: Origin = { months: [], monthsEnd: null, source: null, at: null }
+
+/** A known phrase as the API tells it; its months, source and time come as its origin. `worth.channel` is unknown until a channel's own strength is. */
+export function toRow(known: KnownPhrase, cap: number, origin: Origin = NO_ORIGIN): PhraseRow {
   return {
     phrase: known.text,
     words: known.words,
     volume: known.volume,
     volumeAll: known.volumeAll,
-    months: unpackMonths(known.months),
+    months: origin.months,
     change: known.change,
     competition: competitionOf(known),
     difficulty: known.difficulty,
     worth: { anyone: worth(worthInput(known, cap)), channel: null },
     via: viaOf(known.via),
     videoBlock: known.videoBlock === null ? null : known.videoBlock === 1,
-    source: known.source,
-    at: known.at,
+    source: origin.source,
+    at: origin.at,
   }
 }
 
@@ -86,13 +88,13 @@ export function answerPhrases(phrases: PhraseStore, query: PhrasesQuery, look: {
   const { cap } = phrases.cap(region)
   const known = phrases.forSeed(query.seed, region, query.language, look?.id ?? null)
   const kept = known.map((each): Derived => ({ known: each, worth: worth(worthInput(each, cap)), competition: competitionOf(each) })).filter(keep(query))
-  const rows = sorted(kept, query.sort).slice(query.offset, query.offset + query.limit)
+  const origins = sorted(kept, query.sort).slice(query.offset, query.offset + query.limit).map(row => ({ row, origin: phrases.originOf(row.known, region) }))
   return {
     seed: query.seed,
     region: query.region,
     total: kept.length,
-    rows: rows.map(row => toRow(row.known, cap)),
-    monthsEnd: known.find(each => each.monthsEnd)?.monthsEnd ?? null,
+    rows: origins.map(({ row, origin }) => toRow(row.known, cap, origin)),
+    monthsEnd: origins.find(({ origin }) => origin.monthsEnd)?.origin.monthsEnd ?? null,
     modelVersion: MODEL_VERSION,
     tookMs: performance.now() - startedAt,
     missing: look?.missing ?? [],
@@ -105,13 +107,14 @@ export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase:
   const known = phrases.known(phrase, region, language)
   if (!known) return null
   const cap = phrases.cap(region)
+  const origin = phrases.originOf(known, region)
   const page = results.latest(known.id, region)
   const { factors, heldBackBy } = worthWorking(worthInput(known, cap.cap))
   return {
-    ...toRow(known, cap.cap),
+    ...toRow(known, cap.cap, origin),
     region: regionCode,
-    monthsEnd: known.monthsEnd,
-    trend: known.trendDirection === null ? null : { direction: known.trendDirection, yearly: known.trendYearly ?? 0 },
+    monthsEnd: origin.monthsEnd,
+    trend: known.trend,
     difficultyParts: page && page.difficulty !== null ? { page: page.difficulty, front: page.front!, middle: page.middle!, rest: page.rest! } : null,
     worthWorking: { cap: cap.cap, capAt: cap.at, factors, heldBackBy },
     pageAt: page?.at ?? null,

@@ -9,5 +9,5 @@ const question = z.object({ phrases: z.array(z.string().max(500)).max(2000), reg
 export default route(async (event, { phrases }) => {
   const { phrases: list, region, language } = await bodyOf(event, question)
   const { cap } = phrases.cap(region ?? '')
-  return { rows: list.flatMap(phrase => phrases.known(phrase, region ?? '', language) ?? []).map(known => toRow(known, cap)) }
+  return { rows: list.flatMap(phrase => phrases.known(phrase, region ?? '', language) ?? []).map(known => toRow(known, cap, phrases.originOf(known, region ?? ''))) }
 })

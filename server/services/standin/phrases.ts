@@ -53,8 +53,8 @@ function* local(trade: Trade): Generator<Raw> {
   for (const town of TOWNS) {
     const size = town.population / 60_000
     for (const [what, weight] of [['bike repair', 0.02], ['bike shop', 0.03], ['mobile bike repair', 0.006], ['bike tune-up', 0.006], ['puncture repair', 0.006], ['bike service', 0.01], ['wheel truing', 0.003], ['bike hire', 0.008], ['cycle lessons', 0.003]] as const) {
-      yield { text: `${what} ${town.name.toLowerCase()}`, weight: weight * size * 12, trade, part, town: town.name }
-      yield { text: `${what} in ${town.name.toLowerCase()}`, weight: weight * size * 3, trade, part, town: town.name }
+      yield { text: `${what} ${town.name.toLowerCase()}`, weight: weight * size * 60, trade, part, town: town.name }
+      yield { text: `${what} in ${town.name.toLowerCase()}`, weight: weight * size * 15, trade, part, town: town.name }
     }
   }
 }

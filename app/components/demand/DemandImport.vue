@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { mdiFileUploadOutline } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import { LIST_COLUMNS, type ListColumn } from '../../../core/formats/phraseList'
+import type { ImportAnswer } from '../../../shared/phrases'
+import { api, ApiProblem, messageOf } from '~/composables/api'
+
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ region: string | null, language: string, dropped: File | null }>()
+const emit = defineEmits<{ imported: [] }>()
+const file = ref<File | null>(null)
+const region = ref<string | null>(props.region)
+const busy = ref(false)
+const problem = ref('')
+const answer = ref<ImportAnswer | null>(null)
+const unknown = ref<{ headers: string[], sample: string[][] } | null>(null)
+const mapped = ref<Partial<Record<ListColumn, number>>>({})
+let stop: AbortController | null = null
+
+watch(open, (now) => {
+  if (!now) return stop?.abort()
+  file.value = props.dropped
+  region.value = props.region
+  forget()
+  if (file.value) void send()
+})
+watch(file, forget)
+
+function forget() {
+  problem.value = ''
+  answer.value = null
+  unknown.value = null
+  mapped.value = {}
+}
+
+const NAMES: Record<ListColumn, string> = { phrase: 'Phrase', volume: 'Searches a month', region: 'Region', change: 'Change', competition: 'Competing videos', advertiser: 'Advertiser interest', months: 'Months' }
+const choices = computed(() => [{ title: '(not in the file)', value: -1 }, ...(unknown.value?.headers.map((header, i) => ({ title: header || `column ${i + 1}`, value: i })) ?? [])])
+
+async function send() {
+  if (!file.value) {
+    problem.value = 'Choose a file first, or drop one here.'
+    return
+  }
+  if (unknown.value && mapped.value.phrase === undefined) {
+    problem.value = 'Say which column holds the phrase.'
+    return
+  }
+  const columns = unknown.value ? Object.entries(mapped.value).filter(([, index]) => index >= 0).map(([column, index]) => `${column}:${index}`).join(',') : ''
+  busy.value = true
+  problem.value = ''
+  stop = new AbortController()
+  try {
+    answer.value = await api<ImportAnswer>('/api/import/phrases', { method: 'POST', file: file.value, signal: stop.signal, query: { region: region.value, language: props.language, columns, name: file.value.name.slice(0, 120) } })
+    unknown.value = null
+    emit('imported')
+  } catch (error) {
+    if (error instanceof ApiProblem && error.code === 'unknown-columns') unknown.value = error.details as { headers: string[], sample: string[][] }
+    else if (!stop.signal.aborted) problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="640">
+    <v-card title="Import a list of phrases" data-test="import">
+      <v-card-text>
+        <p class="muted mb-3">CSV, TSV or JSON with a header that names the phrase and, if you have it, its searches a month. Known figures of other sources stay; each keeps its name and date.</p>
+        <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json" :error-messages="problem" hide-details="auto" data-test="import-file" />
+        <ShellRegion v-model="region" class="mt-4" />
+        <div v-if="unknown" class="mt-4" data-test="import-mapping">
+          <p class="mb-2">No header names a phrase. Which column holds what?</p>
+          <table class="mb-3 small"><thead><tr><th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th></tr></thead><tbody><tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i"><td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td></tr></tbody></table>
+          <div class="map"><v-select v-for="column in LIST_COLUMNS" :key="column" :model-value="mapped[column] ?? -1" :items="choices" :label="NAMES[column]" :data-test="`map-${column}`" @update:model-value="mapped = { ...mapped, [column]: $event }" /></div>
+        </div>
+        <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-4" aria-label="Importing" />
+        <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
+          <p><strong>{{ answer.accepted.toLocaleString('en') }}</strong> phrases new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ (answer.rejected.length + answer.rejectedMore).toLocaleString('en') }}</strong> lines left out.</p>
+          <p class="muted small">Read as: {{ Object.entries(answer.columns).map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`).join(', ') }}.</p>
+          <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>
+        </div>
+      </v-card-text>
+      <v-card-actions><v-spacer /><v-btn @click="open = false">{{ busy ? 'Stop' : 'Close' }}</v-btn><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="import-send" @click="send">Import</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.map { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
+.rejected { list-style: none; padding: 8px 10px; margin: 8px 0 0; max-height: 180px; overflow: auto; }
+.rejected span { color: var(--muted); margin-right: 6px; }
+table { border-collapse: collapse; width: 100%; display: block; overflow-x: auto; }
+th, td { border: 1px solid var(--line); padding: 3px 7px; text-align: start; max-width: 200px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+</style>

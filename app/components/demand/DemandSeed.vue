@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { mdiMagnify } from '@mdi/js'
+import { useDebounceFn } from '@vueuse/core'
+import { ref, watch } from 'vue'
+import { api } from '~/composables/api'
+
+interface Suggestion { phrase: string, via: string[] }
+
+const props = defineProps<{ seed: string, region: string | null, language: string, problem: string }>()
+const emit = defineEmits<{ ask: [seed: string] }>()
+const typed = ref(props.seed)
+const own = ref('')
+const suggestions = ref<Suggestion[]>([])
+const missing = ref<string[]>([])
+watch(() => props.seed, (seed) => { typed.value = seed })
+
+const suggest = useDebounceFn(async (prefix: string) => {
+  if (!prefix.trim() || prefix.length > 200) {
+    suggestions.value = []
+    return
+  }
+  const got = await api<{ suggestions: Suggestion[], missing: string[] }>('/api/suggest', { query: { prefix, region: props.region, language: props.language } }).catch(() => null)
+  // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
+  if (got && prefix === typed.value) {
+    suggestions.value = got.suggestions
+    missing.value = got.missing
+  }
+}, 120)
+
+function onType(text: string) {
+  typed.value = text ?? ''
+  own.value = ''
+  void suggest(typed.value)
+}
+
+function ask(seed = typed.value) {
+  const text = seed.replace(/[\p{Cc}\p{Cf}]+/gu, ' ').replace(/\s+/gu, ' ').trim()
+  if (!/[\p{L}\p{N}]/u.test(text)) own.value = 'Type a word or two that your video is about.'
+  else if (text.length > 200) own.value = `This is ${text.length.toLocaleString('en')} characters long; people type 200 at most. Shorten it to a few words.`
+  else {
+    own.value = ''
+    suggestions.value = []
+    typed.value = text
+    emit('ask', text)
+  }
+}
+</script>
+
+<template>
+  <v-combobox
+    :model-value="typed" :search="typed" :items="suggestions" item-title="phrase" item-value="phrase" :return-object="false" no-filter hide-no-data
+    label="What is the video about?" :prepend-inner-icon="mdiMagnify" variant="outlined" density="compact" menu-icon="" :error-messages="own || problem" hide-details="auto"
+    data-first-field data-test="seed" :menu-props="{ maxHeight: 420 }"
+    @update:search="onType" @update:model-value="(value: unknown) => { if (typeof value === 'string' && value !== typed) ask(value) }" @keydown.enter="ask()"
+  >
+    <template #item="{ props: item, item: raw }">
+      <v-list-item v-bind="item" density="compact" :title="(raw as unknown as Suggestion).phrase" @click="ask((raw as unknown as Suggestion).phrase)">
+        <template #append><span class="small muted">{{ (raw as unknown as Suggestion).via.map(source => source === 'video' ? 'video site' : 'web search').join(' + ') }}</span></template>
+      </v-list-item>
+    </template>
+  </v-combobox>
+</template>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import type { PhraseRow } from '../../../shared/phrases'
+import { difficultyBand, worthBand } from '../../../core/demand/bands'
+import { words } from '../../../core/text/words'
+import { inFull, percentChange, rounded, UNKNOWN } from '~/composables/figures'
+import { useTray } from '~/stores/tray'
+
+const props = defineProps<{ rows: PhraseRow[], seed: string, sort: string, loading: boolean, judging: boolean, monthsEnd: string | null }>()
+const selected = defineModel<string[]>('selected', { required: true })
+const emit = defineEmits<{ sort: [sort: string], seed: [phrase: string], worth: [phrase: string], see: [from: number, to: number] }>()
+const tray = useTray()
+const ROW = 34
+
+const COLUMNS = [
+  { key: 'phrase', title: 'Phrase', width: undefined, align: 'start', hint: 'What people type. Click one to make it the next seed.' },
+  { key: 'words', title: 'Words', width: 52, align: 'end', hint: 'Number of words' },
+  { key: 'months', title: '12 months', width: 84, align: 'center', sortable: false, hint: 'Searches a month over the last twelve months' },
+  { key: 'volume', title: 'Searches', width: 76, align: 'end', hint: 'Mean searches a month in the region' },
+  { key: 'volumeAll', title: 'Everywhere', width: 82, align: 'end', hint: 'Mean searches a month everywhere' },
+  { key: 'change', title: 'Change', width: 64, align: 'end', hint: 'Last three months against the same three a year before' },
+  { key: 'competition', title: 'Rivals', width: 52, align: 'end', hint: 'Competition: videos whose title holds the phrase' },
+  { key: 'difficulty', title: 'Difficulty', width: 78, align: 'end', hint: '0 to 100: how firmly the first result page is held' },
+  { key: 'worth', title: 'Worth', width: 58, align: 'end', hint: '0 to 100: demand, ease and trend in one. Click a figure for its working.' },
+  { key: 'via', title: 'Via', width: 44, align: 'center', hint: 'Which of the two sources suggests it: V the video site, W web search' },
+] as const
+
+const headers = COLUMNS.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false }))
+const sorted = computed(() => { const [column, direction] = props.sort.split(':'); return { column, direction } })
+const seedWords = computed(() => new Set(words(props.seed).map(word => word.norm)))
+
+function sortBy(key: string) {
+  const firstDirection = key === 'phrase' || key === 'difficulty' || key === 'words' || key === 'competition' ? 'asc' : 'desc'
+  const { column, direction } = sorted.value
+  emit('sort', `${key}:${column === key ? (direction === 'asc' ? 'desc' : 'asc') : firstDirection}`)
+}
+
+/** A phrase cut into the seed's own words, which are dimmed, and what it adds. */
+function parts(phrase: string): { text: string, dim: boolean }[] {
+  const cut: { text: string, dim: boolean }[] = []
+  let at = 0
+  for (const word of words(phrase)) {
+    if (!seedWords.value.has(word.norm)) continue
+    if (word.start > at) cut.push({ text: phrase.slice(at, word.start), dim: false })
+    cut.push({ text: phrase.slice(word.start, word.end), dim: true })
+    at = word.end
+  }
+  if (at < phrase.length) cut.push({ text: phrase.slice(at), dim: false })
+  return cut
+}
+
+const lastYear = (row: PhraseRow) => row.months.slice(-12).map(month => month ?? 0)
+const flat = (row: PhraseRow) => { const year = lastYear(row); return !year.length || year.every(value => value === year[0]) }
+const standing = (phrase: string) => tray.tray.lead === phrase ? 'lead' : tray.tray.support.includes(phrase) ? 'support' : tray.tray.setAside.includes(phrase) ? 'aside' : null
+
+let anchor = ''
+function pick(phrase: string, event: MouseEvent | KeyboardEvent) {
+  const on = !selected.value.includes(phrase)
+  const from = props.rows.findIndex(row => row.phrase === anchor)
+  const to = props.rows.findIndex(row => row.phrase === phrase)
+  const range = event.shiftKey && from >= 0 ? props.rows.slice(Math.min(from, to), Math.max(from, to) + 1).map(row => row.phrase) : [phrase]
+  selected.value = on ? [...new Set([...selected.value, ...range])] : selected.value.filter(each => !range.includes(each))
+  anchor = phrase
+}
+const allPicked = computed(() => props.rows.length > 0 && selected.value.length >= props.rows.length)
+const pickAll = () => { selected.value = allPicked.value ? [] : props.rows.map(row => row.phrase) }
+
+const frame = ref<HTMLElement | null>(null)
+const { height } = useElementSize(frame)
+function onScroll(event: Event) {
+  const top = (event.target as HTMLElement).scrollTop
+  const from = Math.max(0, Math.floor(top / ROW))
+  emit('see', from, from + Math.ceil(height.value / ROW))
+}
+watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 }))
+</script>
+
+<template>
+  <div ref="frame" class="frame sheet" @scroll.capture.passive="onScroll">
+    <v-data-table-virtual :headers="[{ key: 'pick', title: '', width: 32, sortable: false }, ...headers]" :items="rows" item-value="phrase" :item-height="ROW" :height="Math.max(120, height - 2)" density="compact" fixed-header :loading="loading" hover data-test="phrases" aria-label="Phrases">
+      <template #headers>
+        <tr>
+          <th class="pick" scope="col"><input type="checkbox" :checked="allPicked" aria-label="Select all rows" @change="pickAll"></th>
+          <th v-for="column in COLUMNS" :key="column.key" scope="col" :class="column.align" :style="{ width: column.width ? `${column.width}px` : undefined }" :aria-sort="sorted.column === column.key ? (sorted.direction === 'asc' ? 'ascending' : 'descending') : undefined">
+            <button v-if="!('sortable' in column)" class="plain" :title="column.hint" :data-test="`sort-${column.key}`" @click="sortBy(column.key)">{{ column.title }}<span aria-hidden="true">{{ sorted.column === column.key ? (sorted.direction === 'asc' ? ' ↑' : ' ↓') : '' }}</span></button>
+            <span v-else :title="column.hint">{{ column.title }}</span>
+          </th>
+        </tr>
+      </template>
+      <template #item="{ item: row }">
+        <tr :class="{ picked: selected.includes(row.phrase), aside: standing(row.phrase) === 'aside' }" data-test="phrase-row">
+          <td class="pick"><input type="checkbox" :checked="selected.includes(row.phrase)" :aria-label="`Select ${row.phrase}`" @click="pick(row.phrase, $event)"></td>
+          <td class="phrase">
+            <button class="plain" :title="`${row.phrase}: make it the seed`" @click="emit('seed', row.phrase)"><span v-for="(part, i) in parts(row.phrase)" :key="i" :class="{ dim: part.dim }">{{ part.text }}</span></button>
+            <span v-if="standing(row.phrase)" class="tag small">{{ standing(row.phrase) === 'aside' ? 'set aside' : standing(row.phrase) }}</span>
+          </td>
+          <td class="end figure">{{ row.words }}</td>
+          <td class="center line"><v-sparkline v-if="!flat(row)" :model-value="lastYear(row)" color="primary" :line-width="7" :height="58" :width="190" :padding="6" :smooth="0" aria-hidden="true" /><span v-else class="muted">{{ row.months.length ? '—' : UNKNOWN }}</span></td>
+          <td class="end figure" :title="`${inFull(row.volume, 'searches a month')}${row.source ? `, from ${row.source}` : ''}`">{{ rounded(row.volume) }}</td>
+          <td class="end figure" :title="inFull(row.volumeAll, 'searches a month everywhere')">{{ rounded(row.volumeAll) }}</td>
+          <td class="end figure" :title="row.change === null ? 'unknown' : `${inFull(row.change * 100)} % against a year before`">{{ percentChange(row.change) }}</td>
+          <td class="end figure" :title="inFull(row.competition, 'videos whose title holds the phrase')">{{ rounded(row.competition) }}</td>
+          <td class="end figure difficulty" :title="row.difficulty === null ? (judging ? 'being assessed' : 'not assessed yet') : `${inFull(row.difficulty)} of 100: ${difficultyBand(row.difficulty)}`">
+            <template v-if="row.difficulty !== null"><span class="ramp" :style="{ '--part': row.difficulty / 100 }" aria-hidden="true" />{{ Math.round(row.difficulty) }}</template>
+            <span v-else class="muted">{{ judging ? '…' : UNKNOWN }}</span>
+          </td>
+          <td class="end figure"><button v-if="row.worth.anyone !== null" class="plain worth" :title="`${inFull(row.worth.anyone)} of 100: ${worthBand(row.worth.anyone)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(row.worth.anyone) }}</button><button v-else class="plain muted" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
+          <td class="center via figure"><span v-for="source in row.via" :key="source" :title="source === 'video' ? 'the video site suggests it' : 'web search suggests it'">{{ source === 'video' ? 'V' : 'W' }}</span><span v-if="!row.via.length" class="muted" title="neither source suggests it">{{ UNKNOWN }}</span></td>
+        </tr>
+      </template>
+    </v-data-table-virtual>
+  </div>
+</template>
+
+<style scoped>
+.frame { flex: 1; min-height: 0; overflow: hidden; }
+.frame :deep(table) { table-layout: fixed; }
+.frame :deep(th), .frame :deep(tr[data-test] > td) { padding: 0 6px !important; height: 34px !important; font-size: 13px; white-space: nowrap; border-color: var(--line) !important; }
+.frame :deep(tr:not([data-test]) > td) { border: 0 !important; padding: 0 !important; }
+.frame :deep(th) { font-weight: 600; color: var(--muted); background: var(--paper) !important; text-align: start; font-size: 12px !important; }
+.frame :deep(.end) { text-align: end; }
+.frame :deep(.center) { text-align: center; }
+.pick { width: 32px; text-align: center; }
+.pick input { accent-color: var(--teal); width: 15px; height: 15px; vertical-align: middle; }
+.phrase { overflow: hidden; text-overflow: ellipsis; }
+.phrase button { display: inline; }
+.dim { color: var(--muted); }
+.picked td { background: color-mix(in srgb, var(--teal) 9%, transparent); }
+.aside .phrase button { text-decoration: line-through; color: var(--muted); }
+.tag { margin-left: 6px; padding: 0 5px; border: 1px solid var(--line); border-radius: 8px; color: var(--muted); }
+.line { padding: 0 4px !important; }
+.line :deep(svg) { display: block; width: 76px; height: 26px; }
+.difficulty { position: relative; }
+.ramp { position: absolute; left: 6px; bottom: 7px; height: 20px; width: 32px; border-bottom: 1px solid var(--line); }
+.ramp::after { content: ''; position: absolute; left: 0; bottom: 0; height: 4px; width: calc(var(--part) * 100%); background: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line)); }
+.worth { text-decoration: underline; text-decoration-style: dotted; text-underline-offset: 3px; font-weight: 600; }
+.via span + span { margin-left: 5px; }
+</style>

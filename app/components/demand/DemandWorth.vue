@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { difficultyBand, worthBand } from '../../../core/demand/bands'
+import type { PhraseDetail } from '../../../shared/phrases'
+import { api, messageOf } from '~/composables/api'
+import { dateTime, inFull, monthName } from '~/composables/figures'
+
+const props = defineProps<{ phrase: string | null, region: string | null, language: string }>()
+const emit = defineEmits<{ close: [] }>()
+const detail = ref<PhraseDetail | null>(null)
+const problem = ref('')
+
+watch(() => props.phrase, async (phrase) => {
+  detail.value = null
+  problem.value = ''
+  if (!phrase) return
+  try {
+    detail.value = await api<PhraseDetail>('/api/phrases/detail', { query: { phrase, region: props.region, language: props.language } })
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+})
+
+const NAMES = { demand: 'Demand', ease: 'Ease', trend: 'Trend' }
+const sentence = computed(() => {
+  const { worthWorking: working, worth, difficulty, volume } = detail.value!
+  if (worth.anyone === null) {
+    const unknown = working.heldBackBy === 'demand' ? 'its searches a month are not known' : working.heldBackBy === 'ease' ? 'it has not been assessed' : 'its history is not known'
+    return `Its worth is unknown, since ${unknown}.`
+  }
+  const band = `This is ${worthBand(worth.anyone)}`
+  if (working.heldBackBy === 'demand') return `${band}; what holds it back most is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
+  if (working.heldBackBy === 'ease') return `${band}; what holds it back most is its difficulty, ${difficultyBand(difficulty!)} at ${Math.round(difficulty!)} of 100.`
+  if (working.heldBackBy === 'trend') return `${band}; what holds it back most is that interest is fading.`
+  return `${band}; nothing holds it back much.`
+})
+
+function input(name: 'demand' | 'ease' | 'trend'): string {
+  const { volume, difficulty, trend, worthWorking: { cap }, difficultyParts: parts } = detail.value!
+  if (name === 'demand') return volume === null ? 'no volume known' : `log(1 + ${inFull(volume)}) ÷ log(1 + ${inFull(cap)}), the cap being the region’s 99.9th percentile`
+  if (name === 'ease') return difficulty === null ? 'not assessed yet' : `1 − difficulty ${inFull(difficulty)} ÷ 100${parts ? `; ranks 1–3 ${Math.round(parts.front)}, 4–10 ${Math.round(parts.middle)}, 11–20 ${Math.round(parts.rest)}` : ''}`
+  return trend === null ? 'no history known' : trend.direction === 'steady' ? 'steady: no trend that could not be chance' : `${trend.direction} by ${inFull(Math.abs(trend.yearly) * 100)} % a year`
+}
+</script>
+
+<template>
+  <v-dialog :model-value="phrase !== null" max-width="640" @update:model-value="emit('close')">
+    <v-card data-test="worth-working">
+      <v-card-title>How the worth of “{{ phrase }}” comes about</v-card-title>
+      <v-card-text>
+        <p v-if="problem" class="muted">{{ problem }}</p>
+        <v-skeleton-loader v-else-if="!detail" type="paragraph" />
+        <template v-else>
+          <p class="sum"><span class="figure big">{{ detail.worth.anyone === null ? '–' : inFull(detail.worth.anyone) }}</span> of 100, for anyone. {{ sentence }}</p>
+          <p class="muted small">100 × the product of each factor raised to its weight, capped at 100.</p>
+          <table>
+            <thead><tr><th scope="col">Factor</th><th scope="col" class="end">Value</th><th scope="col" class="end">Weight</th><th scope="col" class="end">Costs</th><th scope="col">From</th></tr></thead>
+            <tbody>
+              <tr v-for="factor in detail.worthWorking.factors" :key="factor.name">
+                <th scope="row">{{ NAMES[factor.name] }}</th><td class="end figure">{{ factor.value === null ? '–' : factor.value.toFixed(3) }}</td><td class="end figure">{{ factor.weight.toFixed(2) }}</td>
+                <td class="end figure">{{ factor.holdsBack === null ? '–' : factor.holdsBack.toFixed(1) }}</td><td>{{ input(factor.name) }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="muted small">
+            <template v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`">{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: {{ inFull(figure.volume, 'a month') }}, told {{ dateTime(figure.at) }}. </template>
+            <template v-if="detail.monthsEnd">Last complete month: {{ monthName(detail.monthsEnd) }}. </template>
+            <template v-if="detail.pageAt">Result page of {{ dateTime(detail.pageAt) }}. </template>
+            Cap worked out {{ detail.worthWorking.capAt ? dateTime(detail.worthWorking.capAt) : 'now' }}. Model {{ detail.modelVersion }}.
+          </p>
+        </template>
+      </v-card-text>
+      <v-card-actions><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.sum { font-size: 15px; margin-bottom: 6px; }
+.big { font-size: 24px; color: var(--teal); }
+table { width: 100%; border-collapse: collapse; margin: 10px 0; }
+th, td { text-align: start; padding: 6px 8px 6px 0; border-bottom: 1px solid var(--line); vertical-align: top; }
+.end { text-align: end; }
+</style>

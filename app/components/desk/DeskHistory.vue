@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { BriefField, HistoryEntry } from '../../../shared/brief'
+import { api, messageOf } from '~/composables/api'
+import { dateTime } from '~/composables/figures'
+
+const field = defineModel<BriefField | null>({ required: true })
+const props = defineProps<{ briefId: string }>()
+const emit = defineEmits<{ restore: [field: BriefField, value: unknown] }>()
+const entries = ref<HistoryEntry[]>([])
+const problem = ref('')
+
+watch(field, async (name) => {
+  entries.value = []
+  problem.value = ''
+  if (!name) return
+  try {
+    entries.value = (await api<{ entries: HistoryEntry[] }>(`/api/briefs/${props.briefId}/history`, { query: { field: name } })).entries
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+})
+const shown = (value: unknown) => Array.isArray(value) ? value.join(', ') : String(value as string)
+
+function restore(entry: HistoryEntry) {
+  emit('restore', entry.field, entry.value)
+  field.value = null
+}
+</script>
+
+<template>
+  <v-dialog :model-value="field !== null" max-width="680" scrollable @update:model-value="field = null">
+    <v-card :title="`Earlier versions of the ${field}`" data-test="history">
+      <v-card-text>
+        <p v-if="problem" role="alert">{{ problem }}</p>
+        <p v-else-if="!entries.length" class="muted">Nothing has been saved yet.</p>
+        <article v-for="(entry, i) in entries" :key="entry.id">
+          <header><span class="muted small">{{ dateTime(entry.savedAt) }}{{ i === 0 ? ' (now)' : '' }}</span><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn></header>
+          <pre>{{ shown(entry.value) || '(empty)' }}</pre>
+        </article>
+      </v-card-text>
+      <v-card-actions><v-spacer /><v-btn @click="field = null">Close</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+article { border-bottom: 1px solid var(--line); padding: 8px 0; }
+header { display: flex; justify-content: space-between; align-items: center; }
+pre { white-space: pre-wrap; font: inherit; margin: 4px 0 0; max-height: 160px; overflow: auto; }
+</style>

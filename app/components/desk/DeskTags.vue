@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { mdiClose, mdiContentCopy } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import { DEFAULT_PROFILE as profile, repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
+import { useNotices } from '~/stores/notices'
+
+const tags = defineModel<string[]>({ required: true })
+const notices = useNotices()
+const typed = ref('')
+const used = computed(() => tagsCost(tags.value, profile))
+const repeated = computed(() => new Set(repeatedTags(tags.value)))
+// Tags repeat, so that a row's key is its text and how often it stood there before.
+const items = computed({
+  get: () => {
+    const seen = new Map<string, number>()
+    return tags.value.map((tag) => { const nth = seen.get(tag) ?? 0; seen.set(tag, nth + 1); return { tag, key: `${tag}\n${nth}` } })
+  },
+  set: (list) => { tags.value = list.map(item => item.tag) },
+})
+
+function change(text: string, next: string[]) {
+  const before = tags.value
+  tags.value = next
+  notices.tell(text, { undo: () => { tags.value = before } })
+}
+
+function take(text: string) {
+  const list = splitTags(text)
+  if (list.length) tags.value = [...tags.value, ...list]
+  typed.value = ''
+}
+
+function onPaste(event: ClipboardEvent) {
+  const text = event.clipboardData?.getData('text/plain') ?? ''
+  if (!/[,;\n\t]/u.test(text)) return
+  event.preventDefault()
+  const list = splitTags(text)
+  if (list.length) change(`${list.length} tags pasted.`, [...tags.value, ...list])
+}
+
+function onBackspace() {
+  if (!typed.value && tags.value.length) change(`“${tags.value.at(-1)}” removed.`, tags.value.slice(0, -1))
+}
+
+async function copy() {
+  await navigator.clipboard.writeText(tags.value.join(', '))
+  notices.tell('All tags copied, parted by commas.')
+}
+
+const list = ref<HTMLElement | null>(null)
+/** Brings a tag into view and to the keyboard. */
+function show(item: number) {
+  list.value?.querySelectorAll<HTMLElement>('[data-test=tag]')[item]?.focus()
+}
+defineExpose({ show })
+</script>
+
+<template>
+  <div>
+    <div class="head">
+      <h2>Tags</h2>
+      <span class="figure small" :class="{ over: used > profile.tags.limit }" data-test="tags-count" title="Their lengths, two more for each with a space, and a comma between">{{ used }} / {{ profile.tags.limit }}</span>
+      <v-spacer />
+      <v-btn v-if="repeated.size" size="small" data-test="tidy-tags" @click="change('Repeated tags removed.', tidyTags(tags))">Remove duplicates</v-btn>
+      <v-btn v-if="tags.length" size="small" :prepend-icon="mdiContentCopy" @click="copy">Copy all</v-btn>
+    </div>
+    <div ref="list" class="field sheet">
+      <VueDraggable v-model="items" tag="ul" :animation="120" class="chips">
+        <li v-for="({ tag, key }, i) in items" :key="key" class="chip" :class="{ repeated: repeated.has(i) }" tabindex="0" data-test="tag" :title="repeated.has(i) ? 'stands there already' : `costs ${tagCost(tag, profile)} of ${profile.tags.limit} characters`" @keydown.delete.prevent="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))">
+          {{ tag }}<span class="cost figure">{{ tagCost(tag, profile) }}</span><button class="plain" :aria-label="`Remove ${tag}`" @click="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))"><v-icon :icon="mdiClose" size="13" /></button>
+        </li>
+      </VueDraggable>
+      <input v-model="typed" aria-label="Add tags" placeholder="Add tags; a list can be pasted" maxlength="5000" data-test="tag-input" @keydown.enter.prevent="take(typed)" @keydown="($event.key === ',' || $event.key === ';') && ($event.preventDefault(), take(typed))" @keydown.backspace="onBackspace" @blur="take(typed)" @paste="onPaste">
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.head { display: flex; align-items: center; gap: 10px; min-height: 30px; }
+.over { color: var(--plum); font-weight: 600; }
+.field { padding: 6px 8px; max-height: 112px; overflow: auto; display: flex; flex-wrap: wrap; gap: 5px; }
+.chips { display: contents; list-style: none; margin: 0; padding: 0; }
+.chip { border: 1px solid var(--line); border-radius: 3px; padding: 1px 4px 1px 8px; display: inline-flex; align-items: center; gap: 6px; cursor: grab; background: var(--paper); }
+.chip.repeated { border-style: dashed; border-color: var(--plum); text-decoration: line-through; }
+.cost { font-size: 10px; color: var(--muted); }
+input { flex: 1 1 200px; border: 0; background: none; color: inherit; font: inherit; padding: 2px 4px; min-height: 24px; outline-offset: 0; }
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { mdiFileUploadOutline } from '@mdi/js'
+import { useDropZone } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useBrief } from '~/stores/brief'
+import { useDemand } from '~/stores/demand'
+import { useTray } from '~/stores/tray'
+
+useHead({ title: 'Demand · Fonetra' })
+const route = useRoute()
+const brief = useBrief()
+const demand = useDemand()
+const tray = useTray()
+const { query, filter, filtered, clear, ask, region } = useDemandQuery(() => brief.fields?.region ?? null)
+const language = computed(() => brief.fields?.language ?? 'en')
+const working = ref<string | null>(null)
+const importOpen = ref(false)
+const dropped = ref<File | null>(null)
+const screen = ref<HTMLElement | null>(null)
+
+// The brief says which region is meant; until it is open there is nothing to ask.
+const ready = computed(() => typeof route.query.brief !== 'string' || brief.brief?.id === route.query.brief)
+watch([query, ready], ([now, isReady], before) => {
+  if (isReady && (!before?.[1] || JSON.stringify(now) !== JSON.stringify(before[0]))) void demand.ask(now, language.value)
+}, { immediate: true })
+watch(() => demand.judging, (now) => { if (!now) void tray.refreshFigures() })
+onBeforeUnmount(() => demand.stop())
+
+const { isOverDropZone } = useDropZone(screen, { onDrop: (files) => { if (files?.[0]) { dropped.value = files[0]; importOpen.value = true } } })
+
+const ideas = computed(() => [...new Set([tray.tray.lead, ...tray.tray.support.slice(0, 4), brief.fields?.topic.toLowerCase() || null])].filter((idea): idea is string => idea !== null && idea !== '' && idea.length <= 200))
+
+function importFile() {
+  dropped.value = null
+  importOpen.value = true
+}
+</script>
+
+<template>
+  <div ref="screen" class="screen" :class="{ over: isOverDropZone }">
+    <h1 class="unseen">Demand</h1>
+    <div class="ask">
+      <DemandSeed class="seed" :seed="query.seed" :region="query.region" :language="language" :problem="''" @ask="ask" />
+      <ShellRegion class="region" :model-value="query.region" @update:model-value="region" />
+      <v-btn :prepend-icon="mdiFileUploadOutline" data-test="import-open" @click="importFile">Import a list</v-btn>
+    </div>
+    <template v-if="query.seed">
+      <DemandFilters :query="query" :filtered="filtered" @filter="filter" @clear="clear" />
+      <div class="status small" data-test="demand-status">
+        <span v-if="demand.state === 'loading'">Looking up “{{ query.seed }}” …</span>
+        <template v-else-if="demand.state === 'ready' && demand.answer">
+          <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> phrases{{ filtered ? ' pass the filters' : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template></span>
+          <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
+          <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button></span>
+          <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again()">New figures came in: sort again</button>
+          <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again()">Ask again</button></span>
+          <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
+        </template>
+      </div>
+      <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
+        <h2>The phrases could not be had</h2><p>{{ demand.problem }}</p><v-btn variant="tonal" @click="demand.again()">Try again</v-btn>
+      </div>
+      <v-skeleton-loader v-else-if="demand.state === 'loading' && !demand.rows.length" type="table-row@12" class="sheet grow" />
+      <div v-else-if="demand.state === 'ready' && !demand.rows.length" class="sheet state" data-test="no-phrases">
+        <h2>{{ filtered ? 'No phrase passes these filters' : `Nothing is known of “${query.seed}”` }}</h2>
+        <p>{{ filtered ? 'Loosen one of them, or clear them all.' : 'Try fewer or more common words, another region, or import a list that holds it.' }}</p>
+        <v-btn v-if="filtered" variant="tonal" @click="clear">Clear the filters</v-btn>
+      </div>
+      <DemandTable v-else v-model:selected="demand.selected" :rows="demand.rows" :seed="query.seed" :sort="query.sort" :loading="demand.state === 'loading'" :judging="demand.judging" :months-end="demand.answer?.monthsEnd ?? null" @sort="filter({ sort: $event })" @seed="ask" @worth="working = $event" @see="(from, to) => demand.see(from, to, language)" />
+      <DemandActions v-model:selected="demand.selected" :rows="demand.rows" :seed="query.seed" :region="query.region" />
+    </template>
+    <div v-else class="sheet state" data-test="demand-empty">
+      <h2>What do people search for, and can I win it?</h2>
+      <p>Type a topic above. You get what people search for around it, how often, how firmly each phrase is held, and one figure that weighs the two.</p>
+      <p v-if="ideas.length">From this brief: <v-btn v-for="idea in ideas" :key="idea" class="ma-1" variant="outlined" size="small" @click="ask(idea)">{{ idea }}</v-btn></p>
+    </div>
+    <DemandWorth :phrase="working" :region="query.region" :language="language" @close="working = null" />
+    <DemandImport v-model="importOpen" :region="query.region" :language="language" :dropped="dropped" @imported="demand.again()" />
+  </div>
+</template>
+
+<style scoped>
+.ask { display: flex; gap: 8px; align-items: flex-start; }
+.seed { flex: 1; }
+.region { flex: 0 0 190px; }
+.status { display: flex; gap: 18px; align-items: center; min-height: 20px; }
+.judging { display: inline-flex; gap: 6px; align-items: center; }
+.link { color: var(--teal); text-decoration: underline; text-underline-offset: 3px; }
+.missing { color: var(--plum); }
+.state { padding: 36px; display: grid; gap: 12px; justify-items: start; align-content: start; flex: 1; }
+.grow { flex: 1; overflow: hidden; }
+.over { outline: 2px dashed var(--teal); outline-offset: -6px; }
+</style>

@@ -1,0 +1,1 @@
+<template><ShellSoon area="Ranks" /></template>

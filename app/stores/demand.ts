@@ -1,0 +1,135 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { AssessedRow, PhraseRow, PhrasesAnswer } from '../../shared/phrases'
+import { api, apiLines, messageOf } from '~/composables/api'
+import type { DemandQuery } from '~/composables/demandQuery'
+import { useNotices } from './notices'
+
+/** Rows asked for at once; the API gives no more. */
+const PAGE = 1000
+/** Rows judged without being asked to, and in one request. */
+const JUDGED = 300
+const AT_ONCE = 24
+
+export const EVERY_REGION = 'everywhere'
+
+/** The phrases of a seed, and their difficulty as it comes in. */
+export const useDemand = defineStore('demand', () => {
+  const notices = useNotices()
+  const rows = shallowRef<PhraseRow[]>([])
+  const answer = shallowRef<PhrasesAnswer | null>(null)
+  const state = ref<'empty' | 'loading' | 'ready' | 'failed'>('empty')
+  const problem = ref('')
+  const selected = ref<string[]>([])
+  const judging = ref(false)
+  const judgeProblem = ref('')
+  /** New difficulties have come in since the rows were ordered by a figure that needs them. */
+  const unsorted = ref(false)
+  const left = ref(0)
+  let asked: DemandQuery | null = null
+  let visible = { from: 0, to: 20 }
+  let stopJudging: AbortController | null = null
+  let asking: AbortController | null = null
+
+  const difficultyKnown = computed(() => rows.value.filter(row => row.difficulty !== null).length)
+
+  const parameters = (query: DemandQuery, offset: number) => ({
+    seed: query.seed, region: query.region ?? EVERY_REGION, contains: query.contains, minWords: query.minWords, maxWords: query.maxWords,
+    minVolume: query.minVolume, maxDifficulty: query.maxDifficulty, sort: query.sort, limit: PAGE, offset,
+  })
+
+  async function ask(query: DemandQuery, language = 'en') {
+    stop()
+    asking?.abort()
+    const mine = asking = new AbortController()
+    const other = asked?.seed !== query.seed || asked?.region !== query.region
+    asked = { ...query }
+    if (other) {
+      rows.value = []
+      answer.value = null
+      selected.value = []
+    }
+    problem.value = ''
+    if (!query.seed.trim()) {
+      state.value = 'empty'
+      return
+    }
+    state.value = 'loading'
+    try {
+      const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(query, 0), language }, signal: mine.signal })
+      if (mine.signal.aborted) return
+      answer.value = got
+      rows.value = got.rows
+      unsorted.value = false
+      state.value = 'ready'
+      notices.say(`${got.total} phrases.`)
+      void judge(language)
+    } catch (error) {
+      if (mine.signal.aborted) return
+      problem.value = messageOf(error)
+      state.value = 'failed'
+    }
+  }
+
+  async function more(language = 'en') {
+    if (!asked || !answer.value || rows.value.length >= answer.value.total) return
+    const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, rows.value.length), language } })
+    rows.value = [...rows.value, ...got.rows]
+  }
+
+  /** The rows to judge next: those in view, then from the top, up to a limit. */
+  function due(): string[] {
+    const inView = rows.value.slice(visible.from, visible.to + 1).filter(row => row.difficulty === null && !tried.has(row.phrase))
+    const top = rows.value.slice(0, JUDGED).filter(row => row.difficulty === null && !tried.has(row.phrase))
+    left.value = new Set([...inView, ...top]).size
+    return [...new Set([...inView, ...top].map(row => row.phrase))].slice(0, AT_ONCE)
+  }
+  const tried = new Set<string>()
+
+  async function judge(language = 'en') {
+    if (judging.value || !asked) return
+    const mine = stopJudging = new AbortController()
+    const { region, sort } = asked
+    tried.clear()
+    judging.value = true
+    judgeProblem.value = ''
+    try {
+      for (let batch = due(); batch.length && !mine.signal.aborted; batch = due()) {
+        batch.forEach(phrase => tried.add(phrase))
+        const got = new Map<string, AssessedRow>()
+        for await (const line of apiLines<AssessedRow>('/api/phrases/assess', { method: 'POST', body: { phrases: batch, region, language }, signal: mine.signal })) {
+          got.set(line.phrase, line)
+          if (line.problem) judgeProblem.value = line.problem
+        }
+        if (mine.signal.aborted) return
+        // Rows keep their places while figures come in; a click on the header orders them anew.
+        rows.value = rows.value.map(row => got.has(row.phrase) ? { ...row, ...judged(got.get(row.phrase)!) } : row)
+        if (/^(difficulty|worth|competition)/u.test(sort)) unsorted.value = true
+      }
+    } catch (error) {
+      if (!mine.signal.aborted) judgeProblem.value = messageOf(error)
+    } finally {
+      if (stopJudging === mine) {
+        judging.value = false
+        left.value = 0
+      }
+    }
+  }
+
+  const judged = ({ difficulty, competition, worth, videoBlock }: AssessedRow) => ({ difficulty, worth, videoBlock, ...(competition === null ? {} : { competition }) })
+
+  function stop() {
+    stopJudging?.abort()
+    stopJudging = null
+    judging.value = false
+    left.value = 0
+  }
+
+  /** Tells which rows are in view; they are judged first. */
+  function see(from: number, to: number, language = 'en') {
+    visible = { from, to }
+    if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
+  }
+
+  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, more, judge, stop, see, again: () => asked && ask(asked) }
+})

@@ -1,0 +1,100 @@
+import { difficultyBand, worthBand } from '../../../../core/demand/bands'
+import { trend } from '../../../../core/demand/trend'
+import { meanVolume, yearChange } from '../../../../core/demand/volume'
+import { demandFactor, trendFactor, volumeCap, worth, worthWorking } from '../../../../core/demand/worth'
+
+const repeat = (year: number[], years: number, grow = 1) => Array.from({ length: years }, (_, y) => year.map(value => value * grow ** y)).flat()
+
+describe('volume and change', () => {
+  test('the mean is of the last twelve months; any unknown month makes it unknown', () => {
+    // 24 months: twelve of 10, then twelve of 22. Mean of the last twelve is 22.
+    expect(meanVolume([...Array<number>(12).fill(10), ...Array<number>(12).fill(22)])).toBe(22)
+    expect(meanVolume([...Array<number>(11).fill(1), null])).toBeNull()
+    expect(meanVolume([1, 2])).toBeNull()
+  })
+
+  test('three months against the same three a year before', () => {
+    // Newest three sum to 33, the same three a year before to 30: 33 / 30 − 1 = .1.
+    const months = [...Array<number>(12).fill(10), ...Array<number>(9).fill(500), 10, 11, 12]
+    expect(yearChange(months)).toBeCloseTo(0.1)
+    expect(yearChange(months.map((month, i) => i < 12 ? 0 : month))).toBeNull()
+    expect(yearChange(months.slice(0, 14))).toBeNull()
+  })
+})
+
+describe('trend', () => {
+  test('a season that repeats is no trend', () => {
+    expect(trend(repeat([1, 2, 4, 8, 16, 30, 30, 16, 8, 4, 2, 1], 3))).toEqual({ direction: 'steady', yearly: 0, p: 1 })
+  })
+
+  test('every month growing by a half each year rises', () => {
+    // Each season has three values v, 1.5 v, 2.25 v: all 36 pairs rise, S = 36. Variance a season n(n−1)(2n+5)/18 = 3·2·11/18 = 11/3,
+    // twelve of them 44. z = 35 / √44 = 5.28, p far below .01.
+    const found = trend(repeat(Array<number>(12).fill(100), 3, 1.5))!
+    expect(found.direction).toBe('rising')
+    // Slopes of a season: 50, 75 and 125/2 = 62.5; median 62.5 over the median month 150.
+    expect(found.yearly).toBeCloseTo(62.5 / 150)
+    expect(found.p).toBeLessThan(1e-6)
+  })
+
+  test('falling as surely fades', () => expect(trend(repeat(Array<number>(12).fill(400), 3, 0.6))!.direction).toBe('fading'))
+  test('a sure but small change is steady', () => expect(trend(repeat(Array<number>(12).fill(100), 3, 1.04))!.direction).toBe('steady'))
+  test('less than two years tell nothing', () => expect(trend(Array<number>(23).fill(1))).toBeNull())
+
+  test('unknown months are left out of the comparisons', () => {
+    const months: (number | null)[] = repeat(Array<number>(12).fill(100), 3, 1.5)
+    months[3] = null
+    expect(trend(months)!.direction).toBe('rising')
+  })
+})
+
+describe('worth', () => {
+  const steady = { direction: 'steady' as const, yearly: 0 }
+
+  test('the weighted geometric mean, worked out by hand', () => {
+    // demand log(1 + 999) / log(1 + 99,999) = 3 / 5 = .6; ease .5; trend 1.
+    // 100 × .6^.45 × .5^.45 = 100 × exp(.45 × (ln .6 + ln .5)) = 100 × exp(.45 × −1.203973) = 58.174.
+    expect(worth({ volume: 999, cap: 99_999, ease: 0.5, trend: steady })).toBeCloseTo(58.174, 2)
+  })
+
+  test('any unknown factor makes it unknown, unless it has no weight', () => {
+    expect(worth({ volume: null, cap: 1000, ease: 1, trend: steady })).toBeNull()
+    expect(worth({ volume: 10, cap: 1000, ease: null, trend: steady })).toBeNull()
+    expect(worth({ volume: 10, cap: 1000, ease: 1, trend: null })).toBeNull()
+    expect(worth({ volume: 1000, cap: 999, ease: null, trend: null }, { demand: 1, ease: 0, trend: 0 })).toBeCloseTo(100)
+  })
+
+  test('demand is capped, and the cap is never below a thousand', () => {
+    expect(demandFactor(5_000_000, 100_000)).toBe(1)
+    expect(volumeCap([3, 4])).toBe(1000)
+    // 2,000 volumes 1 … 2,000: the 99.9th percentile by nearest rank is the 1,998th.
+    expect(volumeCap(Array.from({ length: 2000 }, (_, i) => i + 1))).toBe(1998)
+  })
+
+  test('trend moves it from .6 to 1.1 and no further', () => {
+    expect(trendFactor({ direction: 'rising', yearly: 0.25 })).toBeCloseTo(1.05)
+    expect(trendFactor({ direction: 'rising', yearly: 9 })).toBeCloseTo(1.1)
+    expect(trendFactor({ direction: 'fading', yearly: -0.25 })).toBeCloseTo(0.8)
+    expect(trendFactor({ direction: 'fading', yearly: -3 })).toBeCloseTo(0.6)
+  })
+
+  test('the working names what holds it back, and by how much', () => {
+    const working = worthWorking({ volume: 999, cap: 99_999, ease: 0.2, trend: steady })
+    expect(working.heldBackBy).toBe('ease')
+    // With ease 1 it would be 100 × .6^.45 = 79.464; as it is 79.464 × .2^.45 = 38.512: ease costs 40.95.
+    expect(working.factors.find(factor => factor.name === 'ease')!.holdsBack).toBeCloseTo(40.95, 1)
+    expect(worthWorking({ volume: null, cap: 1000, ease: 1, trend: steady })).toMatchObject({ worth: null, heldBackBy: 'demand' })
+    expect(worthWorking({ volume: 100_000, cap: 1000, ease: 1, trend: steady }).heldBackBy).toBeNull()
+  })
+
+  test('a factor of nothing shows what it costs too', () => {
+    const working = worthWorking({ volume: 999, cap: 99_999, ease: 0, trend: steady })
+    expect(working.worth).toBe(0)
+    expect(working.factors.find(factor => factor.name === 'ease')!.holdsBack).toBeCloseTo(79.46, 1)
+  })
+
+  test('bands begin at their cuts', () => {
+    expect([0, 100].map(worthBand)).toEqual(['thin', 'prime'])
+    expect([0, 100].map(difficultyBand)).toEqual(['low', 'walled'])
+  })
+})

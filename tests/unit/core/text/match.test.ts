@@ -1,0 +1,65 @@
+import { match, readPhrase, readText, runs, span } from '../../../../core/text/match'
+
+const grade = (phrase: string, text: string, language = 'en') => match(readPhrase(phrase, language), readText(text, language)).grade
+const find = (phrase: string, text: string) => match(readPhrase(phrase, 'en'), readText(text, 'en'))
+
+describe('match', () => {
+  test.each([
+    ['rear derailleur', 'How to index a Rear Derailleur', 'exact'],
+    ['index gears', 'indexed gear', 'inflected'],
+    ['index derailleur', 'index your rear derailleur', 'ordered'],
+    ['derailleur index', 'index your rear derailleur', 'scattered'],
+    ['index rear derailleur hanger', 'a rear derailleur', 'fragment'],
+    ['index rear derailleur hanger', 'a derailleur', 'none'],
+    ['clean chain', 'wheel truing', 'none'],
+  ])('%s in “%s” is %s', (phrase, text, expected) => expect(grade(phrase, text)).toBe(expected))
+
+  test('stop words are left out below inflected, but a phrase of them alone needs them exactly', () => {
+    expect(grade('how to index a rear derailleur', 'index the rear derailleur')).toBe('ordered')
+    expect(grade('how to', 'how to do it')).toBe('exact')
+    expect(grade('how to', 'to know how')).toBe('none')
+  })
+
+  test('at most three other words between, in all', () => {
+    expect(grade('clean chain', 'clean one two three chain')).toBe('ordered')
+    expect(grade('clean chain', 'clean one two three four chain')).toBe('scattered')
+  })
+
+  test('the tightest ordered place is taken, not the first', () => {
+    const text = 'clean the old and dirty and rusty frame, then clean your chain'
+    expect(find('clean chain', text).ranges.map(range => text.slice(range.start, range.end))).toEqual(['clean', 'chain'])
+    expect(find('clean chain', text).ranges[0]!.start).toBe(text.lastIndexOf('clean'))
+  })
+
+  test('diacritics, apostrophes and hyphens do not part what belongs together', () => {
+    expect(grade('derailleur', 'le dérailleur', 'fr')).toBe('exact')
+    expect(grade('don’t', 'don\'t')).toBe('exact')
+    expect(grade('tune up', 'a tune-up')).toBe('exact')
+  })
+
+  test('offsets are UTF-16 of the raw text, even after signs outside the first plane', () => {
+    const text = '🚲🚲 Ｃｈａｉｎ chain'
+    const found = runs(readPhrase('chain', 'en'), readText(text, 'en'), 'exact')
+    expect(found.map(range => text.slice(range.start, range.end))).toEqual(['Ｃｈａｉｎ', 'chain'])
+  })
+
+  test('a fragment carries its share: two of three content words', () => {
+    expect(find('clean rear derailleur', 'rear derailleur').share).toBeCloseTo(2 / 3)
+  })
+
+  test('a word the phrase holds twice must be there twice', () => {
+    expect(grade('bike to bike', 'one bike')).toBe('fragment')
+    expect(grade('bike to bike', 'a bike beside a bike')).toBe('ordered')
+  })
+
+  test('scripts without spaces are cut into words', () => {
+    expect(grade('自転車', '自転車の修理', 'ja')).toBe('exact')
+  })
+
+  test('empty phrases and texts match nothing, and a match of nothing has no span', () => {
+    expect(grade('', 'text')).toBe('none')
+    expect(grade('chain', '')).toBe('none')
+    expect(grade('!!!', 'a ! b')).toBe('none')
+    expect(span(find('chain', 'x'))).toBeNull()
+  })
+})
