@@ -12,6 +12,29 @@ const LETTERS = ['', ...'abcdefghijklmnopqrstuvwxyz']
 
 interface Deps { phrases: PhraseStore, services: Services, now?: () => number }
 
+/** Phrases asked for at once when only their figures are wanted. */
+const ASKED = 500
+
+/**
+ * Makes sure the store has figures of phrases a person put in the tray by hand: those unknown in
+ * the region are asked for. What no service tells stays unknown.
+ * @returns what could not be had, in words.
+ */
+export async function learn({ phrases, services }: Deps, list: readonly string[], region: string, language: string): Promise<string[]> {
+  const unknown = list.map(phraseKey).filter(phrase => phrase && phrases.known(phrase, region, language)?.volume == null).slice(0, ASKED)
+  const missing: string[] = []
+  for (const each of unknown.length ? region ? [region, ''] : [''] : []) {
+    try {
+      const answer = await withRetry(() => services.demand.volumes(unknown, each || null, language))
+      phrases.save(answer.data.figures.map(figure => ({ ...figure, region: each, monthsEnd: answer.data.monthsEnd })), language, { name: answer.source, kind: 'service' }, answer.at)
+    } catch (error) {
+      if (!isServiceFault(error)) throw error
+      missing.push(each ? `figures for ${each}` : 'figures everywhere')
+    }
+  }
+  return missing
+}
+
 /** Looks under way, so that two screens asking for one seed make one look. */
 const running = new Map<string, Promise<Look>>()
 

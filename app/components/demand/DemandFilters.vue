@@ -37,9 +37,9 @@ function type(name: keyof Filters, value: string) {
 
 <style scoped>
 .filters { display: flex; gap: 8px; align-items: center; }
-.filters > * { flex: 0 0 112px; }
+.filters > * { flex: 0 0 116px; }
 .filters > :nth-child(3) { flex-basis: 72px; }
-.filters > :nth-child(5) { flex-basis: 140px; }
+.filters > :nth-child(5) { flex-basis: 136px; }
 .filters > .wide { flex: 1 1 180px; }
 .filters > .v-btn { flex: none; }
 </style>

@@ -1,13 +1,16 @@
 import { z } from 'zod'
 import { languageInput, regionInput } from '../../../shared/text'
+import { learn } from '../../demand/lookUp'
 import { toRow } from '../../demand/rows'
 import { bodyOf, route } from '../../http/route'
 
 const question = z.object({ phrases: z.array(z.string().max(500)).max(2000), region: regionInput, language: languageInput.default('en') })
 
-/** Figures of phrases that are known, from the store alone; unknown ones are left out. */
-export default route(async (event, { phrases }) => {
+/** Figures of the phrases named, as far as anybody knows them; unknown ones are left out. */
+export default route(async (event, { phrases, services }) => {
   const { phrases: list, region, language } = await bodyOf(event, question)
+  const missing = await learn({ phrases, services }, list, region ?? '', language)
   const { cap } = phrases.cap(region ?? '')
-  return { rows: list.flatMap(phrase => phrases.known(phrase, region ?? '', language) ?? []).map(known => toRow(known, cap, phrases.originOf(known, region ?? ''))) }
+  const known = list.flatMap(phrase => phrases.known(phrase, region ?? '', language) ?? [])
+  return { rows: known.map(each => toRow(each, cap, phrases.originOf(each, region ?? ''))), missing }
 })
