@@ -33,7 +33,7 @@ export function install() {
   checkNode()
   const lock = createHash('sha256').update(readFileSync(join(HOME, 'package-lock.json'))).update(process.versions.modules).digest('hex')
   if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === lock) return
-  console.log('Installing packages from the lockfile (about three minutes, once) …')
+  console.log('Installing packages from the lockfile (about five minutes, once) …')
   if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) stop('The packages could not be installed; the lines above say why. Run the same command again once that is mended.')
   writeFileSync(LOCK_STAMP, lock)
 }

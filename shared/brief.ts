@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { languageInput } from './text'
+import { languageInput, regionCode } from './text'
 
 /**
  * Texts may stand far over a site's limit while they are worked on; these bounds only keep a
@@ -21,7 +21,7 @@ export type Tray = z.infer<typeof traySchema>
 /** Every field of a brief, each saved and revised by itself. */
 export const briefFieldsSchema = z.object({
   topic: room('topic', ROOM.topic),
-  region: z.string().length(2).nullable(),
+  region: regionCode.nullable(),
   language: languageInput,
   tray: traySchema,
   title: room('title', ROOM.title),
@@ -65,6 +65,8 @@ export interface BriefLine {
 
 /** A change to some fields, each stated against the revision it was made from. */
 export const briefPatchSchema = z.object({
+  /** The window that edits: what two windows type is never folded into one entry of the history. */
+  client: z.string().max(60).optional(),
   editId: z.uuid('An edit needs an id of its own (a UUID), so that a repeat can be told from a new edit.'),
   fields: z.record(z.string(), z.object({ revision: z.number().int().min(0), value: z.unknown() })),
 })

@@ -9,7 +9,7 @@ const LONGEST = 2500
 const RETRIES = [1000, 2000, 5000]
 
 type Changes = Partial<Record<BriefField, { revision: number, value: unknown }>>
-interface Sent { editId: string, fields: Changes }
+interface Sent { editId: string, client: string, fields: Changes }
 type Status = 'saved' | 'waiting' | 'saving' | 'problem'
 
 const journalKey = (id: string) => `fonetra.unsaved.${id}`
@@ -29,6 +29,7 @@ export const useBrief = defineStore('brief', () => {
   /** Grows when a field is set from elsewhere than its own editor, which then takes the new text. */
   const outside = ref(0)
   const dirty = new Set<BriefField>()
+  const client = crypto.randomUUID()
   let sent: Sent | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
   let firstChange = 0
@@ -101,7 +102,7 @@ export const useBrief = defineStore('brief', () => {
     if (!brief.value || status.value === 'saving' || conflicts.value) return
     if (!sent && dirty.size) {
       const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: structuredClone(toRaw(brief.value!.fields[field])) })
-      sent = { editId: crypto.randomUUID(), fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
+      sent = { editId: crypto.randomUUID(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
     }
     if (!sent) return
     firstChange = 0
@@ -151,6 +152,8 @@ export const useBrief = defineStore('brief', () => {
     if (!conflict || !brief.value) return
     brief.value.revisions[field] = conflict.revision
     if (keep === 'theirs') {
+      // What gives way stays in the field's history.
+      void api(`/api/briefs/${brief.value.id}/history`, { method: 'POST', body: { field, value: toRaw(brief.value.fields[field]) } }).catch((error: unknown) => { problem.value = messageOf(error) })
       assign(field, conflict.theirs)
       dirty.delete(field)
       outside.value++

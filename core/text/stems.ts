@@ -1,3 +1,4 @@
+/// <reference path="./snowball-stemmers.d.ts" />
 import { newStemmer } from 'snowball-stemmers'
 
 /** Snowball's algorithm for each language we stem; others are compared as written. */

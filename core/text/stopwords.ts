@@ -1,3 +1,4 @@
+/// <reference path="./stopword.d.ts" />
 import { dan, deu, eng, fin, fra, hun, ita, nld, nob, por, ron, rus, spa, swe, tur } from 'stopword'
 import { primaryLanguage } from './stems'
 import { normaliseWord } from './words'

@@ -27,7 +27,7 @@ export interface ImportOptions {
 async function* inThread(entry: string, file: string, columns: ColumnMap | null): AsyncGenerator<ListEvent> {
   const worker = new Worker(entry, { workerData: { file, columns }, resourceLimits: { maxOldGenerationSizeMb: 256 } })
   const queue: ListMessage[] = []
-  let wake = () => {}
+  let wake: () => void = () => undefined
   const put = (message: ListMessage) => { queue.push(message); wake() }
   worker.on('message', put)
   worker.on('error', error => put({ kind: 'problem', message: `The list could not be read: ${error.message}` }))

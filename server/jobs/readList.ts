@@ -122,12 +122,12 @@ async function* readDelimited(file: string, encoding: string, beginning: string,
   const parser = parse({
     delimiter: delimiterOf(firstLine), bom: true, relax_column_count: true, relax_quotes: true, skip_empty_lines: true, info: true,
     max_record_size: MAX_LINE, skip_records_with_error: true,
-    on_skip: error => { if (error) skipped.push({ line: Number(error.lines ?? 0), reason: `The line cannot be read: ${error.code === 'CSV_MAX_RECORD_SIZE' ? 'a quotation mark is never closed' : error.message}.` }) },
+    on_skip: error => { if (error) skipped.push({ line: Number(error.lines ?? 0), reason: `The line cannot be read: ${error.code === 'CSV_MAX_RECORD_SIZE' || error.code === 'CSV_QUOTE_NOT_CLOSED' ? 'a quotation mark is never closed' : error.message}.` }) },
   })
   const bytes = createReadStream(file)
   const decoder = iconv.decodeStream(encoding)
   const fail = (error: Error) => parser.destroy(error)
-  bytes.on('error', fail).pipe(decoder as unknown as NodeJS.WritableStream).on('error', fail).pipe(parser)
+  bytes.on('error', fail).pipe(decoder).on('error', fail).pipe(parser)
   let columns: ReturnType<typeof columnsFor> | null = null
   let headers: string[] = []
   const sample: string[][] = []

@@ -1,3 +1,4 @@
+/// <reference path="./comlink-node.d.ts" />
 import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { Worker } from 'node:worker_threads'

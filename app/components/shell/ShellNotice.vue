@@ -8,7 +8,7 @@ const open = computed({ get: () => notices.current !== null, set: (value) => { i
 
 <template>
   <div class="unseen" role="status" aria-live="polite">{{ notices.spoken }}</div>
-  <v-snackbar v-model="open" :key="notices.current?.id" :timeout="notices.current?.serious ? 9000 : 6500" location="bottom left" data-test="notice">
+  <v-snackbar :key="notices.current?.id" v-model="open" :timeout="notices.current?.serious ? 9000 : 6500" location="bottom left" data-test="notice">
     {{ notices.current?.text }}
     <template #actions>
       <v-btn v-if="notices.current?.undo" data-test="undo" @click="notices.undo()">Undo</v-btn>

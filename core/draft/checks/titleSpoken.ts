@@ -3,7 +3,9 @@ import { stopWords } from '../../text/stopwords'
 import type { Fix, FieldRange } from '../draft'
 import { defineCheck, met, notApplicable, partly } from '../check'
 
+/** A word in capitals that is no short name, and any word in capitals where nearly all of them are. */
 const SHOUTED = /(?<![\p{L}\p{N}])\p{Lu}{4,}(?![\p{L}\p{N}])/gu
+const CAPITALS = /(?<![\p{L}\p{N}])\p{Lu}{2,}(?![\p{L}\p{N}])/gu
 const CRIES = /[!?]{2,}|!(?=.*!)/gu
 const SEPARATORS = /[|•·»]/gu
 
@@ -31,9 +33,10 @@ export const titleSpoken = defineCheck({
     }
     const hits = (pattern: RegExp) => [...title.matchAll(pattern)].map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
 
-    const shouted = hits(SHOUTED)
+    const pattern = /\p{Ll}/u.test(title) ? SHOUTED : CAPITALS
+    const shouted = hits(pattern)
     if (shouted.length >= settings.shoutedWords) {
-      blame('words in capitals', shouted, title.replace(SHOUTED, (word, at: number) => at === 0 ? word[0]! + word.slice(1).toLocaleLowerCase() : word.toLocaleLowerCase()))
+      blame('words in capitals', shouted, title.replace(pattern, (word, at: number) => at === 0 ? word[0]! + word.slice(1).toLocaleLowerCase() : word.toLocaleLowerCase()))
     }
     const cries = hits(CRIES)
     if (cries.length) blame('repeated exclamation marks', cries, title.replace(/([!?])[!?]+/gu, '$1').replace(/!(?=.*!)/gu, '.'))

@@ -121,8 +121,8 @@ export function makeVideos(size: number, seed: number, channels: WorldChannel[],
     const index = n < HOME_CHANNEL.videos ? 0 : pickCumulated(busy, random)
     const channel = channels[index]!
     const liked = channel.parts[Math.floor(random() * channel.parts.length)]!
-    const list = (random() < 0.6 ? byPart.get(`${channel.trade}/${liked}`) : undefined) ?? byTrade.get(channel.trade)
-    if (!list) continue
+    // A small world may hold no phrase of a channel's trade; it then films what others film.
+    const list = (random() < 0.6 ? byPart.get(`${channel.trade}/${liked}`) : undefined) ?? byTrade.get(channel.trade) ?? phrases
     const phrase = draw(list)
     const siblings = byPart.get(`${phrase.trade}/${phrase.part}`)!
     const near = Array.from({ length: 8 }, () => draw(siblings)).filter(each => each !== phrase)

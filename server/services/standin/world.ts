@@ -28,7 +28,7 @@ const SCHEMA = `
  * @param newestDay UTC milliseconds of the world's newest day.
  * @param tell called with what is being made, for a progress line.
  */
-export function makeWorld(file: string, size: WorldSize, seed: number, newestDay: number, tell: (what: string) => void = () => {}): void {
+export function makeWorld(file: string, size: WorldSize, seed: number, newestDay: number, tell: (what: string) => void = () => undefined): void {
   const db = new Database(file)
   db.pragma('journal_mode = OFF')
   db.pragma('synchronous = OFF')

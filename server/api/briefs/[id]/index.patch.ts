@@ -4,10 +4,10 @@ import { Problem } from '../../../http/problem'
 import { bodyOf, paramOf, route } from '../../../http/route'
 
 export default route(async (event, { briefs }) => {
-  const { editId, fields } = await bodyOf(event, briefPatchSchema)
+  const { editId, fields, client } = await bodyOf(event, briefPatchSchema)
   const unknown = Object.keys(fields).find(field => !BRIEF_FIELDS.includes(field as BriefField))
   if (unknown) throw new Problem(400, 'bad-input', `A brief has no field “${unknown.slice(0, 60)}”. It has ${BRIEF_FIELDS.join(', ')}.`)
-  const result = briefs.patch(paramOf(event, 'id'), editId, fields)
+  const result = briefs.patch(paramOf(event, 'id'), editId, fields, client)
   if (result.kind === 'absent') throw noSuchBrief()
   if (result.kind === 'stale') throw new Problem(409, 'stale', 'This was changed elsewhere since you opened it. Nothing was overwritten: choose which version to keep.', { conflicts: result.conflicts })
   return result.answer

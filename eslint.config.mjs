@@ -1,0 +1,59 @@
+import vue from 'eslint-plugin-vue'
+import tseslint from 'typescript-eslint'
+
+/** Which way the arrows may point: each folder with what it must not import. */
+const arrow = (files, patterns) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }] },
+})
+const NOT_APP = [['~/*', '**/app/*'], 'The interface is above this; nothing below may know it.']
+const NOT_SERVER = [['**/server/*'], 'Only the server may know the server; speak through the API and shared/.']
+
+export default tseslint.config(
+  { ignores: ['node_modules/', '.nuxt/', '.output/', 'data/', '.cache/', 'test-results/'] },
+  ...tseslint.configs.strict,
+  ...tseslint.configs.stylistic,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser } },
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/valid-v-slot': ['error', { allowModifiers: true }],
+    },
+  },
+  {
+    rules: {
+      // What a check has found is asserted once and used; the alternative is a branch that cannot be reached.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-definitions': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
+      '@typescript-eslint/no-dynamic-delete': 'off',
+      'no-control-regex': 'off',
+      // Declarations of untyped packages stand beside their one user.
+      '@typescript-eslint/triple-slash-reference': ['error', { path: 'always', types: 'prefer-import', lib: 'never' }],
+      'eqeqeq': ['error', 'always', { null: 'ignore' }],
+      'no-var': 'error',
+      'prefer-const': 'error',
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  arrow(['core/**/*.ts'], [NOT_APP, NOT_SERVER, [['**/shared/*'], 'core/ knows nothing of ours.'], [['node:*', 'vue', 'h3', 'better-sqlite3'], 'core/ is computation alone: no Node, no interface, no SQL.']]),
+  arrow(['shared/**/*.ts'], [NOT_APP, NOT_SERVER]),
+  arrow(['server/**/*.ts'], [NOT_APP]),
+  arrow(['app/**/*.{ts,vue}'], [NOT_SERVER]),
+  // The simulated services are reached through their interface; only what starts them may name them.
+  {
+    files: ['server/**/*.ts'],
+    ignores: ['server/services/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: NOT_APP[0], message: NOT_APP[1] }, { group: ['**/standin/*'], message: 'The product knows services by their interface alone.' }] }] },
+  },
+)

@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test'
+
+/** The real interface on the built app, in Debian's Chromium. Each file starts servers of its own. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  globalSetup: './tests/e2e/demoData.ts',
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: process.env.FONETRA_TEST_REPORT ? [['list'], ['json', { outputFile: process.env.FONETRA_TEST_REPORT }]] : 'list',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    permissions: ['clipboard-read', 'clipboard-write'],
+    screenshot: 'only-on-failure',
+    launchOptions: { executablePath: process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] },
+  },
+})

@@ -1,0 +1,13 @@
+import { z } from 'zod'
+import { BRIEF_FIELDS, type BriefField } from '../../../../shared/brief'
+import { briefOf } from '../../../http/briefOf'
+import { bodyOf, route } from '../../../http/route'
+
+const version = z.object({ field: z.enum(BRIEF_FIELDS as [BriefField, ...BriefField[]]), value: z.unknown() })
+
+/** Keeps a version that was typed but gave way to another window's, so that it can be found again. */
+export default route(async (event, runtime) => {
+  const { field, value } = await bodyOf(event, version)
+  runtime.briefs.keepVersion(briefOf(event, runtime).id, field, value)
+  return { ok: true }
+})

@@ -1,0 +1,194 @@
+import { v7 as uuid } from 'uuid'
+import { z } from 'zod'
+import { MODEL_VERSION } from '../../core/modelVersion'
+import {
+  BRIEF_FIELDS, EMPTY_FIELDS, briefFieldsSchema, type Brief, type BriefField, type BriefFields, type BriefLine, type FieldConflict, type HistoryEntry, type PatchAnswer,
+} from '../../shared/brief'
+import type { Db } from './open'
+
+/** Saves of one field closer than this are one entry of its history, up to the longest one. */
+const HISTORY_PAUSE_MS = 20_000
+const HISTORY_LONGEST_MS = 300_000
+/** An edit's answer is kept this long for repeats. */
+const EDIT_AGE_MS = 14 * 86_400_000
+
+/** Fields whose earlier values are kept; the others are choices, not texts. */
+const HISTORIC = new Set<BriefField>(['topic', 'tray', 'title', 'description', 'tags', 'fileName'])
+
+const ONE_FIELD = new Map(BRIEF_FIELDS.map(field => [field, z.object({ [field]: briefFieldsSchema.shape[field] })]))
+/** The value as its field takes it. @throws ZodError that names the field. */
+const fitting = (field: BriefField, value: unknown): unknown => (ONE_FIELD.get(field)!.parse({ [field]: value }) as Record<string, unknown>)[field]
+
+export interface FieldChange { revision: number, value: unknown }
+
+export type PatchResult =
+  | { kind: 'saved', answer: PatchAnswer }
+  | { kind: 'stale', conflicts: Partial<Record<BriefField, FieldConflict>> }
+  | { kind: 'absent' }
+
+interface BriefRow { id: string, created_at: number, updated_at: number, deleted_at: number | null, percent: number | null, scored_at: number | null, scored_by: number | null }
+interface FieldRow { field: BriefField, revision: number, value: string, saved_at: number }
+interface HistoryRow { id: number, field: BriefField, value: string, client: string | null, begun_at: number, saved_at: number }
+
+export type BriefStore = ReturnType<typeof briefStore>
+
+/**
+ * Briefs, field by field. Every method that writes is one transaction, on disk when it returns.
+ *
+ * @param now the clock, in UTC milliseconds; tests pass their own.
+ */
+export function briefStore(db: Db, now: () => number = Date.now) {
+  const workspace = db.prepare<[], { id: string }>('SELECT id FROM workspace ORDER BY created_at LIMIT 1')
+  const addWorkspace = db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, NULL, ?, ?)')
+  const addBrief = db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at) VALUES (?, ?, ?, ?)')
+  const row = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE id = ?')
+  const live = db.prepare<[], BriefRow>('SELECT * FROM brief WHERE deleted_at IS NULL ORDER BY updated_at DESC, id DESC')
+  const fieldRows = db.prepare<[string], FieldRow>('SELECT field, revision, value, saved_at FROM brief_field WHERE brief_id = ?')
+  const liveFields = db.prepare<[], FieldRow & { brief_id: string }>('SELECT f.* FROM brief_field f JOIN brief b ON b.id = f.brief_id WHERE b.deleted_at IS NULL')
+  const putField = db.prepare(`INSERT INTO brief_field (brief_id, field, revision, value, saved_at) VALUES (?, ?, ?, ?, ?)
+    ON CONFLICT (brief_id, field) DO UPDATE SET revision = excluded.revision, value = excluded.value, saved_at = excluded.saved_at`)
+  const touch = db.prepare('UPDATE brief SET updated_at = ? WHERE id = ?')
+  const mark = db.prepare('UPDATE brief SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
+  const drop = db.prepare('DELETE FROM brief WHERE id = ? AND deleted_at IS NOT NULL')
+  const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
+  const editAnswer = db.prepare<[string, string], { answer: string }>('SELECT answer FROM brief_edit WHERE id = ? AND brief_id = ?')
+  const addEdit = db.prepare('INSERT INTO brief_edit (id, brief_id, answer, saved_at) VALUES (?, ?, ?, ?)')
+  const dropEdits = db.prepare('DELETE FROM brief_edit WHERE saved_at < ?')
+  const lastEntry = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 1')
+  const entries = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 200')
+  const addEntry = db.prepare('INSERT INTO field_history (brief_id, field, value, client, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)')
+  const growEntry = db.prepare('UPDATE field_history SET value = ?, saved_at = ? WHERE id = ?')
+
+  function workspaceId(at: number): string {
+    const known = workspace.get()
+    if (known) return known.id
+    const id = uuid()
+    addWorkspace.run(id, 'My channel', 'UTC', at)
+    return id
+  }
+
+  function toBrief(found: BriefRow, rows: FieldRow[]): Brief {
+    const fields = { ...EMPTY_FIELDS } as Record<BriefField, unknown>
+    const revisions = Object.fromEntries(BRIEF_FIELDS.map(field => [field, 0])) as Record<BriefField, number>
+    for (const each of rows) {
+      fields[each.field] = JSON.parse(each.value)
+      revisions[each.field] = each.revision
+    }
+    return { id: found.id, createdAt: found.created_at, updatedAt: found.updated_at, deletedAt: found.deleted_at, fields: fields as unknown as BriefFields, revisions }
+  }
+
+  function get(id: string): Brief | null {
+    const found = row.get(id)
+    return found ? toBrief(found, fieldRows.all(id)) : null
+  }
+
+  function remember(id: string, field: BriefField, value: string, client: string | null, at: number): void {
+    if (!HISTORIC.has(field)) return
+    const last = lastEntry.get(id, field)
+    if (last?.value === value) return
+    const goesOn = last && last.client === client && at - last.saved_at <= HISTORY_PAUSE_MS && at - last.begun_at <= HISTORY_LONGEST_MS
+    if (goesOn) growEntry.run(value, at, last.id)
+    else addEntry.run(id, field, value, client, at, at)
+  }
+
+  const create = db.transaction((given: Partial<BriefFields>, id: string = uuid()): Brief => {
+    const known = get(id)
+    if (known) return known
+    const at = now()
+    addBrief.run(id, workspaceId(at), at, at)
+    for (const [field, value] of Object.entries(briefFieldsSchema.partial().parse(given)) as [BriefField, unknown][]) {
+      const text = JSON.stringify(value)
+      putField.run(id, field, 1, text, at)
+      if (text !== JSON.stringify(EMPTY_FIELDS[field])) remember(id, field, text, null, at)
+    }
+    return get(id)!
+  })
+
+  const patch = db.transaction((id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => {
+    const found = row.get(id)
+    if (!found || found.deleted_at !== null) return { kind: 'absent' }
+    const before = editAnswer.get(editId, id)
+    if (before) return { kind: 'saved', answer: JSON.parse(before.answer) as PatchAnswer }
+    const at = now()
+    const kept = new Map(fieldRows.all(id).map(each => [each.field, each]))
+    const conflicts: Partial<Record<BriefField, FieldConflict>> = {}
+    const revisions: Partial<Record<BriefField, number>> = {}
+    const due: [BriefField, string, number][] = []
+    for (const [field, change] of Object.entries(changes) as [BriefField, FieldChange][]) {
+      const value = fitting(field, change.value)
+      const text = JSON.stringify(value)
+      const stands = kept.get(field)
+      const revision = stands?.revision ?? 0
+      if (text === (stands?.value ?? JSON.stringify(EMPTY_FIELDS[field]))) revisions[field] = revision
+      else if (change.revision !== revision) conflicts[field] = { revision, theirs: stands ? JSON.parse(stands.value) : EMPTY_FIELDS[field], yours: value, savedAt: stands?.saved_at ?? found.created_at }
+      else due.push([field, text, revision + 1])
+    }
+    // All or nothing: half an edit saved would be a state that nobody typed.
+    if (Object.keys(conflicts).length) return { kind: 'stale', conflicts }
+    for (const [field, text, revision] of due) {
+      putField.run(id, field, revision, text, at)
+      revisions[field] = revision
+      remember(id, field, text, client, at)
+    }
+    if (due.length) touch.run(at, id)
+    const answer: PatchAnswer = { savedAt: due.length ? at : found.updated_at, revisions }
+    addEdit.run(editId, id, JSON.stringify(answer), at)
+    return { kind: 'saved', answer }
+  })
+
+  const duplicate = db.transaction((id: string): Brief | null => {
+    const from = get(id)
+    if (!from || from.deletedAt !== null) return null
+    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) })
+  })
+
+  return {
+    /** A new brief; with the id of one that exists, that one, so that a repeat makes no second. */
+    create: (given: Partial<BriefFields>, id?: string): Brief => create.immediate(given, id),
+    /** A copy with the same fields and no history. `null` when there is no such brief. */
+    duplicate: (id: string): Brief | null => duplicate.immediate(id),
+    /** A brief, deleted ones too; `null` for an unknown id. */
+    get,
+    /**
+     * Saves fields, each against the revision it was changed from: all of them or none. A repeat of
+     * the same edit id is answered as before and writes nothing.
+     * @throws ZodError when a value does not fit its field.
+     */
+    patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => patch.immediate(id, editId, changes, client),
+    /** All briefs that are not deleted, newest change first. `percentOf` is asked only for those changed since. */
+    list(percentOf: (fields: BriefFields) => number | null): BriefLine[] {
+      const rows = new Map<string, FieldRow[]>()
+      for (const each of liveFields.all()) {
+        const list = rows.get(each.brief_id)
+        if (list) list.push(each)
+        else rows.set(each.brief_id, [each])
+      }
+      return live.all().map((found) => {
+        const { id, fields, updatedAt } = toBrief(found, rows.get(found.id) ?? [])
+        let { percent } = found
+        if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) score.run(percent = percentOf(fields), updatedAt, MODEL_VERSION, id)
+        return { id, topic: fields.topic, title: fields.title, lead: fields.tray.lead, region: fields.region, support: fields.tray.support.length, updatedAt, percent, ruleSet: fields.ruleSet }
+      })
+    },
+    /** Marks a brief deleted; it can be restored. @returns whether there was one to delete. */
+    remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
+    /** Brings a deleted brief back. @returns whether there was one. */
+    restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
+    /** Deletes for good a brief marked deleted, with its history. @returns whether there was one. */
+    purge: (id: string): boolean => drop.run(id).changes > 0,
+    /** Earlier values of a field, newest first, 200 at most. */
+    history: (id: string, field: BriefField): HistoryEntry[] => entries.all(id, field).map(each => ({ id: each.id, field: each.field, value: JSON.parse(each.value) as unknown, begunAt: each.begun_at, savedAt: each.saved_at })),
+    /** Keeps a version that was typed but lost to another one, so that it can be found again. */
+    keepVersion(id: string, field: BriefField, given: unknown): void {
+      const value = JSON.stringify(fitting(field, given))
+      const stands = fieldRows.all(id).find(each => each.field === field)
+      db.transaction(() => {
+        addEntry.run(id, field, value, null, now(), now())
+        // The newest entry of a field is always what stands in it.
+        if (stands) addEntry.run(id, field, stands.value, null, stands.saved_at, stands.saved_at)
+      }).immediate()
+    },
+    /** Forgets answers to edits too old to be repeated. */
+    forgetOldEdits: (): number => dropEdits.run(now() - EDIT_AGE_MS).changes,
+  }
+}

@@ -1,0 +1,89 @@
+import { MODEL_VERSION } from '../../core/modelVersion'
+import { viewsPerDay } from '../../core/rivals/strength'
+import type { Difficulty } from '../../core/rivals/difficulty'
+import type { ResultsAnswer } from '../../shared/phrases'
+import type { SiteVideo } from '../services/contract'
+import type { Db } from './open'
+
+/** A result page as read, with what was worked out from it. Region '' is everywhere. */
+export interface PageToKeep {
+  phraseId: number
+  region: string
+  source: string
+  at: number
+  depth: number
+  complete: boolean
+  titleMatches: number | null
+  videoBlock: boolean | null
+  seats: { video: SiteVideo, strength: number }[]
+  difficulty: Difficulty | null
+}
+
+/** A kept page as its row stands. */
+export interface KeptPage {
+  id: number
+  source: string
+  at: number
+  depth: number
+  complete: number
+  title_matches: number | null
+  difficulty: number | null
+  front: number | null
+  middle: number | null
+  rest: number | null
+  model_version: number
+}
+
+interface SeatRow {
+  rank: number, code: string, title: string, description: string, tags: string, channel_id: string, channel_title: string, subscribers: number | null
+  views: number, likes: number | null, comments: number | null, published_at: number, seconds: number, strength: number
+}
+
+export type ResultStore = ReturnType<typeof resultStore>
+
+/** Result pages, the videos and channels on them, and the page that stands for each phrase. */
+export function resultStore(db: Db) {
+  const putChannel = db.prepare('INSERT INTO channel (id, title, subscribers, at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET title = excluded.title, subscribers = excluded.subscribers, at = excluded.at WHERE excluded.at >= at')
+  const putVideo = db.prepare<unknown[], { id: number }>(`INSERT INTO video (code, channel_id, title, description, tags, published_at, seconds, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)
+    ON CONFLICT (code) DO UPDATE SET channel_id = excluded.channel_id, title = excluded.title, description = excluded.description, tags = excluded.tags,
+      published_at = excluded.published_at, seconds = excluded.seconds, at = max(at, excluded.at) RETURNING id`)
+  const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, source, at, depth, complete, title_matches, video_block, difficulty, front, middle, rest, model_version)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
+  const addSeat = db.prepare('INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
+  const latest = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
+  const stand = db.prepare('INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block) VALUES (?, ?, ?, ?, ?, ?)')
+  const seats = db.prepare<[number, number], SeatRow>(`SELECT s.rank, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title, s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, s.strength
+    FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank`)
+
+  const keep = db.transaction((pages: readonly PageToKeep[]) => {
+    for (const page of pages) {
+      const { phraseId, region, difficulty } = page
+      const block = page.videoBlock === null ? null : Number(page.videoBlock)
+      const id = Number(addPage.run(phraseId, region, page.source, page.at, page.depth, Number(page.complete), page.titleMatches, block,
+        difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION).lastInsertRowid)
+      page.seats.forEach(({ video, strength }, i) => {
+        const { channel } = video
+        putChannel.run(channel.id, channel.title, channel.subscribers, page.at)
+        const videoId = putVideo.get(video.id, channel.id, video.title, video.description, JSON.stringify(video.tags), video.publishedAt, video.durationSeconds, page.at)!.id
+        addSeat.run(id, i + 1, videoId, channel.subscribers, video.views, video.likes, video.comments, strength)
+      })
+      // A page that came back half is no reason to forget a whole one.
+      const before = latest.get(phraseId, region)
+      if (page.complete || !before?.complete) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block)
+    }
+  })
+
+  return {
+    /** Keeps pages in one transaction; each whole one stands for its phrase from now on. */
+    keep: (pages: readonly PageToKeep[]) => { if (pages.length) keep.immediate(pages) },
+    /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. */
+    latest: (phraseId: number, region: string): KeptPage | null => latest.get(phraseId, region) ?? null,
+    /** The seats of a page down to a depth, as the API tells them. */
+    rows: (page: Pick<KeptPage, 'id' | 'at'>, depth: number): ResultsAnswer['rows'] => seats.all(page.id, depth).map(row => ({
+      rank: row.rank, videoId: row.code, title: row.title, description: row.description, tags: JSON.parse(row.tags) as string[],
+      channel: { id: row.channel_id, title: row.channel_title, subscribers: row.subscribers },
+      views: row.views, viewsPerDay: viewsPerDay(row.views, row.published_at, page.at), likes: row.likes, comments: row.comments,
+      publishedAt: row.published_at, durationSeconds: row.seconds, strength: row.strength,
+    })),
+  }
+}

@@ -1,0 +1,19 @@
+import fc from 'fast-check'
+import { parse } from 'csv-parse/sync'
+import { csvCell, csvFile } from '../../../../core/formats/csv'
+
+describe('CSV out', () => {
+  test('formulas are neutralised, numbers are not', () => {
+    expect(csvCell('=1+1')).toBe('\'=1+1')
+    expect(csvCell('@cmd, "x"')).toBe('"\'@cmd, ""x"""')
+    expect(csvCell(-5)).toBe('-5')
+    expect(csvCell(null)).toBe('')
+  })
+
+  test('any text comes back from a reader as it went in', () => {
+    fc.assert(fc.property(fc.array(fc.array(fc.string(), { minLength: 2, maxLength: 2 }), { maxLength: 5 }), (rows) => {
+      const safe = rows.map(row => row.map(cell => cell.replace(/^[=+\-@\t\r]/u, 'x')))
+      expect(parse(csvFile(['a', 'b'], safe), { bom: true, record_delimiter: '\r\n' })).toEqual([['a', 'b'], ...safe])
+    }))
+  })
+})

@@ -1,0 +1,78 @@
+import Database from 'better-sqlite3'
+import { cpSync, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { migrationsOf, openUserData } from '../../../../server/data/open'
+import { MIGRATIONS, temporaryFolder } from '../files'
+
+const folder = temporaryFolder()
+const schemaOf = (file: string) => {
+  const db = new Database(file, { readonly: true })
+  try {
+    return db.prepare('SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE \'sqlite_%\' ORDER BY name').all()
+  } finally {
+    db.close()
+  }
+}
+
+test('durability is set on the connection, and foreign keys hold', () => {
+  const db = openUserData(join(folder, 'pragmas.sqlite'), { migrations: MIGRATIONS })
+  expect(db.pragma('journal_mode', { simple: true })).toBe('wal')
+  // 2 is FULL.
+  expect(db.pragma('synchronous', { simple: true })).toBe(2)
+  expect(() => db.prepare('INSERT INTO brief VALUES (\'x\', \'nowhere\', 0, 0, NULL, NULL, NULL, NULL)').run()).toThrow(/FOREIGN KEY/u)
+  db.close()
+})
+
+test('from every earlier version the file comes to the same schema, with a copy kept', () => {
+  const all = migrationsOf(MIGRATIONS)
+  // A next one that does not exist yet shows that the path works for the first version too.
+  const next = join(folder, 'next')
+  cpSync(MIGRATIONS, next, { recursive: true })
+  writeFileSync(join(next, `${String(all.length + 1).padStart(3, '0')}-next.sql`), 'CREATE TABLE next (id INTEGER PRIMARY KEY);')
+  const whole = join(folder, 'whole.sqlite')
+  openUserData(whole, { migrations: next }).close()
+  for (let version = 1; version <= all.length; version++) {
+    const early = join(folder, `first-${version}`)
+    mkdirSync(early)
+    for (const { name } of all.slice(0, version)) cpSync(join(MIGRATIONS, name), join(early, name))
+    const file = join(folder, `from-${version}.sqlite`)
+    const old = openUserData(file, { migrations: early })
+    old.prepare('INSERT INTO workspace (id, name, time_zone, created_at) VALUES (\'w\', \'Shed\', \'UTC\', 1)').run()
+    old.close()
+    const db = openUserData(file, { migrations: next })
+    expect(db.prepare('SELECT name FROM workspace').all()).toEqual([{ name: 'Shed' }])
+    db.close()
+    expect(schemaOf(file)).toEqual(schemaOf(whole))
+    const copy = readdirSync(folder).find(name => name.startsWith(`from-${version}.sqlite.before-`))!
+    expect(schemaOf(join(folder, copy))).not.toEqual(schemaOf(file))
+  }
+})
+
+test('a migration that fails leaves the file as it was', () => {
+  const broken = join(folder, 'broken')
+  cpSync(MIGRATIONS, broken, { recursive: true })
+  const file = join(folder, 'halfway.sqlite')
+  openUserData(file, { migrations: MIGRATIONS }).close()
+  const number = migrationsOf(MIGRATIONS).length + 1
+  writeFileSync(join(broken, `${String(number).padStart(3, '0')}-broken.sql`), 'CREATE TABLE half (id); CREATE TABLE nonsense nonsense;')
+  const before = schemaOf(file)
+  expect(() => openUserData(file, { migrations: broken })).toThrow(/syntax/u)
+  expect(schemaOf(file)).toEqual(before)
+})
+
+test('a file of a newer version is refused with what to do', () => {
+  const file = join(folder, 'newer.sqlite')
+  const db = openUserData(file, { migrations: MIGRATIONS })
+  db.pragma('user_version = 99')
+  db.close()
+  expect(() => openUserData(file, { migrations: MIGRATIONS })).toThrow(/newer Fonetra.*--data/u)
+  expect(existsSync(`${file}.before-099`)).toBe(false)
+})
+
+test('numbers without gaps', () => {
+  const gap = join(folder, 'gap')
+  mkdirSync(gap)
+  writeFileSync(join(gap, '002-late.sql'), '')
+  expect(() => migrationsOf(gap)).toThrow(/should have number 1/u)
+  rmSync(gap, { recursive: true })
+})

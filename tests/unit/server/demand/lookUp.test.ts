@@ -1,0 +1,197 @@
+import { join } from 'node:path'
+import { MODEL_VERSION } from '../../../../core/modelVersion'
+import { phraseStore } from '../../../../server/data/phrases'
+import { resultStore } from '../../../../server/data/results'
+import { assess, resultPage, PAGE_AGE_MS, type AssessDeps } from '../../../../server/demand/assess'
+import { learn, lookUp, LOOK_AGE_MS } from '../../../../server/demand/lookUp'
+import { answerDetail, answerPhrases } from '../../../../server/demand/rows'
+import { serviceError, type Services } from '../../../../server/services/contract'
+import { openStandin } from '../../../../server/services/standin/standin'
+import { makeWorld } from '../../../../server/services/standin/world'
+import { phrasesQuerySchema, type AssessedRow } from '../../../../shared/phrases'
+import { freshData, standingClock, temporaryFolder } from '../files'
+
+const folder = temporaryFolder()
+const world = join(folder, 'world.sqlite')
+let standin: ReturnType<typeof openStandin>
+beforeAll(() => {
+  makeWorld(world, { phrases: 6000, videos: 1200, channels: 120 }, 3, Date.UTC(2026, 9, 15))
+  standin = openStandin(world)
+})
+afterAll(() => { standin.close() })
+
+const clock = standingClock(Date.now())
+/** The services with some calls replaced, and a count of what was asked. */
+function services(replaced: { search?: Services['site']['search'], volumes?: Services['demand']['volumes'], suggest?: Services['web']['suggest'] } = {}) {
+  const asked = { search: 0, related: 0 }
+  return {
+    asked,
+    site: { ...standin.site, search: (...args: Parameters<Services['site']['search']>) => { asked.search++; return (replaced.search ?? standin.site.search)(...args) } },
+    demand: { ...standin.demand, volumes: replaced.volumes ?? standin.demand.volumes, related: (...args: Parameters<Services['demand']['related']>) => { asked.related++; return standin.demand.related(...args) } },
+    web: { ...standin.web, suggest: replaced.suggest ?? standin.web.suggest },
+  }
+}
+function deps(given = services()) {
+  const db = freshData(folder)
+  return { phrases: phraseStore(db, clock), results: resultStore(db), services: given, now: clock } satisfies AssessDeps
+}
+const ask = (more: Record<string, unknown> = {}) => phrasesQuerySchema.parse({ seed: 'bike chain', region: 'GB', limit: 1000, ...more })
+async function all(rows: AsyncGenerator<AssessedRow>): Promise<AssessedRow[]> {
+  const list: AssessedRow[] = []
+  for await (const row of rows) list.push(row)
+  return list
+}
+
+describe('looking a seed up', () => {
+  test('gives related phrases with figures at home and everywhere', async () => {
+    const given = deps()
+    const look = await lookUp(given, 'Bike  chain', 'GB', 'en')
+    expect(look.missing).toEqual([])
+    const { rows, total, monthsEnd, modelVersion } = answerPhrases(given.phrases, ask(), look, performance.now())
+    expect(total).toBeGreaterThan(100)
+    expect(rows).toHaveLength(total)
+    expect(monthsEnd).toBe('2026-09')
+    expect(modelVersion).toBe(MODEL_VERSION)
+    const known = rows.filter(row => row.volume !== null)
+    expect(known.length).toBeGreaterThan(100)
+    for (const row of known) {
+      expect(row.volumeAll).not.toBeNull()
+      expect(row.months).toHaveLength(36)
+      expect(row.source).toBe('demand data')
+      expect(row.difficulty).toBeNull()
+      expect(row.worth.anyone).toBeNull()
+    }
+  })
+
+  test('a young look is not repeated, an old or incomplete one is', async () => {
+    const given = deps()
+    await lookUp(given, 'bike chain', 'GB', 'en')
+    await lookUp(given, 'bike chain', 'GB', 'en')
+    expect(given.services.asked.related).toBe(1)
+    clock.pass(LOOK_AGE_MS + 1)
+    await lookUp(given, 'bike chain', 'GB', 'en')
+    expect(given.services.asked.related).toBe(2)
+  })
+
+  test('what fails is named, what came is kept, and the next look asks again', async () => {
+    let broken = true
+    const given = deps(services({ suggest: (...args) => broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.web.suggest(...args) }))
+    const look = await lookUp(given, 'bike chain', 'GB', 'en')
+    expect(look.missing).toEqual(['suggestions of web search'])
+    expect(answerPhrases(given.phrases, ask(), look, 0).total).toBeGreaterThan(100)
+    broken = false
+    expect((await lookUp(given, 'bike chain', 'GB', 'en')).missing).toEqual([])
+  }, 20_000)
+
+  test('a mistake of ours is not taken for a service’s fault', async () => {
+    const given = deps(services({ volumes: () => Promise.reject(new TypeError('ours')) }))
+    await expect(lookUp(given, 'bike chain', 'GB', 'en')).rejects.toThrow('ours')
+  })
+
+  test('figures of a phrase put in by hand are asked for once', async () => {
+    const given = deps()
+    expect(await learn(given, ['bike chain', 'nobody ever typed this'], 'GB', 'en')).toEqual([])
+    expect(given.phrases.known('bike chain', 'GB', 'en')!.volume).toBeGreaterThan(0)
+    expect(given.phrases.known('nobody ever typed this', 'GB', 'en')).toBeNull()
+  })
+})
+
+describe('filters and sorts', () => {
+  let given: ReturnType<typeof deps>
+  let look: Awaited<ReturnType<typeof lookUp>>
+  beforeEach(async () => {
+    given = deps()
+    look = await lookUp(given, 'bike chain', 'GB', 'en')
+  })
+  const rows = (more: Record<string, unknown>) => answerPhrases(given.phrases, ask(more), look, 0).rows
+
+  test('each filter keeps just what it says', () => {
+    expect(rows({ contains: 'clean' }).every(row => row.phrase.split(' ').includes('clean'))).toBe(true)
+    expect(rows({ contains: 'clean' }).length).toBeGreaterThan(3)
+    expect(rows({ minWords: 4, maxWords: 5 }).every(row => row.words >= 4 && row.words <= 5)).toBe(true)
+    expect(rows({ minVolume: 50 }).every(row => row.volume! >= 50)).toBe(true)
+  })
+
+  test.each(['volume', 'volumeAll', 'change', 'words', 'competition', 'via'] as const)('%s falls and rises, unknown ones last both ways', async (column) => {
+    await all(assess(given, rows({ limit: 30 }).map(row => row.phrase), 'GB', 'en'))
+    for (const direction of ['asc', 'desc'] as const) {
+      const values = rows({ sort: `${column}:${direction}` }).map(row => column === 'via' ? row.via.length : row[column])
+      const known = values.filter((value): value is number => value !== null)
+      expect(values.slice(known.length).every(value => value === null)).toBe(true)
+      expect(known).toEqual([...known].sort((a, b) => direction === 'asc' ? a - b : b - a))
+    }
+  })
+
+  test('a page of the rows is that page of all', () => expect(rows({ limit: 10, offset: 20 })).toEqual(rows({}).slice(20, 30)))
+
+  test('a greatest difficulty lets what is not assessed pass', async () => {
+    const some = rows({ limit: 40 }).map(row => row.phrase)
+    const assessed = await all(assess(given, some, 'GB', 'en'))
+    const cut = assessed.map(row => row.difficulty!).sort((a, b) => a - b)[20]!
+    const kept = new Set(rows({ maxDifficulty: cut }).map(row => row.phrase))
+    for (const row of assessed) expect(kept.has(row.phrase)).toBe(row.difficulty! <= cut)
+  })
+})
+
+describe('assessing', () => {
+  test('gives each phrase the difficulty that its own result page answers with', async () => {
+    const given = deps()
+    const look = await lookUp(given, 'bike chain', 'GB', 'en')
+    const names = answerPhrases(given.phrases, ask({ limit: 15 }), look, 0).rows.map(row => row.phrase)
+    const assessed = await all(assess(given, names, 'GB', 'en'))
+    expect(assessed.map(row => row.phrase)).toEqual(names)
+    for (const row of assessed) {
+      const page = await resultPage(given, row.phrase, 'GB', 'en', 20)
+      expect(page.difficulty!.page).toBe(row.difficulty)
+      expect(page.titleMatches).toBe(row.competition)
+      // By hand: the mean of the strengths weighted by 1 / log2(rank + 1), over twenty seats.
+      const weights = Array.from({ length: 20 }, (_, i) => 1 / Math.log2(i + 2))
+      const mean = weights.reduce((sum, weight, i) => sum + weight * (page.rows[i]?.strength ?? 0), 0) / weights.reduce((sum, weight) => sum + weight, 0)
+      expect(page.difficulty!.page).toBeCloseTo(100 * mean, 6)
+    }
+    // Assessing asked; looking at the pages afterwards did not.
+    expect(given.services.asked.search).toBe(names.length)
+    const detail = answerDetail(given.phrases, given.results, names[0]!, 'GB', 'en')!
+    expect(detail.worth.anyone).toBeCloseTo(assessed[0]!.worth.anyone!)
+    expect(detail.figures.map(each => each.region)).toEqual(['GB', null])
+  })
+
+  test('an old page is asked for anew, a deeper one too', async () => {
+    const given = deps()
+    await resultPage(given, 'bike chain', 'GB', 'en', 20)
+    const deep = await resultPage(given, 'bike chain', 'GB', 'en', 60)
+    expect(deep.rows.length).toBeGreaterThan(20)
+    expect(given.services.asked.search).toBe(2)
+    // Page one is a page of twenty seats whatever depth was read.
+    expect((await resultPage(given, 'bike chain', 'GB', 'en', 20)).rows).toHaveLength(20)
+    expect(given.services.asked.search).toBe(2)
+    clock.pass(PAGE_AGE_MS + 1)
+    await resultPage(given, 'bike chain', 'GB', 'en', 20)
+    expect(given.services.asked.search).toBe(3)
+  })
+
+  test('half a page gives no difficulty and says so', async () => {
+    const given = deps(services({ search: async (...args) => ({ ...await standin.site.search(...args), complete: false }) }))
+    const [row] = await all(assess(given, ['bike chain'], 'GB', 'en'))
+    expect(row).toMatchObject({ complete: false, difficulty: null, worth: { anyone: null } })
+    expect((await resultPage(given, 'bike chain', 'GB', 'en', 20)).difficulty).toBeNull()
+  })
+
+  test('a failing search is told in its row; the others are done', async () => {
+    const given = deps(services({ search: (...args) => args[0] === 'bike bell' ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.site.search(...args) }))
+    const rows = await all(assess(given, ['bike chain', 'bike bell'], 'GB', 'en'))
+    expect(rows[0]!.difficulty).not.toBeNull()
+    expect(rows[1]).toMatchObject({ difficulty: null, problem: 'down' })
+  }, 20_000)
+
+  test('a stop keeps what was done', async () => {
+    const given = deps()
+    const look = await lookUp(given, 'bike chain', 'GB', 'en')
+    const names = answerPhrases(given.phrases, ask({ limit: 60 }), look, 0).rows.map(row => row.phrase)
+    const stop = new AbortController()
+    let done = 0
+    for await (const row of assess(given, names, 'GB', 'en', stop.signal)) if (row.difficulty !== null && ++done === 5) stop.abort()
+    expect(done).toBeLessThan(30)
+    expect(answerPhrases(given.phrases, ask(), look, 0).rows.filter(row => row.difficulty !== null).length).toBeGreaterThanOrEqual(done)
+  })
+})

@@ -1,0 +1,80 @@
+import iconv from 'iconv-lite'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import type { ColumnMap, ListedPhrase } from '../../../../core/formats/phraseList'
+import { delimiterOf, encodingOf, readList, type ListEvent } from '../../../../server/jobs/readList'
+import { temporaryFolder } from '../files'
+
+const folder = temporaryFolder()
+let written = 0
+function file(bytes: Buffer | string): string {
+  const path = join(folder, `list-${written++}`)
+  writeFileSync(path, bytes)
+  return path
+}
+
+async function read(bytes: Buffer | string, columns: ColumnMap | null = null) {
+  const events: ListEvent[] = []
+  for await (const event of readList(file(bytes), columns)) events.push(event)
+  const batches = events.filter(event => event.kind === 'batch')
+  return { first: events[0]!, phrases: batches.flatMap(batch => batch.phrases), rejected: batches.flatMap(batch => batch.rejected) }
+}
+const pairs = (phrases: ListedPhrase[]) => phrases.map(each => [each.phrase, each.volume])
+const GOOD = [['bike chain', 1200], ['tyre, tubeless', 3400.5]]
+
+describe('encodings', () => {
+  const text = 'Keyword;Volume\r\nbike chain;1.200\r\n"tyre, tubeless";3.400,5\r\nkettenöl;7\r\n'
+  test.each([
+    ['UTF-8', iconv.encode(text, 'utf8')], ['UTF-8 with its mark', iconv.encode(text, 'utf8', { addBOM: true })],
+    ['UTF-16 little end first', iconv.encode(text, 'utf16le', { addBOM: true })], ['UTF-16 big end first', iconv.encode(text, 'utf16be', { addBOM: true })],
+    ['UTF-16 without a mark', iconv.encode(text, 'utf16le')], ['Windows-1252', iconv.encode(text, 'win1252')],
+  ])('%s', async (_, bytes) => expect(pairs((await read(bytes)).phrases)).toEqual([...GOOD, ['kettenöl', 7]]))
+
+  test('a character cut at the end of what was looked at does not mislead', () => expect(encodingOf(Buffer.from('é'.repeat(10)).subarray(0, 19))).toBe('utf-8'))
+})
+
+describe('shapes', () => {
+  test('tabs, commas, bars', async () => {
+    expect(pairs((await read('keyword\tsearch volume\nbike chain\t1.2K\n')).phrases)).toEqual([['bike chain', 1200]])
+    expect(pairs((await read('"Search term","Avg. monthly searches"\n"bike chain","1,200"\n')).phrases)).toEqual([['bike chain', 1200]])
+    expect(delimiterOf('a|b|"c,d,e,f"')).toBe('|')
+  })
+
+  test('JSON of objects and of texts, and JSON Lines', async () => {
+    expect(pairs((await read('[{"keyword":"bike chain","volume":1200},{"keyword":"tyre, tubeless","volume":"3400.5"}]')).phrases)).toEqual(GOOD)
+    expect(pairs((await read('{"phrases":["a","b"]}')).phrases)).toEqual([['a', null], ['b', null]])
+    expect(pairs((await read('{"phrase":"a","volume":1}\n{"phrase":"b","volume":2}\n')).phrases)).toEqual([['a', 1], ['b', 2]])
+  })
+
+  test('a bare list of phrases has no header', async () => expect(pairs((await read('bike chain\nbike bell\n')).phrases)).toEqual([['bike chain', null], ['bike bell', null]]))
+
+  test('unknown headers ask to be mapped, with a sample, and a map is followed', async () => {
+    const text = 'Was;Wie oft\nbike chain;5\nbike bell;6\n'
+    expect((await read(text)).first).toEqual({ kind: 'unknown-columns', headers: ['Was', 'Wie oft'], sample: [['bike chain', '5'], ['bike bell', '6']] })
+    expect(pairs((await read(text, { phrase: 0, volume: 1 })).phrases)).toEqual([['bike chain', 5], ['bike bell', 6]])
+  })
+})
+
+describe('what is bad', () => {
+  test('bad lines are told with number and reason, good ones kept', async () => {
+    const { phrases, rejected } = await read('phrase,volume\ngood,5\n,5\nmany,lots\nalso good,"6"\n')
+    expect(pairs(phrases)).toEqual([['good', 5], ['also good', 6]])
+    expect(rejected).toEqual([{ line: 3, reason: 'There is no phrase in this line.' }, { line: 4, reason: '“lots” is no number for volume.' }])
+  })
+
+  test('a quotation mark that is never closed costs its own lines only', async () => {
+    const { phrases, rejected } = await read('phrase,volume\ngood,5\n"bad,6\n')
+    expect(pairs(phrases)).toEqual([['good', 5]])
+    expect(rejected[0]!.reason).toMatch(/never closed/u)
+  })
+
+  test('lines with too few or too many cells are still read', async () => expect(pairs((await read('phrase,volume\na\nb,2,3,4\n')).phrases)).toEqual([['a', null], ['b', 2]]))
+
+  test('control characters and markup are no danger', async () => {
+    expect(pairs((await read('phrase,volume\n<script>alert(1)</script>,5\na\u0000b,6\n')).phrases)).toEqual([['<script>alert(1)</script>', 5], ['a b', 6]])
+  })
+
+  test.each([['', /empty/u], ['{"a": ', /cannot be read/u], ['{"a": 1}', /no list/u], ['\n\n', /no line/u]])('%j is refused with a message', async (text, message) => {
+    await expect(read(text)).rejects.toThrow(message)
+  })
+})
