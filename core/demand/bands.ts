@@ -4,10 +4,10 @@
  * nowhere else.
  */
 export const WORTH_BANDS = [
-  { name: 'thin', from: 0 }, { name: 'usable', from: 30 }, { name: 'solid', from: 40 }, { name: 'prime', from: 50 },
+  { name: 'thin', from: 0 }, { name: 'usable', from: 56 }, { name: 'solid', from: 61 }, { name: 'prime', from: 66 },
 ] as const
 export const DIFFICULTY_BANDS = [
-  { name: 'low', from: 0 }, { name: 'middling', from: 45 }, { name: 'high', from: 55 }, { name: 'walled', from: 65 },
+  { name: 'low', from: 0 }, { name: 'middling', from: 32 }, { name: 'high', from: 36 }, { name: 'walled', from: 43 },
 ] as const
 
 export type WorthBand = typeof WORTH_BANDS[number]['name']

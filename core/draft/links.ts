@@ -3,7 +3,10 @@ import LinkifyIt from 'linkify-it'
 /** A link found in a text; `scheme` is false where the site would leave it unclickable. */
 export interface TextLink { text: string, url: string, start: number, end: number, scheme: boolean }
 
-const finder = new LinkifyIt({ fuzzyEmail: false })
+/** Endings the finder does not know by itself; countries' two letters it does. `example` is reserved for made-up addresses. */
+const ENDINGS = 'academy app art blog bike cafe camera care chat city clothing club coach coffee community cool design dev dog earth email events example fan farm film fit fitness fm fun gallery games garden gifts guide guru health help home house land law life link live love ltd market media moda movie music network news ninja one online page photo photography photos pictures plus radio recipes red rent repair rocks run school science shoes show site social solutions space store studio style team tech tips today tools tours town toys training travel tube vet video watch wiki wine work works world xyz yoga zone'.split(' ')
+
+const finder = new LinkifyIt({ fuzzyEmail: false }).tlds(ENDINGS, true)
 
 /** Links in order of the text, with and without a scheme. Bare e-mail addresses are none. */
 export function linksOf(text: string): TextLink[] {

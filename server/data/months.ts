@@ -9,10 +9,11 @@ export function packMonths(months: Months): Buffer {
 
 /** Months as told, oldest first, `null` where unknown. */
 export function unpackMonths(bytes: Buffer): (number | null)[] {
-  const months: (number | null)[] = []
-  for (let at = 0; at + 4 <= bytes.length; at += 4) {
-    const month = bytes.readFloatLE(at)
-    months.push(Number.isNaN(month) ? null : month)
+  const count = bytes.length >> 2
+  const months = new Array<number | null>(count)
+  for (let i = 0; i < count; i++) {
+    const month = bytes.readFloatLE(i << 2)
+    months[i] = Number.isNaN(month) ? null : month
   }
   return months
 }

@@ -60,3 +60,19 @@ function migrate(db: Db, file: string, folder: string): void {
     db.pragma(`user_version = ${all.length}`)
   }).immediate()
 }
+
+/**
+ * A transaction for what can be had again: its commit does not wait for the disk. The order of
+ * commits is kept, so that the next edit of a person, which does wait, takes it along.
+ */
+export function relaxedTransaction<Args extends unknown[], Result>(db: Db, work: (...args: Args) => Result): (...args: Args) => Result {
+  const transaction = db.transaction(work)
+  return (...args) => {
+    db.pragma('synchronous = NORMAL')
+    try {
+      return transaction.immediate(...args)
+    } finally {
+      db.pragma('synchronous = FULL')
+    }
+  }
+}

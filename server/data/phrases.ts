@@ -3,7 +3,7 @@ import { meanVolume, yearChange, type Months } from '../../core/demand/volume'
 import { LEAST_CAP } from '../../core/demand/worth'
 import { phraseKey, wordCount, words } from '../../core/text/words'
 import { packMonth, packMonths, unpackMonth, unpackMonths } from './months'
-import type { Db } from './open'
+import { relaxedTransaction, type Db } from './open'
 
 /** Bits that say which sources suggest a phrase. */
 export const VIA = { video: 1, web: 2 } as const
@@ -40,7 +40,6 @@ export interface KnownPhrase {
   videoBlock: number | null
 }
 
-interface KnownRow extends Omit<KnownPhrase, 'trend'> { direction: Trend['direction'] | null, yearly: number | null }
 interface FigureRow { source_id: number, at: number, volume: number | null, change: number | null, competition: number | null, advertiser: number | null }
 
 /** A cap is worked out anew when this part more volumes are known, or after a day. */
@@ -49,14 +48,17 @@ const CAP_AGE_MS = 86_400_000
 /** Services stand behind what a person imported, unless the person orders them otherwise. */
 const SERVICE_PLACE = 1_000_000
 
-const KNOWN = `p.id, p.text, p.words, p.via, f.volume, a.volume AS volumeAll, coalesce(f.change, m.change) AS change, f.competition, m.trend_direction AS direction, m.trend_yearly AS yearly,
+const KNOWN = `p.id, p.text, p.words, p.via, f.volume, a.volume AS volumeAll, coalesce(f.change, f.months_change) AS change, f.competition, f.trend_direction AS direction, f.trend_yearly AS yearly,
   g.difficulty, g.title_matches AS titleMatches, g.video_block AS videoBlock`
 const JOINS = `LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = @region AND f.counts = 1
-  LEFT JOIN figure m ON m.phrase_id = p.id AND m.region = @region AND m.drawn = 1
   LEFT JOIN figure a ON a.phrase_id = p.id AND a.region = '' AND a.counts = 1
   LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region`
 
-const toKnown = ({ direction, yearly, ...rest }: KnownRow): KnownPhrase => ({ ...rest, trend: direction === null ? null : { direction, yearly: yearly! } })
+/** A row of `KNOWN` as read raw: with thousands of rows, naming each column twice is most of the cost. */
+type KnownRow = [number, string, number, number, number | null, number | null, number | null, number | null, Trend['direction'] | null, number | null, number | null, number | null, number | null]
+const toKnown = ([id, text, words, via, volume, volumeAll, change, competition, direction, yearly, difficulty, titleMatches, videoBlock]: KnownRow): KnownPhrase => ({
+  id, text, words, via, volume, volumeAll, change, competition, trend: direction === null ? null : { direction, yearly: yearly! }, difficulty, titleMatches, videoBlock,
+})
 
 export type PhraseStore = ReturnType<typeof phraseStore>
 
@@ -72,23 +74,28 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
   const sourceRow = db.prepare<[string], { id: number }>('SELECT id FROM source WHERE name = ?')
   const addSource = db.prepare(`INSERT INTO source (name, kind, place)
     SELECT @name, @kind, CASE @kind WHEN 'service' THEN ${SERVICE_PLACE} ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
+  const settle = db.prepare('UPDATE source SET place = place WHERE name = ?')
   const figureRows = db.prepare<[number, string], FigureRow>('SELECT source_id, at, volume, change, competition, advertiser FROM figure WHERE phrase_id = ? AND region = ?')
-  const putFigure = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, drawn, at, volume, change, competition, advertiser, months, months_end, trend_direction, trend_yearly)
-    VALUES (@phraseId, @region, @sourceId, @counts, @drawn, @at, @volume, @change, @competition, @advertiser, @months, @monthsEnd, @direction, @yearly)
+  const putFigure = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser, months_source, months_change, trend_direction, trend_yearly)
+    VALUES (@phraseId, @region, @sourceId, 1, @at, @volume, @change, @competition, @advertiser, @monthsSource, @monthsChange, @direction, @yearly)
     ON CONFLICT (phrase_id, region, source_id) DO UPDATE SET at = excluded.at, volume = excluded.volume, change = excluded.change, competition = excluded.competition,
-      advertiser = excluded.advertiser, months = excluded.months, months_end = excluded.months_end, trend_direction = excluded.trend_direction, trend_yearly = excluded.trend_yearly`)
+      advertiser = excluded.advertiser, months_source = excluded.months_source, months_change = excluded.months_change, trend_direction = excluded.trend_direction, trend_yearly = excluded.trend_yearly`)
+  const putHistory = db.prepare('INSERT OR REPLACE INTO history VALUES (@phraseId, @region, @sourceId, @months, @monthsEnd, @monthsChange, @direction, @yearly)')
   const keepPast = db.prepare('INSERT OR IGNORE INTO figure_past VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const firstBy = (unknown: string) => `source_id = (
-      SELECT f.source_id FROM figure f JOIN source s ON s.id = f.source_id WHERE f.phrase_id = @phraseId AND f.region = @region ORDER BY f.${unknown} IS NULL, s.place LIMIT 1)`
-  const choose = db.prepare(`UPDATE figure SET counts = ${firstBy('volume')}, drawn = ${firstBy('months')}
+  const choose = db.prepare(`UPDATE figure SET counts = source_id = (
+      SELECT f.source_id FROM figure f JOIN source s ON s.id = f.source_id WHERE f.phrase_id = @phraseId AND f.region = @region ORDER BY f.volume IS NULL, s.place LIMIT 1)
     WHERE phrase_id = @phraseId AND region = @region`)
-  const known = db.prepare<{ language: string, text: string, region: string }, KnownRow>(`SELECT ${KNOWN} FROM phrase p ${JOINS} WHERE p.language = @language AND p.text = @text`)
+  const chooseMonths = db.prepare(`UPDATE figure SET (months_source, months_change, trend_direction, trend_yearly) = (
+      SELECT h.source_id, h.change, h.trend_direction, h.trend_yearly FROM history h JOIN source s ON s.id = h.source_id
+      WHERE h.phrase_id = @phraseId AND h.region = @region ORDER BY s.place LIMIT 1)
+    WHERE phrase_id = @phraseId AND region = @region AND counts = 1`)
+  const known = db.prepare<{ language: string, text: string, region: string }, KnownRow>(`SELECT ${KNOWN} FROM phrase p ${JOINS} WHERE p.language = @language AND p.text = @text`).raw()
   const forLook = db.prepare<{ look: number, language: string, holding: string, region: string }, KnownRow>(`
     SELECT ${KNOWN} FROM (SELECT phrase_id AS id FROM look_phrase WHERE look_id = @look UNION SELECT rowid FROM phrase_words WHERE phrase_words MATCH @holding) ids
-    JOIN phrase p ON p.id = ids.id ${JOINS} WHERE p.language = @language`)
-  const historyRow = db.prepare<{ id: number, region: string }, { months: Buffer | null, months_end: number | null, name: string, at: number }>(`
-    SELECT m.months, m.months_end, s.name, f.at FROM figure f JOIN source s ON s.id = f.source_id
-    LEFT JOIN figure m ON m.phrase_id = f.phrase_id AND m.region = f.region AND m.drawn = 1 WHERE f.phrase_id = @id AND f.region = @region AND f.counts = 1`)
+    JOIN phrase p ON p.id = ids.id ${JOINS} WHERE +p.language = @language`).raw()
+  const historyRow = db.prepare<[number, string], [Buffer | null, number | null, string, number]>(`
+    SELECT h.months, h.months_end, s.name, f.at FROM figure f JOIN source s ON s.id = f.source_id
+    LEFT JOIN history h ON h.phrase_id = f.phrase_id AND h.region = f.region AND h.source_id = f.months_source WHERE f.phrase_id = ? AND f.region = ? AND f.counts = 1`).raw()
   const told = db.prepare<{ language: string, text: string }, { region: string, source: string, volume: number | null, at: number }>(`
     SELECT f.region, s.name AS source, f.volume, f.at FROM phrase p JOIN figure f ON f.phrase_id = p.id JOIN source s ON s.id = f.source_id
     WHERE p.language = @language AND p.text = @text ORDER BY f.region = '', f.region, s.place`)
@@ -119,7 +126,7 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
     return sourceRow.get(teller.name)?.id ?? Number(addSource.run(teller).lastInsertRowid)
   }
 
-  const save = db.transaction((figures: readonly ToldFigure[], language: string, teller: Teller, at: number): { accepted: number, updated: number } => {
+  const save = relaxedTransaction(db, (figures: readonly ToldFigure[], language: string, teller: Teller, at: number): { accepted: number, updated: number } => {
     const source = sourceId(teller)
     let updated = 0
     for (const figure of figures) {
@@ -127,33 +134,29 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
       const { region, months } = figure
       const others = figureRows.all(id, region)
       const before = others.find(other => other.source_id === source)
-      const direction = months ? trend(months) : null
-      const next = {
-        volume: figure.volume ?? (months ? meanVolume(months) : null),
-        change: figure.change ?? (months ? yearChange(months) : null),
-        competition: figure.competition ?? null,
-        advertiser: figure.advertiser ?? null,
-      }
+      const found = months?.length ? trend(months) : null
+      const monthsChange = months?.length ? yearChange(months) : null
+      const next = { volume: figure.volume ?? (months ? meanVolume(months) : null), change: figure.change ?? null, competition: figure.competition ?? null, advertiser: figure.advertiser ?? null }
       if (before) {
         updated++
         const same = before.volume === next.volume && before.change === next.change && before.competition === next.competition && before.advertiser === next.advertiser
         if (!same) keepPast.run(id, region, source, before.at, before.volume, before.change, before.competition, before.advertiser)
       }
-      putFigure.run({
-        phraseId: id, region, sourceId: source, counts: others.length ? 0 : 1, drawn: others.length ? 0 : 1, at, ...next,
-        months: months?.length ? packMonths(months) : null, monthsEnd: figure.monthsEnd ? packMonth(figure.monthsEnd) : null,
-        direction: direction?.direction ?? null, yearly: direction?.yearly ?? null,
-      })
-      if (others.length) choose.run({ phraseId: id, region })
+      const row = { phraseId: id, region, sourceId: source, monthsChange, direction: found?.direction ?? null, yearly: found?.yearly ?? null }
+      putFigure.run({ ...row, at, ...next, monthsSource: months?.length ? source : null })
+      if (months?.length) putHistory.run({ ...row, months: packMonths(months), monthsEnd: figure.monthsEnd ? packMonth(figure.monthsEnd) : null })
+      if (!others.length) continue
+      choose.run(row)
+      chooseMonths.run(row)
     }
     return { accepted: figures.length - updated, updated }
   })
 
-  const saveVia = db.transaction((list: readonly string[], language: string, via: keyof typeof VIA, at: number) => {
+  const saveVia = relaxedTransaction(db, (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => {
     for (const phrase of list) setVia.run(VIA[via], at, phraseId(phrase, language))
   })
 
-  const saveLook = db.transaction((seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number): number => {
+  const saveLook = relaxedTransaction(db, (seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number): number => {
     const { id } = putLook.get(language, region, phraseKey(seed), at, JSON.stringify(missing))!
     dropLookPhrases.run(id)
     for (const phrase of list) addLookPhrase.run(id, phraseId(phrase, language))
@@ -168,11 +171,13 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
      * waits long. What the same source told before is kept as past.
      * @returns how many figures are new and how many replace one of the same source.
      */
-    save: (figures: readonly ToldFigure[], language: string, teller: Teller, at: number) => save.immediate(figures, language, teller, at),
+    save: (figures: readonly ToldFigure[], language: string, teller: Teller, at: number) => save(figures, language, teller, at),
+    /** Puts on disk what was saved so far: to be called before an import is acknowledged. */
+    settle: (teller: Teller) => { settle.run(teller.name) },
     /** Notes that a source suggests these phrases. */
-    saveVia: (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => { saveVia.immediate(list, language, via, at) },
+    saveVia: (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => { saveVia(list, language, via, at) },
     /** Keeps which phrases belong to a seed. @returns the look's id. */
-    saveLook: (seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number) => saveLook.immediate(seed, region, language, list, missing, at),
+    saveLook: (seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number) => saveLook(seed, region, language, list, missing, at),
     /** The last look at a seed, or `null`. */
     look(seed: string, region: string, language: string): { id: number, at: number, missing: string[] } | null {
       const found = lookRow.get(language, region, phraseKey(seed))
@@ -190,13 +195,8 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
     },
     /** The months of a phrase in a region, with the source whose volume counts there and when it told. */
     originOf({ id }: Pick<KnownPhrase, 'id'>, region: string): { months: (number | null)[], monthsEnd: string | null, source: string | null, at: number | null } {
-      const found = historyRow.get({ id, region })
-      return {
-        months: found?.months ? unpackMonths(found.months) : [],
-        monthsEnd: found?.months_end ? unpackMonth(found.months_end) : null,
-        source: found?.name ?? null,
-        at: found?.at ?? null,
-      }
+      const [months, monthsEnd, source, at] = historyRow.get(id, region) ?? [null, null, null, null]
+      return { months: months ? unpackMonths(months) : [], monthsEnd: monthsEnd === null ? null : unpackMonth(monthsEnd), source, at }
     },
     /** Every source's figure of a phrase, its regions before everywhere, in the order sources are believed. */
     figuresOf: (phrase: string, language: string) => told.all({ language, text: phraseKey(phrase) }),

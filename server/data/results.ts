@@ -3,7 +3,7 @@ import { viewsPerDay } from '../../core/rivals/strength'
 import type { Difficulty } from '../../core/rivals/difficulty'
 import type { ResultsAnswer } from '../../shared/phrases'
 import type { SiteVideo } from '../services/contract'
-import type { Db } from './open'
+import { relaxedTransaction, type Db } from './open'
 
 /** A result page as read, with what was worked out from it. Region '' is everywhere. */
 export interface PageToKeep {
@@ -55,7 +55,7 @@ export function resultStore(db: Db) {
   const seats = db.prepare<[number, number], SeatRow>(`SELECT s.rank, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title, s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, s.strength
     FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank`)
 
-  const keep = db.transaction((pages: readonly PageToKeep[]) => {
+  const keep = relaxedTransaction(db, (pages: readonly PageToKeep[]) => {
     for (const page of pages) {
       const { phraseId, region, difficulty } = page
       const block = page.videoBlock === null ? null : Number(page.videoBlock)
@@ -75,7 +75,7 @@ export function resultStore(db: Db) {
 
   return {
     /** Keeps pages in one transaction; each whole one stands for its phrase from now on. */
-    keep: (pages: readonly PageToKeep[]) => { if (pages.length) keep.immediate(pages) },
+    keep: (pages: readonly PageToKeep[]) => { if (pages.length) keep(pages) },
     /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. */
     latest: (phraseId: number, region: string): KeptPage | null => latest.get(phraseId, region) ?? null,
     /** The seats of a page down to a depth, as the API tells them. */

@@ -72,6 +72,7 @@ export async function importPhrases(phrases: PhraseStore, entry: string, options
     }
     await new Promise(resolve => setImmediate(resolve))
   }
+  phrases.settle({ name: source, kind: 'import' })
   phrases.capDue()
   return { kind: 'imported', answer }
 }

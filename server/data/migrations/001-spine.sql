@@ -73,27 +73,39 @@ CREATE TABLE source (
   place INTEGER NOT NULL
 );
 
--- The latest figures of each source. Region '' is everywhere; `counts` marks the one whose volume
--- is shown, `drawn` the one whose months are, which may be another source.
+-- The latest figures of each source. Region '' is everywhere; `counts` marks the row that is shown.
+-- What comes from months comes from the first believed source that tells them, which may be another:
+-- it stands with the row, so that a list of phrases is read without a second look.
 CREATE TABLE figure (
   phrase_id INTEGER NOT NULL REFERENCES phrase,
   region TEXT NOT NULL,
   source_id INTEGER NOT NULL REFERENCES source,
   counts INTEGER NOT NULL,
-  drawn INTEGER NOT NULL,
   at INTEGER NOT NULL,
   volume REAL,
   change REAL,
   competition INTEGER,
   advertiser REAL,
-  -- 36 months as 32-bit floats, oldest first, NaN where unknown; the last one as yyyymm.
-  months BLOB,
-  months_end INTEGER,
+  months_source INTEGER REFERENCES source,
+  months_change REAL,
   trend_direction TEXT,
   trend_yearly REAL,
   PRIMARY KEY (phrase_id, region, source_id)
 ) WITHOUT ROWID;
 CREATE INDEX figure_by_volume ON figure (region, volume) WHERE counts = 1 AND volume IS NOT NULL;
+
+-- 36 months as 32-bit floats, oldest first, NaN where unknown; the last one as yyyymm.
+CREATE TABLE history (
+  phrase_id INTEGER NOT NULL REFERENCES phrase,
+  region TEXT NOT NULL,
+  source_id INTEGER NOT NULL REFERENCES source,
+  months BLOB NOT NULL,
+  months_end INTEGER,
+  change REAL,
+  trend_direction TEXT,
+  trend_yearly REAL,
+  PRIMARY KEY (phrase_id, region, source_id)
+) WITHOUT ROWID;
 
 -- What a source told before it told something else.
 CREATE TABLE figure_past (

@@ -26,7 +26,7 @@ export function openStandin(file: string, behaviour = new Behaviour()): Services
   const ranking = new Ranking(db, newestDay)
 
   const byText = db.prepare<[string], PhraseRow>('SELECT * FROM phrase WHERE text = ?')
-  const byPrefix = db.prepare<[string, string], { text: string, base: number }>('SELECT text, base FROM phrase WHERE text >= ? AND text < ? ORDER BY id LIMIT 60')
+  const beginning = db.prepare<[string], { text: string }>('SELECT p.text FROM phrase_words w JOIN phrase p ON p.id = w.rowid WHERE phrase_words MATCH ? ORDER BY w.rowid LIMIT 60')
   const holding = db.prepare<[string], { text: string }>(`SELECT p.text FROM phrase_words w JOIN phrase p ON p.id = w.rowid WHERE phrase_words MATCH ? ORDER BY w.rowid LIMIT ${RELATED_LIMIT}`)
   const sameParts = db.prepare<[string, string, number], { text: string }>('SELECT text FROM phrase WHERE trade = ? AND part = ? ORDER BY id LIMIT ?')
   const titleHolds = db.prepare<[string], { n: number }>('SELECT count(*) AS n FROM video_words WHERE video_words MATCH ?')
@@ -49,11 +49,11 @@ export function openStandin(file: string, behaviour = new Behaviour()): Services
     }
   }
 
-  /** What people typed that begins so; the two sources know different parts of it. */
+  /** What people type that holds these words, the last one perhaps only begun; the two sources know different parts of it. */
   function suggestions(source: 'video' | 'web', prefix: string): string[] {
-    const key = prefix.toLowerCase().replace(/\s+/gu, ' ').trimStart()
-    if (!key) return []
-    return byPrefix.all(key, `${key}\uffff`)
+    const typed = terms(prefix)
+    if (!typed.length) return []
+    return beginning.all(typed.map((word, i) => i === typed.length - 1 && !/\s$/u.test(prefix) ? `"${word}" *` : `"${word}"`).join(' AND '))
       .filter(row => hash(source + row.text) % 100 < (source === 'video' ? 72 : 64))
       .slice(0, SUGGESTIONS).map(row => row.text)
   }

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3'
 import { makePhrases } from './phrases'
+import { standsFor } from './ranking'
 import { makeChannels, makeVideos } from './videos'
 
 export interface WorldSize { phrases: number, videos: number, channels: number }
@@ -13,7 +14,7 @@ const SCHEMA = `
   CREATE TABLE fact (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
   CREATE TABLE phrase (id INTEGER PRIMARY KEY, text TEXT NOT NULL, trade TEXT NOT NULL, part TEXT NOT NULL, base REAL NOT NULL,
     swing REAL NOT NULL, peak INTEGER NOT NULL, growth REAL NOT NULL, spike_at INTEGER NOT NULL, town TEXT);
-  CREATE VIRTUAL TABLE phrase_words USING fts5(text, content='', tokenize='porter unicode61 remove_diacritics 2', detail=none);
+  CREATE VIRTUAL TABLE phrase_words USING fts5(text, content='', tokenize='porter unicode61 remove_diacritics 2', detail=none, prefix='1 2 3');
   CREATE TABLE channel (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, title TEXT NOT NULL, trade TEXT NOT NULL, subscribers INTEGER NOT NULL,
     hidden INTEGER NOT NULL, founded_at INTEGER NOT NULL, standing REAL NOT NULL, palette INTEGER NOT NULL, videos INTEGER NOT NULL DEFAULT 0);
   CREATE TABLE video (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, title TEXT NOT NULL,
@@ -47,7 +48,9 @@ export function makeWorld(file: string, size: WorldSize, seed: number, newestDay
 
     tell(`${size.channels.toLocaleString('en')} channels and ${size.videos.toLocaleString('en')} videos`)
     const channels = makeChannels(size.channels, seed, newestDay)
+    // Numbered by how well they stand whatever is searched: a search looks at the best of them first.
     const videos = makeVideos(size.videos, seed, channels, phrases, newestDay)
+      .map(video => ({ video, stands: standsFor(video, channels[video.channel]!, newestDay) })).sort((a, b) => b.stands - a.stands).map(({ video }) => video)
     const count = new Array<number>(channels.length).fill(0)
     for (const video of videos) count[video.channel]!++
     const addChannel = db.prepare('INSERT INTO channel VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
