@@ -10,6 +10,7 @@ export default defineConfig({
   reporter: process.env.FONETRA_TEST_REPORT ? [['list'], ['json', { outputFile: process.env.FONETRA_TEST_REPORT }]] : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
+    testIdAttribute: 'data-test',
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     permissions: ['clipboard-read', 'clipboard-write'],

@@ -4,6 +4,9 @@ const short = new Intl.NumberFormat('en', { notation: 'compact', maximumSignific
 const dates = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' })
 const months = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' })
 
+/** `1 phrase`, `3 phrases`. */
+export const counted = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`
+
 /** What stands where a figure is unknown. */
 export const UNKNOWN = '–'
 

@@ -9,6 +9,7 @@ export const SHELL_KEYS = [
   { keys: 't', does: 'Show or hide the tray' },
   { keys: 'Ctrl + Z', does: 'Undo the last step (in a text: the last edit)' },
   { keys: 'Alt + ↑ ↓', does: 'Move a phrase of the tray' },
+  { keys: '↑ ↓ in the table', does: 'From row to row; also Page Up and Down, Home, End' },
   { keys: 'Space, Shift + click', does: 'Select a row, or all up to it' },
   { keys: '?', does: 'This list' },
 ]
@@ -32,7 +33,7 @@ export function useShellKeys(actions: ShellActions) {
     else if (event.key === '?') actions.keys()
     else if (event.key === 't') actions.tray()
     else if (event.key === 'n') actions.create()
-    else if (event.key === '/') document.querySelector<HTMLElement>('[data-first-field] input, [data-first-field] [contenteditable]')?.focus()
+    else if (event.key === '/') document.querySelector<HTMLElement>('[data-first-field] input:not([type=hidden]), [data-first-field] [contenteditable=true]')?.focus()
     else {
       going = event.key === 'g' ? Date.now() : 0
       return

@@ -40,7 +40,7 @@ function importFile() {
   <div ref="screen" class="screen" :class="{ over: isOverDropZone }">
     <h1 class="unseen">Demand</h1>
     <div class="ask">
-      <DemandSeed class="seed" :seed="query.seed" :region="query.region" :language="language" :problem="''" @ask="ask" />
+      <DemandSeed class="seed" :seed="query.seed" :region="query.region" :language="language" @ask="ask" />
       <ShellRegion class="region" :model-value="query.region" @update:model-value="region" />
       <v-btn :prepend-icon="mdiFileUploadOutline" data-test="import-open" @click="importFile">Import a list</v-btn>
     </div>

@@ -13,7 +13,7 @@ const library = useLibrary()
 const brief = useBrief()
 const notices = useNotices()
 const newOpen = ref(false)
-const search = ref('')
+const search = ref<string | null>('')
 void brief.flush().then(() => library.refresh())
 
 const HEADERS = [
@@ -21,7 +21,7 @@ const HEADERS = [
   { key: 'percent', title: 'Points won', align: 'end', width: 92 }, { key: 'updatedAt', title: 'Changed', width: 108 }, { key: 'actions', title: '', sortable: false, width: 118 },
 ] as const
 const found = computed(() => {
-  const text = search.value.trim().toLowerCase()
+  const text = (search.value ?? '').trim().toLowerCase()
   return text ? library.briefs.filter(line => `${line.topic} ${line.lead ?? ''} ${line.title}`.toLowerCase().includes(text)) : library.briefs
 })
 /** Where a brief opens: on its phrases until one leads, then on its text. */
@@ -52,7 +52,7 @@ const EXPORTS = [{ format: 'text', title: 'Plain text, ready to paste' }, { form
       <template #[`item.lead`]="{ item }">{{ item.lead ?? '–' }}</template>
       <template #[`item.support`]="{ item }"><span class="figure">{{ item.support }}</span></template>
       <template #[`item.region`]="{ item }">{{ item.region ?? 'Everywhere' }}</template>
-      <template #[`item.percent`]="{ item }"><span class="figure" :title="item.percent === null ? 'nothing written yet' : `${item.percent.toFixed(2)} % of the points of its rule set`">{{ item.percent === null ? '–' : `${Math.round(item.percent)} %` }}</span></template>
+      <template #[`item.percent`]="{ item }"><span class="figure" :title="item.percent === null ? 'nothing written yet' : `${item.percent.toFixed(2)} % of the points of its rule set`">{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span></template>
       <template #[`item.updatedAt`]="{ item }"><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template>
       <template #[`item.actions`]="{ item }">
         <div class="actions">

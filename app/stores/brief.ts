@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, toRaw } from 'vue'
+import { computed, ref } from 'vue'
 import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 
@@ -13,6 +13,8 @@ interface Sent { editId: string, client: string, fields: Changes }
 type Status = 'saved' | 'waiting' | 'saving' | 'problem'
 
 const journalKey = (id: string) => `fonetra.unsaved.${id}`
+/** A copy without proxies, which can be sent and kept. */
+const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /**
@@ -42,7 +44,7 @@ export const useBrief = defineStore('brief', () => {
     if (!brief.value) return
     const key = journalKey(brief.value.id)
     if (!dirty.size) return localStorage.removeItem(key)
-    const kept = Object.fromEntries([...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: toRaw(brief.value!.fields[field]) }]))
+    const kept = Object.fromEntries([...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: brief.value!.fields[field] }]))
     try {
       localStorage.setItem(key, JSON.stringify(kept))
     } catch { /* The browser's storage is full or off: the server's copy is then the only one. */ }
@@ -83,7 +85,7 @@ export const useBrief = defineStore('brief', () => {
 
   function set<Field extends BriefField>(field: Field, value: BriefFields[Field], fromOutside = false) {
     if (!brief.value || same(brief.value.fields[field], value)) return
-    assign(field, value)
+    assign(field, plain(value))
     if (fromOutside) outside.value++
     dirty.add(field)
     journal()
@@ -101,7 +103,7 @@ export const useBrief = defineStore('brief', () => {
     clearTimeout(timer)
     if (!brief.value || status.value === 'saving' || conflicts.value) return
     if (!sent && dirty.size) {
-      const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: structuredClone(toRaw(brief.value!.fields[field])) })
+      const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: plain(brief.value!.fields[field]) })
       sent = { editId: crypto.randomUUID(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
     }
     if (!sent) return
@@ -153,7 +155,7 @@ export const useBrief = defineStore('brief', () => {
     brief.value.revisions[field] = conflict.revision
     if (keep === 'theirs') {
       // What gives way stays in the field's history.
-      void api(`/api/briefs/${brief.value.id}/history`, { method: 'POST', body: { field, value: toRaw(brief.value.fields[field]) } }).catch((error: unknown) => { problem.value = messageOf(error) })
+      void api(`/api/briefs/${brief.value.id}/history`, { method: 'POST', body: { field, value: brief.value.fields[field] } }).catch((error: unknown) => { problem.value = messageOf(error) })
       assign(field, conflict.theirs)
       dirty.delete(field)
       outside.value++

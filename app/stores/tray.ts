@@ -3,14 +3,13 @@ import { computed, ref, watch } from 'vue'
 import type { Tray } from '../../shared/brief'
 import type { PhraseRow } from '../../shared/phrases'
 import { api } from '~/composables/api'
-import { trayMark } from '~/composables/figures'
+import { counted, trayMark } from '~/composables/figures'
 import { useBrief } from './brief'
 import { useNotices } from './notices'
 
 export interface TrayPhrase { phrase: string, mark: string, lead: boolean }
 
 const EMPTY: Tray = { lead: null, support: [], setAside: [] }
-const counted = (n: number) => n === 1 ? '1 phrase' : `${n} phrases`
 
 /** The phrases of the open brief: one lead, support in order, and those set aside. */
 export const useTray = defineStore('tray', () => {
@@ -41,7 +40,7 @@ export const useTray = defineStore('tray', () => {
     const fresh = list.filter(phrase => phrase !== tray.value.lead && !tray.value.support.includes(phrase))
     if (!fresh.length) return notices.tell(list.length === 1 ? `“${list[0]}” is in the tray already.` : 'All of them are in the tray already.')
     const rest = without(fresh)
-    change(`${counted(fresh.length)} to the tray.`, { ...rest, support: [...rest.support, ...fresh] })
+    change(`${counted(fresh.length, 'phrase')} to the tray.`, { ...rest, support: [...rest.support, ...fresh] })
   }
 
   function makeLead(phrase: string) {
@@ -52,7 +51,7 @@ export const useTray = defineStore('tray', () => {
 
   function setAside(list: string[]) {
     const rest = without(list)
-    change(`${counted(list.length)} set aside.`, { ...rest, setAside: [...new Set([...list, ...rest.setAside])] })
+    change(`${counted(list.length, 'phrase')} set aside.`, { ...rest, setAside: [...new Set([...list, ...rest.setAside])] })
   }
 
   function remove(phrase: string) {

@@ -53,6 +53,16 @@ export function recogniseColumns(headers: readonly string[]): ColumnMap | null {
   return map.phrase === undefined ? null : map
 }
 
+/** A guess at unknown columns from a few lines: the wordiest holds the phrase, the first of numbers its searches. To be shown, not trusted. */
+export function guessColumns(sample: readonly (readonly string[])[]): ColumnMap {
+  const width = Math.max(0, ...sample.map(line => line.length))
+  const share = (column: number, is: (cell: string) => boolean) => sample.filter(line => is(line[column] ?? '')).length / Math.max(1, sample.length)
+  const columns = Array.from({ length: width }, (_, i) => ({ i, words: share(i, cell => /\p{L}{2}/u.test(cell)), numbers: share(i, cell => Number.isFinite(looseNumber(cell) ?? Number.NaN)) }))
+  const phrase = [...columns].sort((a, b) => b.words - a.words || a.i - b.i).find(column => column.words >= 0.5)
+  const volume = columns.find(column => column !== phrase && column.numbers >= 0.5)
+  return { ...(phrase ? { phrase: phrase.i } : {}), ...(volume ? { volume: volume.i } : {}) }
+}
+
 const CONTROL = /[\p{Cc}\p{Co}\p{Cn}]/u
 
 /** Reads one row. @returns the phrase with its figures, or why the line is refused. */

@@ -5,7 +5,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 
-export const HOME = resolve(__dirname, '../..')
+export const HOME = resolve(import.meta.dirname, '../..')
 export const DEMO = join(HOME, '.cache/e2e/demo')
 
 const freePort = () => new Promise<number>((tell) => {
@@ -83,6 +83,16 @@ export const test = base.extend<{ quiet: boolean }, { app: RunningApp }>({
 })
 export { expect } from '@playwright/test'
 
+// What a test expects of an answer it states itself: a type here would only repeat it.
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+function jsonOf(text: string): any {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
+
 /** Asks the API of an app and gives status and body. */
 export async function call(app: RunningApp, path: string, options: { method?: string, body?: unknown, raw?: string | Buffer, headers?: Record<string, string> } = {}) {
   const { method = 'GET', body, raw, headers } = options
@@ -91,5 +101,5 @@ export async function call(app: RunningApp, path: string, options: { method?: st
     ...(raw === undefined ? body === undefined ? {} : { body: JSON.stringify(body) } : { body: raw as BodyInit }),
   })
   const text = await answer.text()
-  return { status: answer.status, headers: answer.headers, text, json: (() => { try { return JSON.parse(text) as any } catch { return null } })() }
+  return { status: answer.status, headers: answer.headers, text, json: jsonOf(text) }
 }

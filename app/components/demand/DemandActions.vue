@@ -3,21 +3,37 @@ import { mdiArchiveArrowDownOutline, mdiContentCopy, mdiDownloadOutline, mdiStar
 import { computed } from 'vue'
 import { csvFile } from '../../../core/formats/csv'
 import type { PhraseRow } from '../../../shared/phrases'
+import { messageOf } from '~/composables/api'
 import { saveFile } from '~/composables/saveFile'
 import { useBrief } from '~/stores/brief'
+import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 
 const props = defineProps<{ rows: PhraseRow[], seed: string, region: string | null }>()
 const selected = defineModel<string[]>('selected', { required: true })
 const brief = useBrief()
+const library = useLibrary()
+const route = useRoute()
+const router = useRouter()
 const tray = useTray()
 const notices = useNotices()
 const picked = computed(() => { const wanted = new Set(selected.value); return props.rows.filter(row => wanted.has(row.phrase)) })
 
-function done(work: () => void) {
-  work()
-  selected.value = []
+/** Does it with the open brief; without one, a brief of the seed is made first. */
+async function done(work: (list: string[]) => void) {
+  const list = [...selected.value]
+  try {
+    if (!brief.fields) {
+      const made = await library.create({ topic: props.seed, region: props.region })
+      await brief.load(made.id)
+      await router.replace({ query: { ...route.query, brief: made.id } })
+    }
+    work(list)
+    selected.value = []
+  } catch (error) {
+    notices.tell(messageOf(error), { serious: true })
+  }
 }
 
 async function copy() {
@@ -36,9 +52,9 @@ function exportCsv(all: boolean) {
 
 <template>
   <div v-if="selected.length" class="actions sheet" role="toolbar" aria-label="With the selected phrases" data-test="actions">
-    <strong class="figure">{{ selected.length }}</strong> selected
-    <v-btn variant="flat" color="primary" :prepend-icon="mdiTrayPlus" :disabled="!brief.fields" data-test="to-tray" @click="done(() => tray.add(selected))">To the tray</v-btn>
-    <v-btn :prepend-icon="mdiStarOutline" :disabled="selected.length !== 1 || !brief.fields" data-test="make-lead" @click="done(() => tray.makeLead(selected[0]!))">Make lead</v-btn>
+    <span><strong class="figure">{{ selected.length }}</strong> selected</span>
+    <v-btn variant="flat" color="primary" :prepend-icon="mdiTrayPlus" data-test="to-tray" @click="done(list => tray.add(list))">To the tray</v-btn>
+    <v-btn :prepend-icon="mdiStarOutline" :disabled="selected.length !== 1" data-test="make-lead" @click="done(list => tray.makeLead(list[0]!))">Make lead</v-btn>
     <v-btn :prepend-icon="mdiContentCopy" @click="copy">Copy</v-btn>
     <v-menu>
       <template #activator="{ props: menu }"><v-btn v-bind="menu" :prepend-icon="mdiDownloadOutline">Export CSV</v-btn></template>
@@ -47,7 +63,7 @@ function exportCsv(all: boolean) {
         <v-list-item title="All columns" @click="exportCsv(true)" />
       </v-list>
     </v-menu>
-    <v-btn :prepend-icon="mdiArchiveArrowDownOutline" :disabled="!brief.fields" data-test="set-aside" @click="done(() => tray.setAside(selected))">Set aside</v-btn>
+    <v-btn :prepend-icon="mdiArchiveArrowDownOutline" data-test="set-aside" @click="done(list => tray.setAside(list))">Set aside</v-btn>
     <v-spacer /><v-btn @click="selected = []">Select none</v-btn>
   </div>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { LIST_COLUMNS, type ListColumn } from '../../../core/formats/phraseList'
+import { guessColumns, LIST_COLUMNS, type ListColumn } from '../../../core/formats/phraseList'
 import type { ImportAnswer } from '../../../shared/phrases'
 import { api, ApiProblem, messageOf } from '~/composables/api'
+import { counted } from '~/composables/figures'
 
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ region: string | null, language: string, dropped: File | null }>()
@@ -54,7 +55,10 @@ async function send() {
     unknown.value = null
     emit('imported')
   } catch (error) {
-    if (error instanceof ApiProblem && error.code === 'unknown-columns') unknown.value = error.details as { headers: string[], sample: string[][] }
+    if (error instanceof ApiProblem && error.code === 'unknown-columns') {
+      unknown.value = error.details as { headers: string[], sample: string[][] }
+      mapped.value = guessColumns(unknown.value.sample)
+    }
     else if (!stop.signal.aborted) problem.value = messageOf(error)
   } finally {
     busy.value = false
@@ -70,13 +74,13 @@ async function send() {
         <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json" :error-messages="problem" hide-details="auto" data-test="import-file" />
         <ShellRegion v-model="region" class="mt-4" />
         <div v-if="unknown" class="mt-4" data-test="import-mapping">
-          <p class="mb-2">No header names a phrase. Which column holds what?</p>
+          <p class="mb-2">No header names a phrase. Which column holds what? (A guess is filled in.)</p>
           <table class="mb-3 small"><thead><tr><th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th></tr></thead><tbody><tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i"><td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td></tr></tbody></table>
           <div class="map"><v-select v-for="column in LIST_COLUMNS" :key="column" :model-value="mapped[column] ?? -1" :items="choices" :label="NAMES[column]" :data-test="`map-${column}`" @update:model-value="mapped = { ...mapped, [column]: $event }" /></div>
         </div>
         <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-4" aria-label="Importing" />
         <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
-          <p><strong>{{ answer.accepted.toLocaleString('en') }}</strong> phrases new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ (answer.rejected.length + answer.rejectedMore).toLocaleString('en') }}</strong> lines left out.</p>
+          <p><strong>{{ counted(answer.accepted, 'phrase') }}</strong> new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> left out.</p>
           <p class="muted small">Read as: {{ Object.entries(answer.columns).map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`).join(', ') }}.</p>
           <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>
         </div>

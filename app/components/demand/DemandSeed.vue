@@ -1,35 +1,34 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
-import { ref, watch } from 'vue'
+import { nextTick, ref, watch } from 'vue'
 import { api } from '~/composables/api'
 
 interface Suggestion { phrase: string, via: string[] }
 
-const props = defineProps<{ seed: string, region: string | null, language: string, problem: string }>()
+const props = defineProps<{ seed: string, region: string | null, language: string }>()
 const emit = defineEmits<{ ask: [seed: string] }>()
 const typed = ref(props.seed)
 const own = ref('')
 const suggestions = ref<Suggestion[]>([])
-const missing = ref<string[]>([])
-watch(() => props.seed, (seed) => { typed.value = seed })
+/** The text last asked for: suggestions that come late for it are not wanted any more. */
+let asked = props.seed
+watch(() => props.seed, (seed) => { typed.value = asked = seed })
 
 const suggest = useDebounceFn(async (prefix: string) => {
   if (!prefix.trim() || prefix.length > 200) {
     suggestions.value = []
     return
   }
-  const got = await api<{ suggestions: Suggestion[], missing: string[] }>('/api/suggest', { query: { prefix, region: props.region, language: props.language } }).catch(() => null)
+  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { query: { prefix, region: props.region, language: props.language } }).catch(() => null)
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
-  if (got && prefix === typed.value) {
-    suggestions.value = got.suggestions
-    missing.value = got.missing
-  }
+  if (got && prefix === typed.value && prefix !== asked) suggestions.value = got.suggestions
 }, 120)
 
 function onType(text: string) {
   typed.value = text ?? ''
   own.value = ''
+  asked = ''
   void suggest(typed.value)
 }
 
@@ -40,18 +39,24 @@ function ask(seed = typed.value) {
   else {
     own.value = ''
     suggestions.value = []
-    typed.value = text
+    typed.value = asked = text
     emit('ask', text)
   }
+}
+
+/** A suggestion was taken from the list. Typing changes the value too, but then it is what was just typed. */
+async function onPick(value: unknown) {
+  await nextTick()
+  if (typeof value === 'string' && value !== typed.value) ask(value)
 }
 </script>
 
 <template>
   <v-combobox
     :model-value="typed" :search="typed" :items="suggestions" item-title="phrase" item-value="phrase" :return-object="false" no-filter hide-no-data
-    label="What is the video about?" :prepend-inner-icon="mdiMagnify" variant="outlined" density="compact" menu-icon="" :error-messages="own || problem" hide-details="auto"
+    label="What is the video about?" :prepend-inner-icon="mdiMagnify" variant="outlined" density="compact" menu-icon="" :error-messages="own" hide-details="auto"
     data-first-field data-test="seed" :menu-props="{ maxHeight: 420 }"
-    @update:search="onType" @update:model-value="(value: unknown) => { if (typeof value === 'string' && value !== typed) ask(value) }" @keydown.enter="ask()"
+    @update:search="onType" @update:model-value="onPick" @keydown.enter="ask()"
   >
     <template #item="{ props: item, item: raw }">
       <v-list-item v-bind="item" density="compact" :title="(raw as unknown as Suggestion).phrase" @click="ask((raw as unknown as Suggestion).phrase)">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import { words } from '../../../core/text/words'
@@ -66,6 +66,29 @@ function pick(phrase: string, event: MouseEvent | KeyboardEvent) {
 const allPicked = computed(() => props.rows.length > 0 && selected.value.length >= props.rows.length)
 const pickAll = () => { selected.value = allPicked.value ? [] : props.rows.map(row => row.phrase) }
 
+/** The row that Tab comes to: one stop for the whole table, and the arrow keys from there. */
+const current = ref(0)
+const placeOf = computed(() => new Map(props.rows.map((row, i) => [row.phrase, i])))
+const stop = (phrase: string) => placeOf.value.get(phrase) === current.value ? 0 : -1
+watch(() => props.rows.length, (length) => { current.value = Math.min(current.value, Math.max(0, length - 1)) })
+
+async function onRowKey(event: KeyboardEvent, phrase: string) {
+  const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10, Home: -Infinity, End: Infinity }[event.key]
+  if (step === undefined || event.altKey || event.ctrlKey || event.metaKey) return
+  event.preventDefault()
+  const to = Math.max(0, Math.min(props.rows.length - 1, placeOf.value.get(phrase)! + step))
+  const column = (event.target as HTMLElement).dataset.stop ?? 'pick'
+  current.value = to
+  const wrapper = frame.value!.querySelector('.v-table__wrapper')!
+  // The header covers one row's height at the top.
+  const top = to * ROW
+  if (top < wrapper.scrollTop) wrapper.scrollTo({ top })
+  else if (top + 2 * ROW > wrapper.scrollTop + wrapper.clientHeight) wrapper.scrollTo({ top: top + 2 * ROW - wrapper.clientHeight })
+  await nextTick()
+  // A row far away is drawn in the frame after the scroll.
+  requestAnimationFrame(() => requestAnimationFrame(() => frame.value?.querySelector<HTMLElement>(`[data-row="${to}"] [data-stop=${column}]`)?.focus()))
+}
+
 const frame = ref<HTMLElement | null>(null)
 const { height } = useElementSize(frame)
 function onScroll(event: Event) {
@@ -89,10 +112,10 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
         </tr>
       </template>
       <template #item="{ item: row }">
-        <tr :class="{ picked: selected.includes(row.phrase), aside: standing(row.phrase) === 'aside' }" data-test="phrase-row">
-          <td class="pick"><input type="checkbox" :checked="selected.includes(row.phrase)" :aria-label="`Select ${row.phrase}`" @click="pick(row.phrase, $event)"></td>
+        <tr :class="{ picked: selected.includes(row.phrase), aside: standing(row.phrase) === 'aside' }" data-test="phrase-row" :data-row="placeOf.get(row.phrase)" @focusin="current = placeOf.get(row.phrase)!" @keydown="onRowKey($event, row.phrase)">
+          <td class="pick"><input type="checkbox" :checked="selected.includes(row.phrase)" :aria-label="`Select ${row.phrase}`" :tabindex="stop(row.phrase)" data-stop="pick" @click="pick(row.phrase, $event)"></td>
           <td class="phrase">
-            <button class="plain" :title="`${row.phrase}: make it the seed`" @click="emit('seed', row.phrase)"><span v-for="(part, i) in parts(row.phrase)" :key="i" :class="{ dim: part.dim }">{{ part.text }}</span></button>
+            <button class="plain" :title="`${row.phrase}: make it the seed`" :tabindex="stop(row.phrase)" data-stop="seed" @click="emit('seed', row.phrase)"><span v-for="(part, i) in parts(row.phrase)" :key="i" :class="{ dim: part.dim }">{{ part.text }}</span></button>
             <span v-if="standing(row.phrase)" class="tag small">{{ standing(row.phrase) === 'aside' ? 'set aside' : standing(row.phrase) }}</span>
           </td>
           <td class="end figure">{{ row.words }}</td>
@@ -105,7 +128,7 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
             <template v-if="row.difficulty !== null"><span class="ramp" :style="{ '--part': row.difficulty / 100 }" aria-hidden="true" />{{ Math.round(row.difficulty) }}</template>
             <span v-else class="muted">{{ judging ? '…' : UNKNOWN }}</span>
           </td>
-          <td class="end figure"><button v-if="row.worth.anyone !== null" class="plain worth" :title="`${inFull(row.worth.anyone)} of 100: ${worthBand(row.worth.anyone)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(row.worth.anyone) }}</button><button v-else class="plain muted" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
+          <td class="end figure"><button v-if="row.worth.anyone !== null" class="plain worth" :tabindex="stop(row.phrase)" data-stop="worth" :title="`${inFull(row.worth.anyone)} of 100: ${worthBand(row.worth.anyone)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(row.worth.anyone) }}</button><button v-else class="plain muted" :tabindex="stop(row.phrase)" data-stop="worth" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
           <td class="center via figure"><span v-for="source in row.via" :key="source" :title="source === 'video' ? 'the video site suggests it' : 'web search suggests it'">{{ source === 'video' ? 'V' : 'W' }}</span><span v-if="!row.via.length" class="muted" title="neither source suggests it">{{ UNKNOWN }}</span></td>
         </tr>
       </template>

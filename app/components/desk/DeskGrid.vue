@@ -48,7 +48,7 @@ const cells = computed(() => {
                 <v-list-item v-if="cell.placement?.grade === 'fragment'" title="Go to the part that is there" @click="emit('show', cell.placement)" />
               </v-list>
             </v-menu>
-            <span v-else class="cell none" :title="cell.label"><DeskShape :state="cell.state" :label="cell.label" /></span>
+            <span v-else class="cell" :class="cell.state === 'missing' ? 'missing' : 'none'" :title="cell.label"><DeskShape :state="cell.state" :label="cell.label" /></span>
           </td>
         </tr>
       </tbody>
@@ -69,5 +69,5 @@ td { text-align: center; height: 25px; padding: 0; }
 button.cell { cursor: pointer; }
 button.cell:hover { background: color-mix(in srgb, var(--teal) 12%, transparent); }
 .missing { color: var(--muted); }
-.none { color: var(--line); }
+.none { color: color-mix(in srgb, var(--muted) 70%, transparent); }
 </style>

@@ -30,7 +30,7 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
     <header>
       <div class="sum">
         <span class="figure won" data-test="points">{{ score ? figure(score.points) : '–' }}</span><span class="figure muted">of {{ score ? Math.round(score.outOf) : '–' }} points</span>
-        <v-spacer /><span class="figure" data-test="percent">{{ score?.percent == null ? '–' : `${Math.round(score.percent)} %` }}</span>
+        <v-spacer /><span class="figure" data-test="percent">{{ score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %` }}</span>
       </div>
       <div class="bar" role="img" :aria-label="score?.percent == null ? 'no points yet' : `${Math.round(score.percent)} percent of the points won`"><span :style="{ width: `${score?.percent ?? 0}%` }" /></div>
       <v-select v-model="ruleSet" :items="RULE_SETS" item-title="name" item-value="id" label="Rule set" data-test="rule-set" />

@@ -3,6 +3,7 @@ import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { DEFAULT_PROFILE as profile, repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
+import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 
 const tags = defineModel<string[]>({ required: true })
@@ -36,7 +37,7 @@ function onPaste(event: ClipboardEvent) {
   if (!/[,;\n\t]/u.test(text)) return
   event.preventDefault()
   const list = splitTags(text)
-  if (list.length) change(`${list.length} tags pasted.`, [...tags.value, ...list])
+  if (list.length) change(`${counted(list.length, 'tag')} pasted.`, [...tags.value, ...list])
 }
 
 function onBackspace() {

@@ -6,6 +6,10 @@ import { isServiceFault } from '../../services/retry'
 
 const question = z.object({ prefix: z.string().max(200).default(''), region: regionInput, language: languageInput.default('en') })
 
+/** Suggestions shown, and how many places one that both sources make moves up. */
+const SHOWN = 12
+const BOTH_AHEAD = 2
+
 /** What both sources suggest while a seed is typed. A source that fails is named and the other answers. */
 export default route(async (event, { services }) => {
   const { prefix, region, language } = queryOf(event, question)
@@ -22,7 +26,10 @@ export default route(async (event, { services }) => {
   const [video, web] = await Promise.all([
     ask('the video site', services.site.suggest(prefix, region, language)), ask('web search', services.web.suggest(prefix, region, language)),
   ])
-  const suggestions = [...new Set([...video, ...web])].map(phrase => ({ phrase, via: [...(video.includes(phrase) ? ['video'] : []), ...(web.includes(phrase) ? ['web'] : [])] }))
-  // What both suggest comes first; each source's own order holds within.
-  return { suggestions: suggestions.sort((a, b) => b.via.length - a.via.length).slice(0, 12), missing }
+  const both = new Set(video.filter(phrase => web.includes(phrase)))
+  // Each source's own order holds; what both suggest moves up.
+  const place = (phrase: string) => Math.min(...[video.indexOf(phrase), web.indexOf(phrase)].filter(at => at >= 0)) - (both.has(phrase) ? BOTH_AHEAD : 0)
+  const suggestions = [...new Set([...video, ...web])].sort((a, b) => place(a) - place(b)).slice(0, SHOWN)
+    .map(phrase => ({ phrase, via: [...(video.includes(phrase) ? ['video'] : []), ...(web.includes(phrase) ? ['web'] : [])] }))
+  return { suggestions, missing }
 })

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { csvCell, csvFile } from '../../../../core/formats/csv'
 import { looseNumber } from '../../../../core/formats/number'
-import { jsonRows, readListRow, recogniseColumns } from '../../../../core/formats/phraseList'
+import { guessColumns, jsonRows, readListRow, recogniseColumns } from '../../../../core/formats/phraseList'
 
 describe('numbers as lists hold them', () => {
   test.each([
@@ -22,6 +22,11 @@ describe('headers', () => {
     expect(recogniseColumns(['Mot clé', 'Country'])).toEqual({ phrase: 0, region: 1 })
   })
   test('advertisers’ competition is never taken for competing videos', () => expect(recogniseColumns(['phrase', 'Competition'])).not.toHaveProperty('competition'))
+  test('unknown columns are guessed from their lines', () => {
+    expect(guessColumns([['1', 'bike chain', '1.200', 'x'], ['2', 'bike bell', '40', '']])).toEqual({ phrase: 1, volume: 0 })
+    expect(guessColumns([['bike chain', 'viele'], ['', '4'], ['bike bell', '5']])).toEqual({ phrase: 0, volume: 1 })
+    expect(guessColumns([])).toEqual({})
+  })
   test('without a phrase there is no map', () => expect(recogniseColumns(['foo', 'volume'])).toBeNull())
 })
 
