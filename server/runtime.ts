@@ -1,3 +1,4 @@
+import { readdirSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { briefStore, type BriefStore } from './data/briefs'
 import { openUserData, type Db } from './data/open'
@@ -44,6 +45,8 @@ export function useRuntime(): Runtime {
     uploads: data,
   }
   runtime.briefs.forgetOldEdits()
+  // An import that was cut off leaves its upload behind.
+  for (const name of readdirSync(data)) if (/^upload-.+\.tmp$/u.test(name)) rmSync(join(data, name), { force: true })
   return runtime
 }
 

@@ -30,6 +30,8 @@ const { isOverDropZone } = useDropZone(screen, { onDrop: (files) => { if (files?
 
 const ideas = computed(() => [...new Set([tray.tray.lead, ...tray.tray.support.slice(0, 4), brief.fields?.topic.toLowerCase() || null])].filter((idea): idea is string => idea !== null && idea !== '' && idea.length <= 200))
 
+const unsearched = computed(() => demand.rows.length === 1 && demand.rows[0]!.volume === null && demand.rows[0]!.volumeAll === null && !demand.answer?.missing.length)
+
 function importFile() {
   dropped.value = null
   importOpen.value = true
@@ -49,10 +51,11 @@ function importFile() {
       <div class="status small" data-test="demand-status">
         <span v-if="demand.state === 'loading'">Looking up “{{ query.seed }}” …</span>
         <template v-else-if="demand.state === 'ready' && demand.answer">
-          <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> phrases{{ filtered ? ' pass the filters' : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template></span>
-          <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
+          <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> {{ demand.answer.total === 1 ? 'phrase' : 'phrases' }}{{ filtered ? (demand.answer.total === 1 ? ' passes the filters' : ' pass the filters') : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template></span>
+          <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
           <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button></span>
           <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again()">New figures came in: sort again</button>
+          <span v-if="unsearched" class="muted">No source knows of searches for it; it can still be assessed.</span>
           <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again()">Ask again</button></span>
           <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
         </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiHistory, mdiPlus } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import type { BriefField, BriefFields } from '../../shared/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
 import type { Insertion } from '../../core/draft/insertions'
@@ -28,6 +29,13 @@ const tagList = ref<InstanceType<typeof DeskTags> | null>(null)
 const fileField = ref<{ focus: () => void } | null>(null)
 const phrases = computed(() => tray.phrases.map(each => each.phrase))
 const counts = computed(() => fields.value ? countsOf({ description: fields.value.description }, DEFAULT_PROFILE) : null)
+
+// For those who do not see it: the score, once the typing rests.
+const say = useDebounceFn(() => {
+  const score = scored.value?.score
+  if (score) notices.say(`${Math.round(score.points)} of ${Math.round(score.outOf)} points.`)
+}, 1200)
+watch(() => scored.value?.score.points, () => void say())
 
 /** Applies a ready-made change, with a way back. */
 function apply({ label, field, value }: Fix | Insertion) {

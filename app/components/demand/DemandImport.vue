@@ -67,7 +67,7 @@ async function send() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="640">
+  <v-dialog v-model="open" aria-label="Import a list of phrases" max-width="640">
     <v-card title="Import a list of phrases" data-test="import">
       <v-card-text>
         <p class="muted mb-3">CSV, TSV or JSON with a header that names the phrase and, if you have it, its searches a month. Known figures of other sources stay; each keeps its name and date.</p>

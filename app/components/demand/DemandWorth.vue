@@ -44,7 +44,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
 </script>
 
 <template>
-  <v-dialog :model-value="phrase !== null" max-width="640" @update:model-value="emit('close')">
+  <v-dialog :model-value="phrase !== null" aria-label="How the worth comes about" max-width="640" @update:model-value="emit('close')">
     <v-card data-test="worth-working">
       <v-card-title>How the worth of “{{ phrase }}” comes about</v-card-title>
       <v-card-text>

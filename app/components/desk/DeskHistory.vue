@@ -29,7 +29,7 @@ function restore(entry: HistoryEntry) {
 </script>
 
 <template>
-  <v-dialog :model-value="field !== null" max-width="680" scrollable @update:model-value="field = null">
+  <v-dialog :model-value="field !== null" aria-label="Earlier versions" max-width="680" scrollable @update:model-value="field = null">
     <v-card :title="`Earlier versions of the ${field}`" data-test="history">
       <v-card-text>
         <p v-if="problem" role="alert">{{ problem }}</p>

@@ -37,7 +37,7 @@ async function make() {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="460">
+  <v-dialog v-model="open" aria-label="New brief" max-width="460">
     <v-card title="New brief">
       <v-card-text>
         <v-text-field v-model="topic" label="What is the video about?" autofocus maxlength="300" :error-messages="problem" data-test="new-topic" @keydown.enter="make" @update:model-value="problem = ''" />

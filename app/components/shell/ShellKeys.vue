@@ -5,7 +5,7 @@ const open = defineModel<boolean>({ required: true })
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="520">
+  <v-dialog v-model="open" aria-label="Keys" max-width="520">
     <v-card title="Keys">
       <v-card-text>
         <dl>

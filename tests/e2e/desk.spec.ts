@@ -1,0 +1,128 @@
+import type { Page } from '@playwright/test'
+import { call, expect, test, type RunningApp } from './app'
+
+const editor = (page: Page, name: 'title' | 'description') => page.getByTestId(name).locator('.cm-content')
+const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
+
+async function brief(app: RunningApp, fields: object) {
+  return (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Desk', region: 'GB', ...fields } } })).json.id as string
+}
+const tray = { lead: 'true a bike wheel', support: ['spoke tension', 'wheel truing stand'], setAside: [] }
+
+test('the ledger counts points by check, and a fix is one click, with a way back', async ({ page, app }) => {
+  const id = await brief(app, { title: 'Wobbly rim', description: 'You will see it. wheelshed.example', tags: ['rim'], tray })
+  await page.goto(`/desk?brief=${id}`)
+  const points = page.getByTestId('points')
+  await expect(points).toHaveText(/\d/u)
+  const before = Number(await points.innerText())
+  const states = page.getByTestId('ledger').locator('li[data-state]')
+  await expect(states).toHaveCount(20)
+  await page.getByTestId('check-tag-lead').getByTestId('fix').click()
+  await expect(page.getByTestId('tag').first()).toContainText('true a bike wheel')
+  await expect(page.getByTestId('check-tag-lead')).toHaveAttribute('data-state', 'met')
+  expect(Number(await points.innerText())).toBeGreaterThan(before)
+  await page.getByTestId('undo').click()
+  await expect(page.getByTestId('tag')).toHaveCount(1)
+  await expect(points).toHaveText(String(before))
+})
+
+test('the other rule set wants other things of the same text', async ({ page, app }) => {
+  const id = await brief(app, { title: 'True a bike wheel', description: 'True a bike wheel\n\nAll of it.', tags: ['true a bike wheel'], tray })
+  await page.goto(`/desk?brief=${id}`)
+  await expect(page.getByTestId('check-title-width')).toHaveAttribute('data-state', 'partly')
+  await page.getByTestId('rule-set').click()
+  await page.getByRole('option', { name: 'Exact line' }).click()
+  await expect(page.getByTestId('check-title-is-lead')).toHaveAttribute('data-state', 'met')
+  await expect(page.getByTestId('check-title-width')).toHaveAttribute('data-state', 'met')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByTestId('rule-set')).toContainText('Exact line')
+})
+
+test('matches are underlined with the phrase’s mark, exact and close apart', async ({ page, app }) => {
+  const id = await brief(app, { title: 'How to true a bike wheel', description: 'Tensioning the spokes comes first.', tray })
+  await page.goto(`/desk?brief=${id}`)
+  await expect(editor(page, 'title').locator('.match-exact')).toHaveText('true a bike wheel')
+  await expect(editor(page, 'title').locator('.match-exact')).toHaveAttribute('data-mark', 'A')
+  await expect(editor(page, 'description').locator('.match-close').first()).toHaveAttribute('data-mark', 'B')
+})
+
+test('the grid shows where phrases stand, goes there on a click, and fills an empty cell', async ({ page, app }) => {
+  const id = await brief(app, { title: 'How to true a bike wheel', description: 'We look at it.\n\nSpoke tension matters.', tags: ['wheel'], tray })
+  await page.goto(`/desk?brief=${id}`)
+  const grid = page.getByTestId('grid')
+  await grid.getByRole('button', { name: '“spoke tension” in the description: word for word' }).click()
+  await expect(editor(page, 'description')).toBeFocused()
+  expect(await page.evaluate(() => getSelection()!.toString())).toBe('Spoke tension')
+  await grid.getByRole('button', { name: '“spoke tension” in the tags: absent' }).click()
+  await page.getByTestId('insert').click()
+  await expect(page.getByTestId('tag')).toHaveCount(2)
+  await expect(grid.getByRole('button', { name: '“spoke tension” in the tags: word for word' })).toBeVisible()
+  await page.getByTestId('undo').click()
+  await expect(page.getByTestId('tag')).toHaveCount(1)
+})
+
+test('a pasted list becomes tags; duplicates are shown and removed; all are copied', async ({ page, app }) => {
+  const id = await brief(app, { tray })
+  await page.goto(`/desk?brief=${id}`)
+  await page.evaluate(() => navigator.clipboard.writeText('bike wheel, Spoke\nspoke;rim'))
+  await page.getByTestId('tag-input').focus()
+  await page.keyboard.press('Control+V')
+  await expect(page.getByTestId('tag')).toHaveCount(4)
+  // 10 + 2 for its space, and 5, 5, 3, and three commas.
+  await expect(page.getByTestId('tags-count')).toHaveText('28 / 500')
+  await page.getByTestId('tidy-tags').click()
+  await expect(page.getByTestId('tag')).toHaveCount(3)
+  await page.getByRole('button', { name: 'Copy all' }).click()
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('bike wheel, Spoke, rim')
+  await page.getByTestId('tag').nth(2).dragTo(page.getByTestId('tag').nth(0))
+  await expect(page.getByTestId('tag').first()).toContainText('rim')
+})
+
+test('limits are told as they are passed: the ruler, the bytes, and no way to put two lines in a title', async ({ page, app }) => {
+  const id = await brief(app, { tray })
+  await page.goto(`/desk?brief=${id}`)
+  await page.evaluate(() => navigator.clipboard.writeText(`${'word '.repeat(21)}\nmore`))
+  await editor(page, 'title').click()
+  await page.keyboard.press('Control+V')
+  await expect(page.getByTestId('ruler')).toContainText('109 / 100')
+  await expect(page.getByTestId('ruler')).toContainText('phone cuts at')
+  await expect(editor(page, 'title').locator('.cm-line')).toHaveCount(1)
+  await expect(page.getByTestId('check-title-length')).toHaveAttribute('data-state', 'missing')
+  await editor(page, 'description').click()
+  await page.keyboard.insertText('é'.repeat(10))
+  await expect(page.getByTestId('description-count')).toHaveText('20 / 5,000 bytes (10 characters)')
+})
+
+test('markup and control characters are text in every field', async ({ page, app }) => {
+  const evil = '<script>document.title="hacked"</script><img src=x onerror=alert(1)>'
+  const id = await brief(app, { topic: evil, title: evil, description: `${evil}\u0007`, tags: [evil], fileName: evil, tray: { lead: evil, support: [`${evil} two`], setAside: [evil] } })
+  for (const path of ['desk', 'library', 'demand']) {
+    await page.goto(`/${path}?brief=${id}`)
+    await expect(page.getByTestId('lead')).toContainText('<script>')
+    expect(await page.title()).not.toContain('hacked')
+    expect(await page.locator('main img').count()).toBe(0)
+  }
+})
+
+test('earlier versions of a text can be looked at and brought back', async ({ page, app }) => {
+  const id = await brief(app, { title: 'First title', tray })
+  await page.goto(`/desk?brief=${id}`)
+  await editor(page, 'title').click()
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('Second title')
+  await saved(page)
+  await page.getByRole('button', { name: 'Earlier titles' }).click()
+  await page.getByTestId('history').getByRole('button', { name: 'Restore' }).click()
+  await expect(editor(page, 'title')).toHaveText('First title')
+  await page.getByTestId('undo').click()
+  await expect(editor(page, 'title')).toHaveText('Second title')
+})
+
+test('a score of the browser’s worker is the score of the API', async ({ page, app }) => {
+  const fields = { title: 'How to true a bike wheel, calmly', description: 'You will true a bike wheel.', tags: ['true a bike wheel', 'rim'] }
+  const id = await brief(app, { ...fields, tray })
+  await page.goto(`/desk?brief=${id}`)
+  const told = (await call(app, '/api/check', { method: 'POST', body: { draft: fields, phrases: { lead: tray.lead, support: tray.support } } })).json
+  await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent)} %`)
+})
