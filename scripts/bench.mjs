@@ -1,6 +1,6 @@
 // npm run bench: measures on this machine and writes bench/results.md.
-import { HOME, build, install, run } from './prepare.mjs'
 import { join } from 'node:path'
+import { HOME, build, install, run } from './prepare.mjs'
 
 install()
 build()

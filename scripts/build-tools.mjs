@@ -1,7 +1,7 @@
 // Bundles what runs outside the server's own bundle: worker threads and the tools that make demo data.
 import { build } from 'esbuild'
 
-const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20', external: ['better-sqlite3'], logLevel: 'warning', sourcemap: 'linked',
+const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20', external: ['better-sqlite3', '@playwright/test'], logLevel: 'warning', sourcemap: 'linked',
   // Bundled CommonJS packages ask for Node's own modules by require.
   banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' } }
 

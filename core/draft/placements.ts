@@ -1,6 +1,8 @@
 import { GRADES, span, type Match, type ReadPhrase, type ReadText } from '../text/match'
-import type { Placement } from './draft'
+import type { PlaceId, Placement } from './draft'
 import type { PlaceText } from './places'
+
+const RANK = Object.fromEntries(GRADES.map((grade, rank) => [grade, rank])) as Record<typeof GRADES[number], number>
 
 type Matcher = (phrase: ReadPhrase, text: ReadText) => Match
 
@@ -11,22 +13,24 @@ type Matcher = (phrase: ReadPhrase, text: ReadText) => Match
 export function placements(phrases: readonly ReadPhrase[], places: readonly PlaceText[], match: Matcher): Placement[] {
   const found: Placement[] = []
   for (const phrase of phrases) {
-    const best = new Map<string, Placement>()
-    for (const { place, item, offset, text } of places) {
+    const best = new Map<PlaceId, { at: number, standing: Match }>()
+    for (let at = 0; at < places.length; at++) {
+      const { place, text } = places[at]!
       const standing = match(phrase, text)
       const before = best.get(place)
-      if (before && GRADES.indexOf(before.grade) <= GRADES.indexOf(standing.grade)) continue
-      const where = span(standing)
-      best.set(place, {
-        phrase: phrase.raw,
-        place,
-        ...(item === undefined || !where ? {} : { item }),
-        grade: standing.grade,
-        start: where ? where.start + offset : 0,
-        end: where ? where.end + offset : 0,
-      })
+      if (!before) best.set(place, { at, standing })
+      else if (RANK[standing.grade] < RANK[before.standing.grade]) {
+        before.at = at
+        before.standing = standing
+      }
     }
-    found.push(...best.values())
+    for (const { at, standing } of best.values()) {
+      const { place, item, offset } = places[at]!
+      const where = span(standing)
+      const placement: Placement = { phrase: phrase.raw, place, grade: standing.grade, start: where ? where.start + offset : 0, end: where ? where.end + offset : 0 }
+      if (item !== undefined && where) placement.item = item
+      found.push(placement)
+    }
   }
   return found
 }

@@ -54,24 +54,25 @@ function stateOf(fraction: number | null): CheckState {
 function inputFor(draft: Draft, phrases: DraftPhrases, profile: LimitProfile, language: string): CheckInput & { places: PlaceText[] } {
   const places = placeTexts(draft, profile, language)
   const byPlace = new Map<PlaceId, PlaceText[]>()
-  for (const text of places) byPlace.set(text.place, [...(byPlace.get(text.place) ?? []), text])
-  const memo = new Map<ReadText, Map<ReadPhrase, Match>>()
+  for (const text of places) {
+    const list = byPlace.get(text.place)
+    if (list) list.push(text)
+    else byPlace.set(text.place, [text])
+  }
   const lead = readPhrase(phrases.lead, language)
+  const support = phrases.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length)
+  const columns = new Map<ReadText, number>(places.map((place, i) => [place.text, i]))
+  const rows = new Map<ReadPhrase, number>([lead, ...support].map((phrase, i) => [phrase, i]))
+  const matches: Match[] = []
   return {
     draft,
     places,
     profile,
     language,
     lead: lead.norms.length ? lead : null,
-    support: phrases.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length),
+    support,
     at: place => byPlace.get(place) ?? [],
-    match: (phrase, text) => {
-      let found = memo.get(text)
-      if (!found) memo.set(text, found = new Map())
-      let standing = found.get(phrase)
-      if (!standing) found.set(phrase, standing = match(phrase, text))
-      return standing
-    },
+    match: (phrase, text) => matches[rows.get(phrase)! * places.length + columns.get(text)!] ??= match(phrase, text),
   }
 }
 

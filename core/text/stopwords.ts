@@ -15,11 +15,11 @@ const sets = new Map<string, ReadonlySet<string>>()
 
 /** Normalised stop words of a language; empty for one we have no list for. */
 export function stopWords(language: string): ReadonlySet<string> {
-  const primary = primaryLanguage(language)
-  let set = sets.get(primary)
+  let set = sets.get(language)
   if (!set) {
+    const primary = primaryLanguage(language)
     set = new Set([...(LISTS[primary] ?? []), ...(EXTRA[primary] ?? [])].map(normaliseWord))
-    sets.set(primary, set)
+    sets.set(language, set)
   }
   return set
 }

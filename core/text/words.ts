@@ -25,6 +25,19 @@ const APOSTROPHES = /[’ʼ＇]/g
  * unified. Never use it for offsets: it may be longer or shorter than its source.
  */
 export function normaliseWord(raw: string): string {
+  let norm = memo.get(raw)
+  if (norm === undefined) {
+    if (memo.size >= MEMO_LIMIT) memo = new Map()
+    memo.set(raw, norm = normalise(raw))
+  }
+  return norm
+}
+
+/** Texts repeat their words; past this many the memo starts anew, so that a long-lived server does not grow. */
+const MEMO_LIMIT = 60_000
+let memo = new Map<string, string>()
+
+function normalise(raw: string): string {
   const lower = raw.toLowerCase()
   if (PLAIN.test(lower)) return lower
   return lower.normalize('NFKC').toLowerCase().replace(APOSTROPHES, '\'').normalize('NFD').replace(MARKS, '').normalize('NFC')
@@ -32,24 +45,30 @@ export function normaliseWord(raw: string): string {
 
 let segmenter: Intl.Segmenter | undefined
 
-function cutUnspaced(run: string, offset: number, into: Word[]): void {
+type TakeWord = (norm: string, start: number, end: number) => void
+
+function cutUnspaced(run: string, offset: number, take: TakeWord): void {
   segmenter ??= new Intl.Segmenter(undefined, { granularity: 'word' })
   for (const part of segmenter.segment(run)) {
-    if (!part.isWordLike) continue
-    const start = offset + part.index
-    into.push({ norm: normaliseWord(part.segment), start, end: start + part.segment.length })
+    if (part.isWordLike) take(normaliseWord(part.segment), offset + part.index, offset + part.index + part.segment.length)
+  }
+}
+
+/** Tells every word of `text` in order, without making a list of them: what a keystroke's scoring can spare. */
+export function eachWord(text: string, take: TakeWord): void {
+  const unspaced = UNSPACED.test(text)
+  WORD.lastIndex = 0
+  for (let hit = WORD.exec(text); hit; hit = WORD.exec(text)) {
+    const raw = hit[0]
+    if (unspaced && UNSPACED.test(raw)) cutUnspaced(raw, hit.index, take)
+    else take(normaliseWord(raw), hit.index, hit.index + raw.length)
   }
 }
 
 /** All words of `text` in order. An empty or wordless text gives an empty list. */
 export function words(text: string): Word[] {
   const found: Word[] = []
-  const unspaced = UNSPACED.test(text)
-  for (const hit of text.matchAll(WORD)) {
-    const raw = hit[0]
-    if (unspaced && UNSPACED.test(raw)) cutUnspaced(raw, hit.index, found)
-    else found.push({ norm: normaliseWord(raw), start: hit.index, end: hit.index + raw.length })
-  }
+  eachWord(text, (norm, start, end) => { found.push({ norm, start, end }) })
   return found
 }
 

@@ -1,69 +1,8 @@
 import { test as base } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
+import { startApp, type RunningApp } from './startApp'
 
-export const HOME = resolve(import.meta.dirname, '../..')
-export const DEMO = join(HOME, '.cache/e2e/demo')
-
-const freePort = () => new Promise<number>((tell) => {
-  const probe = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = probe.address() as { port: number }
-    probe.close(() => { tell(port) })
-  })
-})
-
-export interface RunningApp {
-  url: string
-  /** The folder of its data. */
-  data: string
-  process: ChildProcess
-  /** What it has written to its error output. */
-  errors: () => string
-  /** Ends the process at once, as a crash would. */
-  kill: () => Promise<void>
-  close: () => Promise<void>
-}
-
-export interface StartOptions {
-  /** Demo data, or the made-up world alone with empty user data. */
-  from?: 'demo' | 'empty'
-  /** The folder of an app that ran before, to start on its data again. */
-  data?: string
-  port?: number
-  env?: Record<string, string>
-}
-
-/** Starts the built app on data of its own. */
-export async function startApp({ from = 'demo', data, port, env = {} }: StartOptions = {}): Promise<RunningApp> {
-  const folder = data ?? mkdtempSync(join(tmpdir(), 'fonetra-e2e-'))
-  if (!data) for (const name of ['world.sqlite', ...(from === 'demo' ? ['fonetra.sqlite'] : [])]) cpSync(join(DEMO, name), join(folder, name))
-  const at = port ?? await freePort()
-  const server = spawn(process.execPath, [join(HOME, '.output/server/index.mjs')], {
-    cwd: HOME, stdio: ['ignore', 'ignore', 'pipe'],
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(at), NITRO_PORT: String(at), FONETRA_HOME: HOME, FONETRA_DATA: folder, FONETRA_STANDIN_CONTROL: '1', ...env },
-  })
-  let told = ''
-  server.stderr.on('data', (chunk: Buffer) => { told += chunk.toString() })
-  const ended = new Promise<void>((tell) => { server.once('exit', () => { tell() }) })
-  const url = `http://127.0.0.1:${at}`
-  for (let tries = 0; ; tries++) {
-    if (await fetch(`${url}/api/health`).then(answer => answer.ok, () => false)) break
-    if (tries > 300 || server.exitCode !== null) throw new Error(`The app did not start: ${told}`)
-    await new Promise(wake => setTimeout(wake, 50))
-  }
-  const end = async (signal: NodeJS.Signals) => { server.kill(signal); await ended }
-  return {
-    url, data: folder, process: server, errors: () => told,
-    kill: () => end('SIGKILL'),
-    close: async () => {
-      if (server.exitCode === null && server.signalCode === null) await end('SIGTERM')
-      if (!data && existsSync(folder)) rmSync(folder, { recursive: true, force: true })
-    },
-  }
-}
+export { call, startApp, type RunningApp } from './startApp'
+export { expect } from '@playwright/test'
 
 /** A page opened on an app of the file's own, with demo data. The test fails if the app or the page reports an error. */
 export const test = base.extend<{ quiet: boolean }, { app: RunningApp }>({
@@ -81,25 +20,3 @@ export const test = base.extend<{ quiet: boolean }, { app: RunningApp }>({
     base.expect(problems, 'errors of the page').toEqual([])
   }, { auto: true }],
 })
-export { expect } from '@playwright/test'
-
-// What a test expects of an answer it states itself: a type here would only repeat it.
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-function jsonOf(text: string): any {
-  try {
-    return JSON.parse(text)
-  } catch {
-    return null
-  }
-}
-
-/** Asks the API of an app and gives status and body. */
-export async function call(app: RunningApp, path: string, options: { method?: string, body?: unknown, raw?: string | Buffer, headers?: Record<string, string> } = {}) {
-  const { method = 'GET', body, raw, headers } = options
-  const answer = await fetch(app.url + path, {
-    method, headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
-    ...(raw === undefined ? body === undefined ? {} : { body: JSON.stringify(body) } : { body: raw as BodyInit }),
-  })
-  const text = await answer.text()
-  return { status: answer.status, headers: answer.headers, text, json: jsonOf(text) }
-}

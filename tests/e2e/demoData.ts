@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
-import { DEMO, HOME } from './app'
+import { DEMO, HOME } from './startApp'
 
 /** Makes the demo data all tests copy, unless it is there and newer than what makes it. */
 export default function demoData() {

@@ -1,14 +1,14 @@
 import type { Outcome } from '../check'
+import type { FieldRange } from '../draft'
 import { defineCheck, met, missing, notApplicable } from '../check'
 
 function signs(field: 'title' | 'description', text: string, forbidden: string[]): Outcome {
   if (!text.trim()) return notApplicable('Nothing written yet.')
-  const ranges = [...text].reduce<{ at: number, found: { field: typeof field, start: number, end: number }[] }>((state, point) => {
-    if (forbidden.includes(point)) state.found.push({ field, start: state.at, end: state.at + point.length })
-    return { at: state.at + point.length, found: state.found }
-  }, { at: 0, found: [] }).found
+  const ranges: FieldRange[] = []
+  for (const sign of forbidden) for (let at = text.indexOf(sign); at >= 0; at = text.indexOf(sign, at + sign.length)) ranges.push({ field, start: at, end: at + sign.length })
   if (!ranges.length) return met(`None of ${forbidden.join(' ')} in it.`)
-  const without = [...text].filter(point => !forbidden.includes(point)).join('').replace(/ {2,}/g, ' ')
+  ranges.sort((a, b) => a.start - b.start)
+  const without = forbidden.reduce((rest, sign) => rest.replaceAll(sign, ''), text).replace(/ {2,}/g, ' ')
   return missing(`Holds ${ranges.length === 1 ? 'a sign' : `${ranges.length} signs`} that the site refuses (${forbidden.join(' ')}). Take ${ranges.length === 1 ? 'it' : 'them'} out.`, {
     ranges,
     fixes: [{ label: 'Take out the refused signs', field, value: without }],

@@ -1,0 +1,73 @@
+import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { call, startApp } from '../tests/e2e/startApp'
+import { times, timing, type Timing } from './measure'
+
+const SEEDS = ['rear derailleur', 'bike chain', 'disc brake', 'bike tyre', 'bottom bracket']
+
+/** Most memory a process has had resident, in MB, as Linux tells it. */
+const mostResident = (pid: number) => Number(/VmHWM:\s+(\d+)/u.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024
+
+/** Phrases of common seeds and their assessment, as the server answers them at demo size. */
+export async function benchDemand(): Promise<Timing[]> {
+  const app = await startApp()
+  try {
+    const ask = async (seed: string, limit: number) => (await call(app, `/api/phrases?seed=${encodeURIComponent(seed)}&region=GB&limit=${limit}`)).json as { total: number, tookMs: number, rows: { phrase: string }[] }
+    const first: number[] = []
+    for (const seed of SEEDS.slice(2)) first.push((await ask(seed, 200)).tookMs)
+    const found = [timing('phrases, a seed never asked before (services asked too)', '40,000 phrases', first, null)]
+    for (const limit of [200, 1000]) {
+      const took: number[] = []
+      let total = 0
+      await times(100, 10, async (run) => {
+        const answer = await ask(SEEDS[Math.abs(run) % SEEDS.length]!, limit)
+        if (run >= 0) took.push(answer.tookMs)
+        total = Math.max(total, answer.total)
+      })
+      found.push(timing(`phrases for common seeds, ${limit.toLocaleString('en')} rows asked for`, `40,000 phrases, up to ${total.toLocaleString('en')} related`, took, 60))
+    }
+    const assess = (phrases: string[]) => call(app, '/api/phrases/assess', { method: 'POST', body: { phrases, region: 'GB' } })
+    const asked: number[] = []
+    const kept: number[] = []
+    for (const seed of SEEDS.slice(2)) {
+      const names = (await ask(seed, 300)).rows.map(row => row.phrase)
+      asked.push(...await times(1, 0, () => assess(names)))
+      kept.push(...await times(5, 1, () => assess(names)))
+    }
+    found.push(timing('300 rows assessed, warm (pages kept)', '300 × 20 seats', kept, 2000))
+    found.push(timing('300 rows assessed, every page asked for', '300 × 20 seats', asked, null))
+    return found
+  } finally {
+    await app.close()
+  }
+}
+
+/** A list of 100,000 phrases imported while a brief is being edited. */
+export async function benchImport(): Promise<{ timings: Timing[], residentMb: number }> {
+  const app = await startApp({ from: 'empty' })
+  try {
+    const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: {} } })).json as { id: string }
+    const list = `Keyword,Avg. monthly searches,Competition\n${Array.from({ length: 100_000 }, (_, i) => `"how to ${['fix', 'clean', 'wax', 'fit'][i % 4]!} part ${i}","${(i * 37 % 90_000).toLocaleString('en')}",0.${i % 10}`).join('\n')}\n`
+    let done = false
+    const took: number[] = []
+    const edits: number[] = []
+    const importing = times(1, 0, async () => {
+      const answer = await call(app, '/api/import/phrases?region=GB&name=bench.csv', { method: 'POST', raw: list })
+      if ((answer.json as { accepted: number }).accepted !== 100_000) throw new Error(`Imported otherwise than asked: ${answer.text.slice(0, 300)}`)
+    }).then((list) => { took.push(...list); done = true })
+    for (let revision = 0; !done; revision++) {
+      edits.push(...await times(1, 0, () => call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: randomUUID(), fields: { title: { revision, value: `Title ${revision}` } } } })))
+      await new Promise(wake => setTimeout(wake, 50))
+    }
+    await importing
+    return {
+      timings: [
+        timing('import of a CSV list', '100,000 rows', took, 5000, 'most'),
+        timing('autosave answered meanwhile', `${edits.length} edits`, edits, 100),
+      ],
+      residentMb: mostResident(app.process.pid!),
+    }
+  } finally {
+    await app.close()
+  }
+}
