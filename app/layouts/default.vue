@@ -64,9 +64,9 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
     <v-navigation-drawer v-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
     <v-main id="main" class="main"><slot /></v-main>
     <ShellNotice />
-    <ShellConflict />
-    <ShellKeys v-model="keysOpen" />
-    <LibraryNewBrief v-model="newOpen" />
+    <LazyShellConflict v-if="brief.conflicts !== null" />
+    <LazyShellKeys v-if="keysOpen" v-model="keysOpen" />
+    <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
   </v-app>
 </template>
 

@@ -15,14 +15,15 @@ const { query, filter, filtered, clear, ask, region } = useDemandQuery(() => bri
 const language = computed(() => brief.fields?.language ?? 'en')
 const working = ref<string | null>(null)
 const importOpen = ref(false)
+/** The dialog is loaded when it is first wanted, and kept for its way out. */
+const importSeen = ref(false)
+watch(importOpen, (open) => { if (open) importSeen.value = true })
 const dropped = ref<File | null>(null)
 const screen = ref<HTMLElement | null>(null)
 
 // The brief says which region is meant; until it is open there is nothing to ask.
 const ready = computed(() => typeof route.query.brief !== 'string' || brief.brief?.id === route.query.brief)
-watch([query, ready], ([now, isReady], before) => {
-  if (isReady && (!before?.[1] || JSON.stringify(now) !== JSON.stringify(before[0]))) void demand.ask(now, language.value)
-}, { immediate: true })
+watch([query, ready, language], ([now, isReady]) => { if (isReady) void demand.ask(now, language.value) }, { immediate: true })
 watch(() => demand.judging, (now) => { if (!now) void tray.refreshFigures() })
 onBeforeUnmount(() => demand.stop())
 
@@ -54,16 +55,16 @@ function importFile() {
           <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> {{ demand.answer.total === 1 ? 'phrase' : 'phrases' }}{{ filtered ? (demand.answer.total === 1 ? ' passes the filters' : ' pass the filters') : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template></span>
           <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
           <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button></span>
-          <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again()">New figures came in: sort again</button>
+          <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">New figures came in: sort again</button>
           <span v-if="unsearched" class="muted">No source knows of searches for it; it can still be assessed.</span>
-          <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again()">Ask again</button></span>
+          <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again(language)">Ask again</button></span>
           <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
         </template>
       </div>
       <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
-        <h2>The phrases could not be had</h2><p>{{ demand.problem }}</p><v-btn variant="tonal" @click="demand.again()">Try again</v-btn>
+        <h2>The phrases could not be had</h2><p>{{ demand.problem }}</p><v-btn variant="tonal" @click="demand.again(language)">Try again</v-btn>
       </div>
-      <v-skeleton-loader v-else-if="demand.state === 'loading' && !demand.rows.length" type="table-row@12" class="sheet grow" />
+      <v-skeleton-loader v-else-if="demand.state === 'loading' && !demand.rows.length" type="paragraph@4" class="sheet grow" />
       <div v-else-if="demand.state === 'ready' && !demand.rows.length" class="sheet state" data-test="no-phrases">
         <h2>{{ filtered ? 'No phrase passes these filters' : `Nothing is known of “${query.seed}”` }}</h2>
         <p>{{ filtered ? 'Loosen one of them, or clear them all.' : 'Try fewer or more common words, another region, or import a list that holds it.' }}</p>
@@ -77,8 +78,8 @@ function importFile() {
       <p>Type a topic above. You get what people search for around it, how often, how firmly each phrase is held, and one figure that weighs the two.</p>
       <p v-if="ideas.length">From this brief: <v-btn v-for="idea in ideas" :key="idea" class="ma-1" variant="outlined" size="small" @click="ask(idea)">{{ idea }}</v-btn></p>
     </div>
-    <DemandWorth :phrase="working" :region="query.region" :language="language" @close="working = null" />
-    <DemandImport v-model="importOpen" :region="query.region" :language="language" :dropped="dropped" @imported="demand.again()" />
+    <LazyDemandWorth v-if="working !== null" :phrase="working" :region="query.region" :language="language" @close="working = null" />
+    <LazyDemandImport v-if="importSeen" v-model="importOpen" :region="query.region" :language="language" :dropped="dropped" @imported="demand.again(language)" />
   </div>
 </template>
 

@@ -92,9 +92,9 @@ function restore(field: BriefField, value: unknown) {
         <DeskGrid class="places sheet" :fields="fields" :phrases="phrases" :placements="scored?.score.placements ?? []" @show="showPlacement" @insert="apply" />
       </div>
       <DeskLedger :score="scored?.score ?? null" :problem="problem" :rule-set="fields.ruleSet" @update:rule-set="brief.set('ruleSet', $event)" @fix="apply" @show="showRange" />
-      <DeskHistory v-model="historyOf" :brief-id="brief.brief!.id" @restore="restore" />
+      <LazyDeskHistory v-if="historyOf" v-model="historyOf" :brief-id="brief.brief!.id" @restore="restore" />
     </div>
-    <LibraryNewBrief v-model="newOpen" />
+    <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
   </div>
 </template>
 

@@ -66,7 +66,7 @@ const EXPORTS = [{ format: 'text', title: 'Plain text, ready to paste' }, { form
       </template>
     </v-data-table>
     <p class="muted small">Published videos, playlists, phrase lists, text blocks, rule sets and sources will stand here too.</p>
-    <LibraryNewBrief v-model="newOpen" />
+    <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
   </div>
 </template>
 

@@ -3,10 +3,14 @@ import { computed, ref, shallowRef } from 'vue'
 import type { AssessedRow, PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import { api, apiLines, messageOf } from '~/composables/api'
 import type { DemandQuery } from '~/composables/demandQuery'
+import { counted } from '~/composables/figures'
 import { useNotices } from './notices'
 
-/** Rows asked for at once; the API gives no more. */
+/** Rows that stand on the screen first, and rows asked for at once after them; the API gives no more. */
+const FIRST = 100
 const PAGE = 1000
+/** How long after the first rows the others are asked for, in milliseconds. */
+const REST_AFTER = 400
 /** Rows judged without being asked to, and in one request. */
 const JUDGED = 300
 const AT_ONCE = 24
@@ -27,6 +31,7 @@ export const useDemand = defineStore('demand', () => {
   const unsorted = ref(false)
   const left = ref(0)
   let asked: DemandQuery | null = null
+  let askedKey = ''
   let visible = { from: 0, to: 20 }
   let stopJudging: AbortController | null = null
   let asking: AbortController | null = null
@@ -35,10 +40,14 @@ export const useDemand = defineStore('demand', () => {
 
   const parameters = (query: DemandQuery, offset: number) => ({
     seed: query.seed, region: query.region ?? EVERY_REGION, contains: query.contains, minWords: query.minWords, maxWords: query.maxWords,
-    minVolume: query.minVolume, maxDifficulty: query.maxDifficulty, sort: query.sort, limit: PAGE, offset,
+    minVolume: query.minVolume, maxDifficulty: query.maxDifficulty, sort: query.sort, limit: offset ? PAGE - offset % PAGE : FIRST, offset,
   })
 
-  async function ask(query: DemandQuery, language = 'en') {
+  /** Asks for the phrases of a seed; the same question again only when it is to be asked anew. */
+  async function ask(query: DemandQuery, language = 'en', anew = false) {
+    const key = JSON.stringify([query, language])
+    if (key === askedKey && !anew && (state.value === 'loading' || state.value === 'ready')) return
+    askedKey = key
     stop()
     asking?.abort()
     const mine = asking = new AbortController()
@@ -62,8 +71,10 @@ export const useDemand = defineStore('demand', () => {
       rows.value = got.rows
       unsorted.value = false
       state.value = 'ready'
-      notices.say(`${got.total} phrases.`)
+      notices.say(`${counted(got.total, 'phrase')}.`)
       void judge(language)
+      // The rest comes once the first rows stand.
+      if (got.rows.length < got.total) setTimeout(() => void more(language, mine.signal), REST_AFTER)
     } catch (error) {
       if (mine.signal.aborted) return
       problem.value = messageOf(error)
@@ -71,10 +82,16 @@ export const useDemand = defineStore('demand', () => {
     }
   }
 
-  async function more(language = 'en') {
-    if (!asked || !answer.value || rows.value.length >= answer.value.total) return
-    const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, rows.value.length), language } })
-    rows.value = [...rows.value, ...got.rows]
+  async function more(language = 'en', signal = asking?.signal) {
+    if (signal?.aborted || !asked || !answer.value || rows.value.length >= answer.value.total) return
+    try {
+      const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, rows.value.length), language }, signal })
+      const known = new Set(rows.value.map(row => row.phrase))
+      // While rows are assessed the order by such a figure shifts: one that is here already stays where it is.
+      if (!signal?.aborted) rows.value = [...rows.value, ...got.rows.filter(row => !known.has(row.phrase))]
+    } catch (error) {
+      if (!signal?.aborted) notices.tell(messageOf(error), { serious: true })
+    }
   }
 
   /** The rows to judge next: those in view, then from the top, up to a limit. */
@@ -131,5 +148,5 @@ export const useDemand = defineStore('demand', () => {
     if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
   }
 
-  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, more, judge, stop, see, again: () => asked && ask(asked) }
+  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, more, judge, stop, see, again: (language = 'en') => asked && ask(asked, language, true) }
 })

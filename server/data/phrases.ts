@@ -76,10 +76,11 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
     SELECT @name, @kind, CASE @kind WHEN 'service' THEN ${SERVICE_PLACE} ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
   const settle = db.prepare('UPDATE source SET place = place WHERE name = ?')
   const figureRows = db.prepare<[number, string], FigureRow>('SELECT source_id, at, volume, change, competition, advertiser FROM figure WHERE phrase_id = ? AND region = ?')
-  const putFigure = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser, months_source, months_change, trend_direction, trend_yearly)
-    VALUES (@phraseId, @region, @sourceId, 1, @at, @volume, @change, @competition, @advertiser, @monthsSource, @monthsChange, @direction, @yearly)
-    ON CONFLICT (phrase_id, region, source_id) DO UPDATE SET at = excluded.at, volume = excluded.volume, change = excluded.change, competition = excluded.competition,
-      advertiser = excluded.advertiser, months_source = excluded.months_source, months_change = excluded.months_change, trend_direction = excluded.trend_direction, trend_yearly = excluded.trend_yearly`)
+  // Two statements rather than one upsert, which takes four times as long a row.
+  const addFigure = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser, months_source, months_change, trend_direction, trend_yearly)
+    VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
+  const setFigure = db.prepare(`UPDATE figure SET at = ?, volume = ?, change = ?, competition = ?, advertiser = ?, months_source = ?, months_change = ?, trend_direction = ?, trend_yearly = ?
+    WHERE phrase_id = ? AND region = ? AND source_id = ?`)
   const putHistory = db.prepare('INSERT OR REPLACE INTO history VALUES (@phraseId, @region, @sourceId, @months, @monthsEnd, @monthsChange, @direction, @yearly)')
   const keepPast = db.prepare('INSERT OR IGNORE INTO figure_past VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
   const choose = db.prepare(`UPDATE figure SET counts = source_id = (
@@ -143,7 +144,9 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
         if (!same) keepPast.run(id, region, source, before.at, before.volume, before.change, before.competition, before.advertiser)
       }
       const row = { phraseId: id, region, sourceId: source, monthsChange, direction: found?.direction ?? null, yearly: found?.yearly ?? null }
-      putFigure.run({ ...row, at, ...next, monthsSource: months?.length ? source : null })
+      const told = [at, next.volume, next.change, next.competition, next.advertiser, months?.length ? source : null, monthsChange, row.direction, row.yearly]
+      if (before) setFigure.run(...told, id, region, source)
+      else addFigure.run(id, region, source, ...told)
       if (months?.length) putHistory.run({ ...row, months: packMonths(months), monthsEnd: figure.monthsEnd ? packMonth(figure.monthsEnd) : null })
       if (!others.length) continue
       choose.run(row)

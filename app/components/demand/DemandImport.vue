@@ -24,7 +24,7 @@ watch(open, (now) => {
   region.value = props.region
   forget()
   if (file.value) void send()
-})
+}, { immediate: true })
 watch(file, forget)
 
 function forget() {

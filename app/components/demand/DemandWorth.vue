@@ -19,7 +19,7 @@ watch(() => props.phrase, async (phrase) => {
   } catch (error) {
     problem.value = messageOf(error)
   }
-})
+}, { immediate: true })
 
 const NAMES = { demand: 'Demand', ease: 'Ease', trend: 'Trend' }
 const sentence = computed(() => {

@@ -19,7 +19,7 @@ watch(field, async (name) => {
   } catch (error) {
     problem.value = messageOf(error)
   }
-})
+}, { immediate: true })
 const shown = (value: unknown) => Array.isArray(value) ? value.join(', ') : String(value as string)
 
 function restore(entry: HistoryEntry) {

@@ -15,7 +15,7 @@ watch(open, (now) => {
   topic.value = ''
   problem.value = ''
   region.value = localStorage.getItem('fonetra.region') || null
-})
+}, { immediate: true })
 
 async function make() {
   if (!topic.value.trim()) {
