@@ -1,11 +1,24 @@
+import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { pathToFileURL } from 'node:url'
-import { DEMO_SEED, DEMO_SIZE, makeWorld } from '../server/services/standin/world'
+import { DEMO_SEED, DEMO_SIZE, WORLD_FORMAT, makeWorld } from '../server/services/standin/world'
 
-/** Makes the made-up world at `file` unless it is there; half-made ones are never left behind. */
+/** The format a world was made in; 0 when it is none. */
+function formatOf(file: string): number {
+  const db = new Database(file, { readonly: true })
+  try {
+    return Number((db.prepare('SELECT value FROM fact WHERE name = \'format\'').get() as { value: string } | undefined)?.value ?? 0)
+  } catch {
+    // Another kind of file, or one cut off: made anew like an old one.
+    return 0
+  } finally {
+    db.close()
+  }
+}
+
+/** Makes the made-up world at `file` unless one of this format is there; half-made ones are never left behind. */
 export function ensureWorld(file: string, size = DEMO_SIZE, newestDay = Date.now()): void {
-  if (existsSync(file)) return
+  if (existsSync(file) && formatOf(file) === WORLD_FORMAT) return
   mkdirSync(dirname(file), { recursive: true })
   const startedAt = Date.now()
   const part = `${file}.part`
@@ -15,5 +28,3 @@ export function ensureWorld(file: string, size = DEMO_SIZE, newestDay = Date.now
   renameSync(part, file)
   console.log(`  done in ${((Date.now() - startedAt) / 1000).toFixed(1)} s.`)
 }
-
-if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) ensureWorld(process.argv[2]!)

@@ -6,5 +6,5 @@ const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20'
   banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' } }
 
 await build({ ...shared, outdir: '.output/workers', entryPoints: { standin: 'server/services/standin/thread.ts', list: 'server/jobs/listThread.ts' }, outExtension: { '.js': '.mjs' } })
-await build({ ...shared, outdir: '.output/tools', entryPoints: { world: 'demo/world.ts', demo: 'demo/build.ts', bench: 'bench/run.ts' }, outExtension: { '.js': '.mjs' } })
+await build({ ...shared, outdir: '.output/tools', entryPoints: { world: 'demo/worldOnly.ts', demo: 'demo/build.ts', bench: 'bench/run.ts' }, outExtension: { '.js': '.mjs' } })
 console.log('Worker threads and tools built.')

@@ -47,8 +47,7 @@ if (options.fresh && command === 'demo') {
 }
 
 const tool = command === 'demo' ? ['.output/tools/demo.mjs', data] : ['.output/tools/world.mjs', join(data, 'world.sqlite')]
-const made = command === 'demo' ? [join(data, 'fonetra.sqlite'), join(data, 'world.sqlite')] : [join(data, 'world.sqlite')]
-if (!made.every(file => existsSync(file)) && run(process.execPath, tool) !== 0) stop('The data could not be made; the lines above say why.')
+if (run(process.execPath, tool) !== 0) stop('The data could not be made; the lines above say why.')
 
 const server = spawn(process.execPath, ['.output/server/index.mjs'], {
   cwd: HOME, stdio: ['ignore', 'inherit', 'inherit'],

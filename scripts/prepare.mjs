@@ -28,11 +28,29 @@ function checkNode() {
   if (major < 20 || (major === 20 && minor < 19)) stop(`Fonetra needs Node.js 20.19 or newer; this is ${process.versions.node}.`)
 }
 
+const there = command => spawnSync(command, ['--version'], { stdio: 'ignore' }).status === 0
+
+/** Installs packages of Debian; says so first. @returns whether it worked. */
+export function aptInstall(packages, why) {
+  if (process.getuid?.() !== 0) return false
+  console.log(`Installing ${packages.join(', ')} (${why}) …`)
+  const apt = args => run('apt-get', ['-qq', '-o', 'Dpkg::Use-Pty=0', ...args], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } })
+  apt(['update'])
+  return apt(['install', '-y', '--no-install-recommends', ...packages]) === 0
+}
+
+/** better-sqlite3 is compiled at install. */
+function compiler() {
+  const missing = ['python3', 'make', 'g++'].filter(command => !there(command))
+  if (missing.length && !aptInstall(missing, 'to compile the database driver, once')) stop(`${missing.join(', ')} must be installed first: the database driver is compiled.`)
+}
+
 /** Installs the packages named by the lockfile unless they are there. */
 export function install() {
   checkNode()
   const lock = createHash('sha256').update(readFileSync(join(HOME, 'package-lock.json'))).update(process.versions.modules).digest('hex')
   if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === lock) return
+  compiler()
   console.log('Installing packages from the lockfile (about five minutes, once) …')
   if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) stop('The packages could not be installed; the lines above say why. Run the same command again once that is mended.')
   writeFileSync(LOCK_STAMP, lock)

@@ -1,7 +1,7 @@
 // npm test: everything a change must pass, on a machine with only Node.js and root. Last line: N passed, N failed.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { HOME, build, install, run, stop } from './prepare.mjs'
+import { HOME, aptInstall, build, install, run, stop } from './prepare.mjs'
 
 const REPORTS = join(HOME, '.cache/reports')
 const CHROMIUM = process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium'
@@ -28,11 +28,7 @@ function add(file, read) {
 
 function browser() {
   if (existsSync(CHROMIUM)) return
-  if (process.getuid?.() !== 0) stop(`Chromium is not at ${CHROMIUM}. Install it (apt-get install chromium), or name another by FONETRA_CHROMIUM.`)
-  console.log('Installing Debian’s Chromium (about a minute, once) …')
-  const apt = args => run('apt-get', ['-qq', '-o', 'Dpkg::Use-Pty=0', ...args], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } })
-  apt(['update'])
-  if (apt(['install', '-y', '--no-install-recommends', 'chromium']) !== 0 || !existsSync(CHROMIUM)) stop('Chromium could not be installed; the lines above say why.')
+  if (!aptInstall(['chromium'], 'for the tests of the interface, about a minute, once') || !existsSync(CHROMIUM)) stop(`Chromium is not at ${CHROMIUM} and could not be installed. As root: apt-get install chromium; or name another by FONETRA_CHROMIUM.`)
 }
 
 install()

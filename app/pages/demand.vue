@@ -31,7 +31,7 @@ const { isOverDropZone } = useDropZone(screen, { onDrop: (files) => { if (files?
 
 const ideas = computed(() => [...new Set([tray.tray.lead, ...tray.tray.support.slice(0, 4), brief.fields?.topic.toLowerCase() || null])].filter((idea): idea is string => idea !== null && idea !== '' && idea.length <= 200))
 
-const unsearched = computed(() => demand.rows.length === 1 && demand.rows[0]!.volume === null && demand.rows[0]!.volumeAll === null && !demand.answer?.missing.length)
+const unsearched = computed(() => demand.rows.length > 0 && !filtered.value && !demand.answer?.missing.length && demand.rows.every(row => row.volume === null && row.volumeAll === null))
 
 function importFile() {
   dropped.value = null
