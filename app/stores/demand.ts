@@ -88,7 +88,10 @@ export const useDemand = defineStore('demand', () => {
       const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, rows.value.length), language }, signal })
       const known = new Set(rows.value.map(row => row.phrase))
       // While rows are assessed the order by such a figure shifts: one that is here already stays where it is.
-      if (!signal?.aborted) rows.value = [...rows.value, ...got.rows.filter(row => !known.has(row.phrase))]
+      if (signal?.aborted) return
+      rows.value = [...rows.value, ...got.rows.filter(row => !known.has(row.phrase))]
+      // Unless a person stopped it, assessing goes on with what came.
+      if (stopJudging !== null && !judging.value && !judgeProblem.value) void judge(language)
     } catch (error) {
       if (!signal?.aborted) notices.tell(messageOf(error), { serious: true })
     }

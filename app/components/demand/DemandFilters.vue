@@ -43,5 +43,5 @@ function type(name: keyof Filters, value: string) {
 .filters > :nth-child(3) { flex-basis: 72px; }
 .filters > :nth-child(5) { flex-basis: 136px; }
 .filters > .wide { flex: 1 1 180px; }
-.filters > .v-btn { flex: none; }
+.filters > .v-btn { flex: none; align-self: center; }
 </style>
