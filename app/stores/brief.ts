@@ -12,7 +12,9 @@ type Changes = Partial<Record<BriefField, { revision: number, value: unknown }>>
 interface Sent { editId: string, client: string, fields: Changes }
 type Status = 'saved' | 'waiting' | 'saving' | 'problem'
 
-const journalKey = (id: string) => `fonetra.unsaved.${id}`
+/** Where a window keeps what is not saved yet: by brief, then by window, so that none clears another's. */
+const journalKey = (id: string, client = '') => `fonetra.unsaved.${id}.${client}`
+const lockName = (client: string) => `fonetra.window.${client}`
 /** A copy without proxies, which can be sent and kept. */
 const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
@@ -36,13 +38,14 @@ export const useBrief = defineStore('brief', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
   let firstChange = 0
   let retries = 0
+  let underWay: Promise<void> | null = null
   const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra')
 
   const fields = computed<BriefFields | null>(() => brief.value?.fields ?? null)
 
   function journal() {
     if (!brief.value) return
-    const key = journalKey(brief.value.id)
+    const key = journalKey(brief.value.id, client)
     if (!dirty.size) return localStorage.removeItem(key)
     const kept = Object.fromEntries([...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: brief.value!.fields[field] }]))
     try {
@@ -63,20 +66,31 @@ export const useBrief = defineStore('brief', () => {
     brief.value = found
     outside.value++
     localStorage.setItem('fonetra.brief', id)
-    recover(found)
+    await recover(found)
   }
 
-  /** Edits that an earlier window could not save are taken up again. */
-  function recover(found: Brief) {
-    const kept = JSON.parse(localStorage.getItem(journalKey(found.id)) ?? '{}') as Changes
-    for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number, value: unknown }][]) {
-      if (same(change.value, found.fields[field])) continue
-      Object.assign(found.revisions, { [field]: change.revision })
-      assign(field, change.value)
-      dirty.add(field)
+  /** Edits that a window which is gone could not save are taken up again. */
+  async function recover(found: Brief) {
+    const prefix = journalKey(found.id)
+    const keys = Object.keys(localStorage).filter(key => key.startsWith(prefix))
+    if (!keys.length) return
+    const open = new Set((await navigator.locks.query()).held?.map(lock => lock.name))
+    if (brief.value?.id !== found.id) return
+    const orphan = (window: string) => window === client || !open.has(lockName(window))
+    for (const key of keys.filter(each => orphan(each.slice(prefix.length)))) {
+      const kept = JSON.parse(localStorage.getItem(key) ?? '{}') as Changes
+      localStorage.removeItem(key)
+      for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number, value: unknown }][]) {
+        if (same(change.value, brief.value.fields[field])) continue
+        Object.assign(brief.value.revisions, { [field]: change.revision })
+        assign(field, change.value)
+        dirty.add(field)
+      }
     }
-    if (dirty.size) schedule()
-    else localStorage.removeItem(journalKey(found.id))
+    if (!dirty.size) return
+    outside.value++
+    journal()
+    schedule()
   }
 
   function assign(field: BriefField, value: unknown) {
@@ -99,27 +113,31 @@ export const useBrief = defineStore('brief', () => {
     timer = setTimeout(() => void save(), Math.max(0, Math.min(PAUSE, firstChange + LONGEST - Date.now())))
   }
 
-  async function save(keepalive = false): Promise<void> {
+  function save(keepalive = false): Promise<void> {
     clearTimeout(timer)
-    if (!brief.value || status.value === 'saving' || conflicts.value) return
+    if (underWay) return underWay
+    if (!brief.value || conflicts.value) return Promise.resolve()
     if (!sent && dirty.size) {
       const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: plain(brief.value!.fields[field]) })
       sent = { editId: crypto.randomUUID(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
     }
-    if (!sent) return
+    if (!sent) return Promise.resolve()
     firstChange = 0
     status.value = 'saving'
     const { id } = brief.value
-    try {
-      const answer = await api<PatchAnswer>(`/api/briefs/${id}`, { method: 'PATCH', body: sent, keepalive })
-      acknowledged(id, answer)
-    } catch (error) {
-      failed(error)
-    }
+    underWay = api<PatchAnswer>(`/api/briefs/${id}`, { method: 'PATCH', body: sent, keepalive })
+      .then(answer => ({ answer }), (error: unknown) => ({ error }))
+      .then((result) => {
+        underWay = null
+        if (brief.value?.id !== id) return
+        if ('answer' in result) acknowledged(id, result.answer)
+        else failed(result.error)
+      })
+    return underWay
   }
 
   function acknowledged(id: string, answer: PatchAnswer) {
-    if (brief.value?.id !== id || !sent) return
+    if (!brief.value || !sent) return
     Object.assign(brief.value.revisions, answer.revisions)
     for (const [field, change] of Object.entries(sent.fields) as [BriefField, { value: unknown }][]) {
       if (same(change.value, brief.value.fields[field])) dirty.delete(field)
@@ -171,7 +189,8 @@ export const useBrief = defineStore('brief', () => {
 
   /** Waits until everything is saved, as far as it can be. */
   async function flush() {
-    if (brief.value && (dirty.size || sent)) await save()
+    // What is typed while one save is under way needs a second.
+    for (let tries = 0; tries < 3 && brief.value && (dirty.size || sent) && !conflicts.value; tries++) await save()
   }
 
   /** Another window saved this brief: fields that are not being edited here follow. */
@@ -192,6 +211,8 @@ export const useBrief = defineStore('brief', () => {
 
   if (others) others.onmessage = ({ data }: MessageEvent<{ brief: string }>) => { if (data.brief === brief.value?.id) void follow() }
   if (typeof window !== 'undefined') {
+    // Held as long as this window lives: others tell by it whose unsaved edits are orphans.
+    void navigator.locks.request(lockName(client), () => new Promise(() => undefined))
     window.addEventListener('beforeunload', () => { if (dirty.size) void save(true) })
     window.addEventListener('online', () => void save())
   }

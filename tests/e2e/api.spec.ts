@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { call, expect, test } from './app'
+import { appTest as test, call, expect } from './app'
 
 const GOOD_DRAFT = { draft: { title: 'How to index a rear derailleur' }, phrases: { lead: 'index a rear derailleur', support: [] } }
 

@@ -4,13 +4,17 @@ import { startApp, type RunningApp } from './startApp'
 export { call, startApp, type RunningApp } from './startApp'
 export { expect } from '@playwright/test'
 
-/** A page opened on an app of the file's own, with demo data. The test fails if the app or the page reports an error. */
-export const test = base.extend<{ quiet: boolean }, { app: RunningApp }>({
+/** An app of the file's own, with demo data; for what needs no page. */
+export const appTest = base.extend<object, { app: RunningApp }>({
   app: [async ({}, use) => {
     const app = await startApp()
     await use(app)
     await app.close()
   }, { scope: 'worker' }],
+})
+
+/** A page opened on that app. The test fails if the page reports an error. */
+export const test = appTest.extend<{ quiet: boolean }>({
   baseURL: async ({ app }, use) => { await use(app.url) },
   quiet: [async ({ page }, use) => {
     const problems: string[] = []
