@@ -50,13 +50,13 @@ function importFile() {
     <template v-if="query.seed">
       <DemandFilters :query="query" :filtered="filtered" @filter="filter" @clear="clear" />
       <div class="status small" data-test="demand-status">
-        <span v-if="demand.state === 'loading'">Looking up “{{ query.seed }}” …</span>
+        <span v-if="demand.state === 'loading'">Looking up “{{ query.seed }}” … <button class="plain link" data-test="look-stop" @click="demand.giveUp()">Stop</button></span>
         <template v-else-if="demand.state === 'ready' && demand.answer">
           <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> {{ demand.answer.total === 1 ? 'phrase' : 'phrases' }}{{ filtered ? (demand.answer.total === 1 ? ' passes the filters' : ' pass the filters') : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template></span>
           <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
           <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button></span>
           <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">New figures came in: sort again</button>
-          <span v-if="unsearched" class="muted">No source knows of searches for it; it can still be assessed.</span>
+          <span v-if="unsearched" class="muted">No source knows of searches for it; it can still be assessed. <button class="plain link" @click="importFile">Import a list that does</button></span>
           <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again(language)">Ask again</button></span>
           <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
         </template>
@@ -76,6 +76,7 @@ function importFile() {
     <div v-else class="sheet state" data-test="demand-empty">
       <h2>What do people search for, and can I win it?</h2>
       <p>Type a topic above. You get what people search for around it, how often, how firmly each phrase is held, and one figure that weighs the two.</p>
+      <p class="muted">The services that ship with Fonetra are simulated: they know bicycle repair and a few neighbouring trades of a made-up world. For anything else, import a list of phrases with their searches.</p>
       <p v-if="ideas.length">From this brief: <v-btn v-for="idea in ideas" :key="idea" class="ma-1" variant="outlined" size="small" @click="ask(idea)">{{ idea }}</v-btn></p>
     </div>
     <LazyDemandWorth v-if="working !== null" :phrase="working" :region="query.region" :language="language" @close="working = null" />

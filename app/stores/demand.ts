@@ -82,6 +82,13 @@ export const useDemand = defineStore('demand', () => {
     }
   }
 
+  /** Gives up on a look that takes too long. */
+  function giveUp() {
+    asking?.abort()
+    problem.value = 'Stopped before the services had answered.'
+    state.value = rows.value.length ? 'ready' : 'failed'
+  }
+
   async function more(language = 'en', signal = asking?.signal) {
     if (signal?.aborted || !asked || !answer.value || rows.value.length >= answer.value.total) return
     try {
@@ -151,5 +158,5 @@ export const useDemand = defineStore('demand', () => {
     if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
   }
 
-  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, more, judge, stop, see, again: (language = 'en') => asked && ask(asked, language, true) }
+  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, giveUp, more, judge, stop, see, again: (language = 'en') => asked && ask(asked, language, true) }
 })

@@ -3,7 +3,7 @@ import type { PhraseStore } from '../data/phrases'
 import type { Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
 
-/** A look this young is answered from the store alone. */
+/** An older look is answered from the store all the same, and refreshed behind the answer. */
 export const LOOK_AGE_MS = 86_400_000
 /** Rows written in one go: a person's autosave waits no longer than this takes. */
 const BATCH = 1000
@@ -38,7 +38,12 @@ export async function learn({ phrases, services }: Deps, list: readonly string[]
 /** Looks under way, so that two screens asking for one seed make one look. */
 const running = new Map<string, Promise<Look>>()
 
-export interface Look { id: number, missing: string[] }
+export interface Look {
+  id: number
+  missing: string[]
+  /** The refresh under way behind an answer that has aged. */
+  refreshing?: Promise<unknown>
+}
 
 /**
  * Makes sure the store knows what the services tell of a seed: related phrases, their figures in
@@ -50,13 +55,13 @@ export interface Look { id: number, missing: string[] }
 export async function lookUp(deps: Deps, seed: string, region: string, language: string): Promise<Look> {
   const { phrases, now = Date.now } = deps
   const kept = phrases.look(seed, region, language)
-  if (kept && now() - kept.at < LOOK_AGE_MS && !kept.missing.length) return kept
+  const young = kept !== null && now() - kept.at < LOOK_AGE_MS
+  if (young && !kept.missing.length) return kept
   const key = `${language}\n${region}\n${phraseKey(seed)}`
-  const under = running.get(key)
-  if (under) return under
-  const work = ask(deps, seed, region, language).finally(() => running.delete(key))
-  running.set(key, work)
-  return work
+  let work = running.get(key)
+  if (!work) running.set(key, work = ask(deps, seed, region, language).finally(() => running.delete(key)))
+  if (!kept || kept.missing.length) return work
+  return { ...kept, refreshing: work.catch((error: unknown) => { console.error('A look could not be refreshed:', error) }) }
 }
 
 async function ask({ phrases, services, now = Date.now }: Deps, seed: string, region: string, language: string): Promise<Look> {

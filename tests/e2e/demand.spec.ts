@@ -86,6 +86,16 @@ test('difficulty comes in where one looks, without rows moving', async ({ page, 
   await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 0 } })
 })
 
+test('a look that takes long can be stopped and asked again', async ({ page, app }) => {
+  await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 3000 } })
+  await page.goto('/demand?seed=dropper+post&region=GB')
+  await page.getByTestId('look-stop').click()
+  await expect(page.getByRole('alert')).toContainText('Stopped before the services had answered')
+  await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 0 } })
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(rows(page).first()).toBeVisible({ timeout: 20_000 })
+})
+
 test('assessing goes on with the rows that come after the first ones', async ({ page, app }) => {
   await call(app, '/api/phrases/assess', { method: 'POST', body: { phrases: (await call(app, '/api/phrases?seed=bike+pump&region=GB&limit=100')).json.rows.map((row: { phrase: string }) => row.phrase), region: 'GB' } })
   await open(page, 'seed=bike+pump&region=GB')

@@ -63,14 +63,18 @@ describe('looking a seed up', () => {
     }
   })
 
-  test('a young look is not repeated, an old or incomplete one is', async () => {
+  test('a young look is not repeated; an old one is answered at once and refreshed behind', async () => {
     const given = deps()
     await lookUp(given, 'bike chain', 'GB', 'en')
     await lookUp(given, 'bike chain', 'GB', 'en')
     expect(given.services.asked.related).toBe(1)
     clock.pass(LOOK_AGE_MS + 1)
-    await lookUp(given, 'bike chain', 'GB', 'en')
+    const aged = given.phrases.look('bike chain', 'GB', 'en')!
+    const look = await lookUp(given, 'bike chain', 'GB', 'en')
+    expect(look).toMatchObject(aged)
+    await look.refreshing
     expect(given.services.asked.related).toBe(2)
+    expect(given.phrases.look('bike chain', 'GB', 'en')!.at).toBe(clock.at)
   })
 
   test('what fails is named, what came is kept, and the next look asks again', async () => {
