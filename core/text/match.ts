@@ -45,22 +45,55 @@ const MAX_BETWEEN = 3
 
 const NONE: Match = { grade: 'none', share: 0, ranges: [] }
 
-/** Cuts and indexes a text. Cost: about 0.3 ms for 5,000 characters once their words are known. */
+/** The words of one line, with offsets into it. */
+type Line = Pick<ReadText, 'norms' | 'stems' | 'starts' | 'ends'>
+
+/** While a text is typed all its lines but one stay as they were, and are not cut again. Past so many the memo starts anew. */
+const LINES_KEPT = 4000
+const linesOf = new Map<string, Map<string, Line>>()
+
+function readLine(raw: string, language: string): Line {
+  let kept = linesOf.get(language)
+  if (!kept || kept.size >= LINES_KEPT) linesOf.set(language, kept = new Map<string, Line>())
+  let line = kept.get(raw)
+  if (!line) {
+    const stem = stemmerFor(language)
+    const { norms, stems, starts, ends } = line = { norms: [], stems: [], starts: [], ends: [] } as Line
+    eachWord(raw, (norm, start, end) => {
+      norms.push(norm)
+      stems.push(stem(norm))
+      starts.push(start)
+      ends.push(end)
+    })
+    kept.set(raw, line)
+  }
+  return line
+}
+
+/** Cuts and indexes a text. Cost: about 0.4 ms for 5,000 new characters, a quarter of that when all lines but one are known. */
 export function readText(raw: string, language: string): ReadText {
-  const stem = stemmerFor(language)
   const text: ReadText = { raw, language, norms: [], stems: [], starts: [], ends: [], byStem: new Map() }
   const { norms, stems, starts, ends, byStem } = text
-  eachWord(raw, (norm, start, end) => {
-    const at = norms.length
-    const root = stem(norm)
-    norms.push(norm)
-    stems.push(root)
-    starts.push(start)
-    ends.push(end)
-    const list = byStem.get(root)
-    if (list) list.push(at)
-    else byStem.set(root, [at])
-  })
+  // No word goes over a line break.
+  for (let from = 0; from <= raw.length;) {
+    const found = raw.indexOf('\n', from)
+    const to = found < 0 ? raw.length : found
+    if (to > from) {
+      const line = readLine(raw.slice(from, to), language)
+      for (let i = 0; i < line.norms.length; i++) {
+        const at = norms.length
+        const stem = line.stems[i]!
+        norms.push(line.norms[i]!)
+        stems.push(stem)
+        starts.push(from + line.starts[i]!)
+        ends.push(from + line.ends[i]!)
+        const list = byStem.get(stem)
+        if (list) list.push(at)
+        else byStem.set(stem, [at])
+      }
+    }
+    from = to + 1
+  }
   return text
 }
 

@@ -1,4 +1,6 @@
+import fc from 'fast-check'
 import { match, readPhrase, readText, runs, span } from '../../../../core/text/match'
+import { normaliseWord } from '../../../../core/text/words'
 
 const grade = (phrase: string, text: string, language = 'en') => match(readPhrase(phrase, language), readText(text, language)).grade
 const find = (phrase: string, text: string) => match(readPhrase(phrase, 'en'), readText(text, 'en'))
@@ -62,4 +64,15 @@ describe('match', () => {
     expect(grade('!!!', 'a ! b')).toBe('none')
     expect(span(find('chain', 'x'))).toBeNull()
   })
+})
+
+test('a text read line by line is the text read whole, whatever was read before', () => {
+  const words = fc.array(fc.constantFrom('Wax', 'a', 'bike', 'chains', 'é', '自行车', '\n', '\r\n', '\n\n', ' ', '-', '\'s', '🚲'), { maxLength: 30 }).map(parts => parts.join(' '))
+  fc.assert(fc.property(words, (raw) => {
+    const read = readText(raw, 'en')
+    // By hand: every word with its offsets in the raw text, and the index of its stem.
+    expect(read.starts.map((start, i) => normaliseWord(raw.slice(start, read.ends[i])))).toEqual(read.norms)
+    for (const [stem, places] of read.byStem) for (const at of places) expect(read.stems[at]).toBe(stem)
+    expect(readText(`new\n${raw}`, 'en').starts.slice(1)).toEqual(read.starts.map(start => start + 4))
+  }))
 })
