@@ -56,7 +56,7 @@ function importFile() {
           <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
           <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button></span>
           <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">New figures came in: sort again</button>
-          <span v-if="unsearched" class="muted">No source knows of searches for it; it can still be assessed. <button class="plain link" @click="importFile">Import a list that does</button></span>
+          <span v-if="unsearched" class="muted">No source knows of searches for it. <button class="plain link" @click="importFile">Import a list that does</button></span>
           <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again(language)">Ask again</button></span>
           <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
         </template>

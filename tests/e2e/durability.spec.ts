@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
 import { call, expect, startApp, test, type RunningApp } from './app'
@@ -41,13 +42,18 @@ test('killed twenty times while saving, no acknowledged edit is lost', async () 
   await app.close()
 })
 
-test('what is typed while the server is down is saved when it is back', async ({ page }) => {
+/** An app with a brief open and its title ready to be typed in; it can be started again on the same port. */
+async function atTheTitle(page: Page) {
   const app = await startApp()
-  const port = Number(new URL(app.url).port)
   await page.goto(`${app.url}/library`)
   await page.getByTestId('open-brief').first().click()
-  const title = page.getByTestId('title').locator('.cm-content')
-  await title.click()
+  await titleOf(page).click()
+  return { app, again: () => startApp({ data: app.data, port: Number(new URL(app.url).port) }) }
+}
+const titleOf = (page: Page) => page.getByTestId('title').locator('.cm-content')
+
+test('what is typed while the server is down is saved when it is back', async ({ page }) => {
+  const { app, again } = await atTheTitle(page)
   await page.keyboard.press('Control+A')
   await page.keyboard.type('Before ')
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
@@ -55,31 +61,26 @@ test('what is typed while the server is down is saved when it is back', async ({
   await page.keyboard.type('and during')
   await expect(page.getByTestId('save-state')).toContainText('Not saved')
   await expect(page.getByTestId('save-state')).toContainText('kept here')
-  const back = await startApp({ data: app.data, port })
+  const back = await again()
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u, { timeout: 15_000 })
   await page.reload()
-  await expect(title).toHaveText('Before and during')
+  await expect(titleOf(page)).toHaveText('Before and during')
   await back.close()
   await app.close()
 })
 
 test('typed while the server is down and the window closed, it is taken up by the next window', async ({ page }) => {
-  const app = await startApp()
-  const port = Number(new URL(app.url).port)
-  await page.goto(`${app.url}/library`)
-  await page.getByTestId('open-brief').first().click()
-  const title = page.getByTestId('title').locator('.cm-content')
-  await title.click()
+  const { app, again } = await atTheTitle(page)
   await app.kill()
   await page.keyboard.press('Control+A')
   await page.keyboard.type('Only in the browser')
   await expect(page.getByTestId('save-state')).toContainText('Not saved')
   const { context, url } = { context: page.context(), url: page.url() }
   await page.close()
-  const back = await startApp({ data: app.data, port })
+  const back = await again()
   const next = await context.newPage()
   await next.goto(url)
-  await expect(next.getByTestId('title').locator('.cm-content')).toHaveText('Only in the browser')
+  await expect(titleOf(next)).toHaveText('Only in the browser')
   await expect(next.getByTestId('save-state')).toHaveText(/^Saved/u)
   await back.close()
   await app.close()

@@ -80,7 +80,7 @@ defineExpose({ show })
 <style scoped>
 .head { display: flex; align-items: center; gap: 10px; min-height: 30px; }
 .over { color: var(--plum); font-weight: 600; }
-.field { padding: 6px 8px; max-height: 112px; overflow: auto; display: flex; flex-wrap: wrap; gap: 5px; }
+.field { padding: 6px 8px; max-height: 126px; overflow: auto; display: flex; flex-wrap: wrap; gap: 5px; }
 .chips { display: contents; list-style: none; margin: 0; padding: 0; }
 .chip { border: 1px solid var(--line); border-radius: 3px; padding: 1px 4px 1px 8px; display: inline-flex; align-items: center; gap: 6px; cursor: grab; background: var(--paper); }
 .chip.repeated { border-style: dashed; border-color: var(--plum); text-decoration: line-through; }
