@@ -42,6 +42,10 @@ export const EMPTY_FIELDS: BriefFields = {
 /** A brief as it is told: each field with its revision. */
 export interface Brief {
   id: string
+  workspaceId: string
+  /** Briefs of one topic for many places have the same. */
+  seriesId: string | null
+  seriesPlace: string | null
   createdAt: number
   updatedAt: number
   deletedAt: number | null
@@ -52,6 +56,9 @@ export interface Brief {
 /** A line of the list of briefs. */
 export interface BriefLine {
   id: string
+  workspaceId: string
+  seriesId: string | null
+  seriesPlace: string | null
   topic: string
   title: string
   lead: string | null
@@ -78,6 +85,14 @@ export const newBriefSchema = z.object({
   id: z.uuid().optional(),
   fields: briefFieldsSchema.partial().optional(),
   copyOf: z.uuid().optional(),
+  workspace: z.string().max(60).optional(),
+})
+
+/** One brief made anew for many places. */
+export const newSeriesSchema = z.object({
+  pattern: z.uuid('Choose the brief that is the pattern.'),
+  places: z.array(z.string().trim().min(1).max(100)).min(1, 'Choose at least one place.').max(300, 'A series can have 300 places at most.'),
+  template: z.string().max(100).default('{phrase} {place}'),
 })
 
 export interface HistoryEntry { id: number, field: BriefField, value: unknown, begunAt: number, savedAt: number }

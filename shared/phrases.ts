@@ -1,10 +1,15 @@
 import { z } from 'zod'
+import { INTENTS, type Intent, type IntentTold } from '../core/demand/intent'
+import type { Season } from '../core/demand/season'
+import type { Spike } from '../core/demand/spike'
+import type { Trend } from '../core/demand/trend'
 import { languageInput, phraseInput, regionInput } from './text'
 
 /** Columns by which phrases can be sorted. */
-export const PHRASE_SORTS = ['phrase', 'words', 'volume', 'volumeAll', 'change', 'competition', 'difficulty', 'worth', 'via'] as const
+export const PHRASE_SORTS = ['phrase', 'words', 'volume', 'volumeAll', 'change', 'competition', 'difficulty', 'worth', 'via', 'chance', 'season', 'advertiser'] as const
 export type PhraseSort = typeof PHRASE_SORTS[number]
 
+const flag = z.enum(['1', '0', 'true', 'false'], { error: 'Say 1 or leave it out.' }).optional().transform(value => value === '1' || value === 'true')
 const figure = z.coerce.number({ error: 'Give a number.' }).min(0, 'Give a number of 0 or more.').optional()
 
 /** The question `/api/phrases` answers. */
@@ -14,8 +19,24 @@ export const phrasesQuerySchema = z.object({
   language: languageInput.default('en'),
   limit: z.coerce.number().int().min(1).max(1000).default(200),
   offset: z.coerce.number().int().min(0).default(0),
-  /** A text the phrase must hold, word by word. */
-  contains: z.string().max(200).optional(),
+  /** Terms parted by commas, of which the phrase must hold one with all its words; and such as it must not hold. */
+  contains: z.string().max(500).optional(),
+  exclude: z.string().max(500).optional(),
+  /** Only questions, only what rises, only what both sources suggest, only where web search shows videos. */
+  questions: flag,
+  rising: flag,
+  both: flag,
+  block: flag,
+  /** A calendar month, 1 January, in which the phrase has its season. */
+  season: z.coerce.number({ error: 'Give a month as 1 to 12.' }).int().min(1, 'Give a month as 1 to 12.').max(12, 'Give a month as 1 to 12.').optional(),
+  intent: z.enum(INTENTS, { error: `An intent is one of ${INTENTS.join(', ')}.` }).optional(),
+  /** A brief: what its tray holds stays away, and unless `aside` is set also what it set aside. */
+  brief: z.string().max(60).optional(),
+  tray: flag,
+  aside: flag,
+  /** Worth and chance for whom: judged for anyone, or for the channel of a workspace. */
+  for: z.enum(['anyone', 'channel']).default('anyone'),
+  workspace: z.string().max(60).optional(),
   minWords: figure,
   maxWords: figure,
   minVolume: figure,
@@ -45,8 +66,18 @@ export interface PhraseRow {
   /** 0 to 100; null until assessed. */
   difficulty: number | null
   worth: { anyone: number | null, channel: number | null }
+  /** Chance of page one for the channel asked for, 0 to 1. */
+  chance: number | null
   via: ('video' | 'web')[]
   videoBlock: boolean | null
+  /** What advertisers pay or bid, as imported; never competition. */
+  advertiser: number | null
+  tendency: 'rising' | 'fading' | 'steady' | null
+  /** Calendar months of the peak, 0 January; `null` where no season is seen. */
+  season: { strength: number, peaks: number[] } | null
+  spiked: boolean | null
+  intent: Intent | null
+  question: boolean
   source: string | null
   at: number | null
 }
@@ -55,6 +86,8 @@ export interface PhrasesAnswer {
   seed: string
   region: string | null
   total: number
+  /** Left out because the tray holds them or they were set aside. */
+  withheld: number
   rows: PhraseRow[]
   /** The last complete month, `yyyy-mm`. */
   monthsEnd: string | null
@@ -68,7 +101,13 @@ export const assessBodySchema = z.object({
   phrases: z.array(phraseInput).min(1, 'Name at least one phrase to assess.').max(20_000),
   region: regionInput,
   language: languageInput.default('en'),
+  workspace: z.string().max(60).optional(),
+  /** Ask for the searches of phrases nobody told of, too. */
+  learn: z.boolean().default(false),
+  /** What the work is about, for the list of long work. */
+  title: z.string().max(200).optional(),
 })
+export type AssessBody = z.infer<typeof assessBodySchema>
 
 /** One line of the assessment stream. */
 export interface AssessedRow {
@@ -76,7 +115,9 @@ export interface AssessedRow {
   difficulty: number | null
   competition: number | null
   worth: PhraseRow['worth']
+  chance: number | null
   videoBlock: boolean | null
+  intent: Intent | null
   complete: boolean
   at: number | null
   /** Why there is no figure, when there is none. */
@@ -93,24 +134,32 @@ export interface PhraseDetail extends PhraseRow {
     factors: { name: 'demand' | 'ease' | 'trend', value: number | null, weight: number, holdsBack: number | null }[]
     heldBackBy: 'demand' | 'ease' | 'trend' | null
   }
+  /** The same for the channel asked for; `null` without one. */
+  channelWorking: Pick<PhraseDetail['worthWorking'], 'factors' | 'heldBackBy'> | null
   pageAt: number | null
   figures: { region: string | null, source: string, volume: number | null, at: number }[]
   modelVersion: number
 }
 
-export interface ResultsAnswer {
-  phrase: string
-  region: string | null
-  at: number
-  source: string
-  complete: boolean
-  titleMatches: number | null
-  difficulty: { page: number, front: number, middle: number, rest: number } | null
-  rows: {
-    rank: number, videoId: string, title: string, description: string, tags: string[]
-    channel: { id: string, title: string, subscribers: number | null }
-    views: number, viewsPerDay: number, likes: number | null, comments: number | null, publishedAt: number, durationSeconds: number, strength: number
-  }[]
+/** A phrase laid open: everything the sheet beside the table shows. */
+export interface PhraseSheet {
+  detail: PhraseDetail
+  season: Season | null
+  trend: Trend | null
+  spike: Spike | null
+  /** What its months say, in a sentence or three. */
+  story: string
+  intent: IntentTold | null
+  /** Results clustered by the words they share; more than one cluster is more than one meaning. */
+  meanings: { name: string[], ids: string[], titles: string[], share: number }[]
+  top: { videoId: string, rank: number, title: string, channel: string, subscribers: number | null, views: number | null, publishedAt: number | null, thumbnail: string | null, strength: number }[]
+  /** Videos whose title holds it, for a thousand searches a month; `null` where there are none. */
+  competitionPerThousand: number | null
+  interest: { region: string, volume: number }[]
+  related: { phrase: string, volume: number | null, change: number | null }[]
+  rising: { phrase: string, volume: number | null, change: number | null }[]
+  note: string
+  missing: string[]
 }
 
 export interface ImportAnswer {
@@ -122,13 +171,26 @@ export interface ImportAnswer {
   columns: Record<string, string>
 }
 
-export interface JobState {
-  id: string
-  kind: 'assess'
-  state: 'running' | 'done' | 'stopped' | 'failed'
-  done: number
-  total: number
-  startedAt: number
-  endedAt: number | null
+/** Phrases that share results: one video can win them together. */
+export interface ClustersAnswer { clusters: { head: string, phrases: string[], volume: number }[], withPages: number }
+
+/** A longer phrase to try, with what it adds and what is known of it. */
+export interface LongerRow { phrase: string, added: string, from: 'known' | 'modifier' | 'place', row: PhraseRow | null }
+/** Longer phrases, and what is known of the phrase itself. */
+export interface LongerAnswer { self: PhraseRow | null, rows: LongerRow[], missing: string[] }
+
+/** One phrase of a shortlist, on every figure. */
+export interface ShortlistColumn {
+  row: PhraseRow
+  story: string
+  intent: IntentTold | null
+  difficultyParts: PhraseDetail['difficultyParts']
+  forecast: { pageOne: number, likely: [number, number], softSeats: number } | null
+  winnings: { expected: number, low: number, high: number } | null
+  turnover: number | null
+  age: { young: number, median: number } | null
+  exactTitles: number
+  competitionPerThousand: number | null
+  meanings: string[][]
   problem: string | null
 }

@@ -1,3 +1,4 @@
+import { twoSidedTail } from '../statistics/normal'
 import type { Months } from './volume'
 
 export interface Trend {
@@ -11,14 +12,6 @@ export interface Trend {
 /** A trend is called only when it is this unlikely to be chance and at least this large. */
 const MAX_P = 0.01
 const LEAST_YEARLY = 0.1
-
-/** Two-sided tail of the standard normal (Abramowitz and Stegun 7.1.26, error below 2e-7). */
-function twoSided(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2
-  const t = 1 / (1 + 0.3275911 * x)
-  const poly = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))))
-  return poly * Math.exp(-x * x)
-}
 
 function median(sorted: number[]): number {
   const middle = sorted.length >> 1
@@ -76,7 +69,7 @@ export function trend(months: Months): Trend | null {
   const slope = median(slopes.sort((a, b) => a - b))
   const yearly = middle > 0 ? slope / middle : 0
   const z = variance > 0 ? (s - Math.sign(s)) / Math.sqrt(variance) : 0
-  const p = variance > 0 ? Math.min(1, twoSided(z)) : 1
+  const p = variance > 0 ? Math.min(1, twoSidedTail(z)) : 1
   const called = p < MAX_P && Math.abs(yearly) >= LEAST_YEARLY
   return { direction: called ? (yearly > 0 ? 'rising' : 'fading') : 'steady', yearly, p }
 }

@@ -37,7 +37,7 @@ export interface WorthWorking {
 }
 
 /** The 99.9th percentile (nearest rank) of known volumes, at least `LEAST_CAP`. */
-export function volumeCap(volumes: readonly number[]): number {
+export function volumeCap(volumes: ArrayLike<number>): number {
   if (!volumes.length) return LEAST_CAP
   const sorted = Float64Array.from(volumes).sort()
   return Math.max(LEAST_CAP, sorted[Math.ceil(sorted.length * 0.999) - 1]!)

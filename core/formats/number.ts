@@ -10,6 +10,8 @@ const MARKS = /[.,'’\u00a0\u202f _]/u
  * @example looseNumber('1.2K')    // 1200
  */
 export function looseNumber(cell: string): number | null {
+  // Most lists hold plain numbers: they need no second look.
+  if (/^-?\d{1,15}(?:\.\d{1,2})?$/u.test(cell)) return Number(cell)
   let text = cell.trim()
   if (text === '' || /^[-–—]$|^n\/?a$/iu.test(text)) return null
   let factor = 1

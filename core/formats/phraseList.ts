@@ -1,4 +1,4 @@
-import { wordCount, phraseKey } from '../text/words'
+import { PLAIN_PHRASE, phraseKey, wordCount } from '../text/words'
 import { looseNumber } from './number'
 
 /** What a column of an imported list can mean. */
@@ -22,6 +22,8 @@ export interface ListedPhrase {
 
 /** Longest phrase taken from a list. */
 const MAX_PHRASE = 200
+/** Most words of a phrase taken from a list. */
+const MAX_WORDS = 30
 
 /** Common spellings of headers, compared without case, marks and spaces. */
 const SPELLINGS: Record<ListColumn, string[]> = {
@@ -69,12 +71,14 @@ const CONTROL = /[\p{Cc}\p{Co}\p{Cn}]/u
 export function readListRow(cells: readonly string[], map: ColumnMap): ListedPhrase | { reason: string } {
   const cell = (column: ListColumn) => map[column] === undefined ? undefined : cells[map[column]]
   const raw = cell('phrase') ?? ''
-  const phrase = phraseKey(raw)
+  // Most lists hold plain phrases of some words: they need no second look.
+  const plain = PLAIN_PHRASE.test(raw)
+  const phrase = plain ? raw : phraseKey(raw)
   if (!phrase) return { reason: 'There is no phrase in this line.' }
-  if (!/[\p{L}\p{N}]/u.test(phrase)) return { reason: `“${raw.trim().slice(0, 40)}” holds no word.` }
+  if (!plain && !/[\p{L}\p{N}]/u.test(phrase)) return { reason: `“${raw.trim().slice(0, 40)}” holds no word.` }
   if (phrase.length > MAX_PHRASE) return { reason: `The phrase is ${phrase.length} characters long; ${MAX_PHRASE} is the most.` }
-  if (CONTROL.test(phrase)) return { reason: 'The phrase holds characters that cannot be shown.' }
-  if (wordCount(phrase) > 30) return { reason: 'The phrase has more than 30 words.' }
+  if (!plain && CONTROL.test(phrase)) return { reason: 'The phrase holds characters that cannot be shown.' }
+  if (phrase.length >= 2 * MAX_WORDS && wordCount(phrase) > MAX_WORDS) return { reason: `The phrase has more than ${MAX_WORDS} words.` }
   const problems: string[] = []
   const number = (column: ListColumn, least = 0) => {
     const text = cell(column)

@@ -18,18 +18,19 @@ export const seatWeight = (rank: number) => 1 / Math.log2(rank + 1)
  *
  * @param strengths 0 to 1 by rank, first rank first, off-topic results already taken out.
  * @param complete false when the page came back half: there is then no difficulty.
+ * @param unread seats of page one that nobody knows, because results were taken out and none beyond were read: they count in nothing.
  */
-export function difficulty(strengths: readonly number[], complete: boolean): Difficulty | null {
+export function difficulty(strengths: readonly number[], complete: boolean, unread = 0): Difficulty | null {
   if (!complete) return null
   const over = (from: number, to: number) => {
     let sum = 0
     let weight = 0
-    for (let rank = from; rank <= to; rank++) {
+    for (let rank = from; rank <= Math.min(to, PAGE_SEATS - unread); rank++) {
       const w = seatWeight(rank)
       weight += w
       sum += w * (strengths[rank - 1] ?? 0)
     }
-    return 100 * sum / weight
+    return weight > 0 ? 100 * sum / weight : 0
   }
   return { page: over(1, PAGE_SEATS), front: over(1, 3), middle: over(4, 10), rest: over(11, PAGE_SEATS) }
 }

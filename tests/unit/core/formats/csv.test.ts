@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { parse } from 'csv-parse/sync'
+import Papa from 'papaparse'
 import { csvCell, csvFile } from '../../../../core/formats/csv'
 
 describe('CSV out', () => {
@@ -13,7 +13,7 @@ describe('CSV out', () => {
   test('any text comes back from a reader as it went in', () => {
     fc.assert(fc.property(fc.array(fc.array(fc.string(), { minLength: 2, maxLength: 2 }), { maxLength: 5 }), (rows) => {
       const safe = rows.map(row => row.map(cell => cell.replace(/^[=+\-@\t\r]/u, 'x')))
-      expect(parse(csvFile(['a', 'b'], safe), { bom: true, record_delimiter: '\r\n' })).toEqual([['a', 'b'], ...safe])
+      expect(Papa.parse(csvFile(['a', 'b'], safe), { delimiter: ',', newline: '\r\n', skipEmptyLines: true }).data).toEqual([['a', 'b'], ...safe])
     }))
   })
 })

@@ -1,0 +1,138 @@
+import { PAGE_SEATS } from './difficulty'
+
+/** How uncertain a forecast is, until it is calibrated on the channel's own history. */
+export interface Spread {
+  /** Added to my strength: what the history says of forecasts that were too high or too low. */
+  offset: number
+  /** Standard deviation of what a single video does better or worse than its channel lets expect. */
+  sigma: number
+  /** How sharply a difference of strength decides between two videos. */
+  tau: number
+}
+export const SPREAD: Spread = { offset: 0, sigma: 0.12, tau: 0.03 }
+
+/** As many results as are ever read: three pages. Those beyond what was read stand there all the same. */
+export const RESULTS_READ = 60
+/** The last seats read, whose mean tells how strong those unread may be: ranks 11 to 20 of a single page. */
+const TAIL = 10
+
+export interface Forecast {
+  /** Chance that fewer than twenty stay ahead. */
+  pageOne: number
+  /** P(rank = k) at index k − 1; the last one is “behind all of them”. */
+  ranks: Float64Array
+  /** The middle half of the likely ranks, both within. */
+  likely: [number, number]
+  /** For each rival read, the chance that it stays ahead. */
+  ahead: Float64Array
+  /** Ranks whose holder I pass more likely than not. */
+  softSeats: number[]
+}
+
+interface Nodes { luck: Float64Array, weights: Float64Array }
+const nodesOf = new Map<string, Nodes>()
+
+/**
+ * Nodes for the integral over the luck of one video: the trapezoid over ±4.5 σ, no further apart than τ.
+ * Gauss and Hermite's nodes lie further apart than the comparisons are steep (τ is a quarter of σ) and
+ * make the chance ripple; evenly spaced ones err by about exp(−2π²) of a comparison, and their weights
+ * are positive, so that the chance falls with every rival.
+ */
+function nodes({ sigma, tau }: Spread): Nodes {
+  const key = `${sigma} ${tau}`
+  let made = nodesOf.get(key)
+  if (!made) {
+    const half = Math.min(200, Math.max(18, Math.ceil(4.5 * sigma / tau)))
+    const steps = Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * 4.5 / half)
+    const raw = steps.map(z => Math.exp(-z * z / 2))
+    const sum = raw.reduce((a, b) => a + b, 0)
+    nodesOf.set(key, made = { luck: steps.map(z => z * sigma), weights: raw.map(weight => weight / sum) })
+  }
+  return made
+}
+
+/** Strengths of all rivals to reckon with: those read, and for each unread one the mean of the last seats read. */
+function withUnread(strengths: readonly number[], more: boolean): number[] {
+  const read = strengths.slice(0, RESULTS_READ)
+  if (!more || !read.length || read.length >= RESULTS_READ) return [...read]
+  const last = read.slice(-TAIL)
+  const tail = last.reduce((sum, strength) => sum + strength, 0) / last.length
+  return [...read, ...new Array<number>(RESULTS_READ - read.length).fill(tail)]
+}
+
+/**
+ * Chance of page one and likely ranks of one well-worded video of mine among the results of a page.
+ *
+ * My latent strength is `own + ε`, ε ~ N(0, σ²), the same in all comparisons of one video; given
+ * ε, rival i stays ahead with 1 / (1 + exp((own + ε − S_i) / τ)), and the number ahead is
+ * Poisson-binomial, computed exactly by dynamic programming.
+ *
+ * Results that were not read stand there all the same, and are counted as strong as the last ten read
+ * are in the mean: where a page falls off, reading less of it makes no forecast better.
+ *
+ * @param strengths 0 to 1 by rank, those taken out as off-topic left out.
+ * @param more whether the site has results beyond those read.
+ */
+export function forecast(own: number, strengths: readonly number[], more: boolean, spread: Spread = SPREAD): Forecast {
+  const rivals = withUnread(strengths, more)
+  const { luck, weights } = nodes(spread)
+  const n = rivals.length
+  const ranks = new Float64Array(n + 1)
+  const ahead = new Float64Array(n)
+  const count = new Float64Array(n + 1)
+  for (let node = 0; node < luck.length; node++) {
+    const mine = own + spread.offset + luck[node]!
+    count.fill(0)
+    count[0] = 1
+    for (let i = 0; i < n; i++) {
+      const p = 1 / (1 + Math.exp((mine - rivals[i]!) / spread.tau))
+      ahead[i]! += weights[node]! * p
+      for (let k = i + 1; k > 0; k--) count[k] = count[k]! * (1 - p) + count[k - 1]! * p
+      count[0]! *= 1 - p
+    }
+    for (let k = 0; k <= n; k++) ranks[k]! += weights[node]! * count[k]!
+  }
+  let pageOne = 0
+  for (let k = 0; k < Math.min(PAGE_SEATS, n + 1); k++) pageOne += ranks[k]!
+  return {
+    pageOne: Math.min(1, pageOne),
+    ranks,
+    likely: [quantileRank(ranks, 0.25), quantileRank(ranks, 0.75)],
+    ahead: ahead.slice(0, Math.min(strengths.length, RESULTS_READ)),
+    softSeats: [...ahead.keys()].filter(i => i < strengths.length && ahead[i]! < 0.5).map(i => i + 1),
+  }
+}
+
+/**
+ * The chance of page one alone, for thousands of phrases: the same sum with counts up to nineteen only.
+ */
+export function chanceOfPageOne(own: number, strengths: readonly number[], more: boolean, spread: Spread = SPREAD): number {
+  const rivals = withUnread(strengths, more)
+  if (rivals.length < PAGE_SEATS) return 1
+  const { luck, weights } = nodes(spread)
+  const count = new Float64Array(PAGE_SEATS)
+  let chance = 0
+  for (let node = 0; node < luck.length; node++) {
+    const mine = own + spread.offset + luck[node]!
+    count.fill(0)
+    count[0] = 1
+    for (let i = 0; i < rivals.length; i++) {
+      const p = 1 / (1 + Math.exp((mine - rivals[i]!) / spread.tau))
+      for (let k = Math.min(i + 1, PAGE_SEATS - 1); k > 0; k--) count[k] = count[k]! * (1 - p) + count[k - 1]! * p
+      count[0]! *= 1 - p
+    }
+    let sum = 0
+    for (let k = 0; k < PAGE_SEATS; k++) sum += count[k]!
+    chance += weights[node]! * sum
+  }
+  return Math.min(1, chance)
+}
+
+function quantileRank(ranks: Float64Array, part: number): number {
+  let sum = 0
+  for (let k = 0; k < ranks.length; k++) {
+    sum += ranks[k]!
+    if (sum >= part - 1e-12) return k + 1
+  }
+  return ranks.length
+}

@@ -1,0 +1,5 @@
+declare module 'jstat' {
+  /** Distributions of the jStat library that are used here. */
+  const jStat: { centralF: { cdf: (x: number, df1: number, df2: number) => number } }
+  export default jStat
+}
