@@ -4,8 +4,19 @@ import { briefStore, type BriefStore } from './data/briefs'
 import { openUserData, type Db } from './data/open'
 import { phraseStore, type PhraseStore } from './data/phrases'
 import { resultStore, type ResultStore } from './data/results'
+import { listStore, type ListStore } from './data/lists'
+import { placeStore, type PlaceStore } from './data/places'
+import { sourceStore, type SourceStore } from './data/sources'
+import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
+import { videoStore, type VideoStore } from './data/videos'
+import { workspaceStore, type WorkspaceStore } from './data/workspaces'
+import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
-import { connectStandin, type ConnectedServices } from './services/connect'
+import { startReading } from './jobs/startReading'
+import type { PageReader } from './rivals/pageReader'
+import { attachedStore, type AttachedStore } from './data/attached'
+import { connectStandin } from './services/connect'
+import { switchboard, type Switchboard } from './services/switchboard'
 
 /** Everything a route works with, opened once. */
 export interface Runtime {
@@ -13,7 +24,18 @@ export interface Runtime {
   briefs: BriefStore
   phrases: PhraseStore
   results: ResultStore
-  services: ConnectedServices
+  videos: VideoStore
+  workspaces: WorkspaceStore
+  rivalSets: RivalSetStore
+  lists: ListStore
+  places: PlaceStore
+  sources: SourceStore
+  /** The index of phrases, in a thread of its own. */
+  search: PhraseSearch
+  /** Reads result pages, in a thread of its own. */
+  reader: PageReader & { close: () => Promise<void> }
+  services: Switchboard
+  attached: AttachedStore
   jobs: Jobs
   /** The built entry of the thread that reads lists. */
   listThread: string
@@ -34,17 +56,33 @@ export function useRuntime(): Runtime {
   const limit = Number(process.env.FONETRA_DATA_LIMIT_MB ?? 0)
   const db = openUserData(join(data, 'fonetra.sqlite'), { migrations: join(home, 'server/data/migrations'), ...(limit ? { limitBytes: limit * 1024 * 1024 } : {}) })
   const workers = join(home, '.output/workers')
+  const changed = (ids: readonly number[]) => { search.changed(ids) }
+  const phrases = phraseStore(db, Date.now, changed)
+  const search = startSearch(join(workers, 'index.mjs'), join(data, 'fonetra.sqlite'), (...cap) => { phrases.putCap(...cap) })
+  const videos = videoStore(db)
+  const attached = attachedStore(db)
   runtime = {
     db,
     briefs: briefStore(db),
-    phrases: phraseStore(db),
-    results: resultStore(db),
-    services: connectStandin(join(workers, 'standin.mjs'), join(data, 'world.sqlite')),
-    jobs: new Jobs(),
+    phrases,
+    results: resultStore(db, changed),
+    videos,
+    workspaces: workspaceStore(db, videos),
+    rivalSets: rivalSetStore(db),
+    lists: listStore(db, phrases),
+    places: placeStore(db),
+    sources: sourceStore(db, changed),
+    search,
+    reader: startReading(join(workers, 'reading.mjs')),
+    services: switchboard(connectStandin(join(workers, 'standin.mjs'), join(data, 'world.sqlite')), attached.get()),
+    attached,
+    jobs: new Jobs(db),
     listThread: join(workers, 'list.mjs'),
     uploads: data,
   }
   runtime.briefs.forgetOldEdits()
+  // One that is closed while it loads is no failure.
+  void search.load('en', '').catch((error: unknown) => { if (runtime) console.error('The index of phrases could not be loaded:', error) })
   // An import that was cut off leaves its upload behind.
   for (const name of readdirSync(data)) if (/^upload-.+\.tmp$/u.test(name)) rmSync(join(data, name), { force: true })
   return runtime
@@ -54,6 +92,9 @@ export function useRuntime(): Runtime {
 export async function closeRuntime(): Promise<void> {
   const open = runtime
   runtime = undefined
+  open?.jobs.close()
   await open?.services.close()
+  await open?.search.close()
+  await open?.reader.close()
   open?.db.close()
 }

@@ -19,6 +19,9 @@ const ONE_FIELD = new Map(BRIEF_FIELDS.map(field => [field, z.object({ [field]: 
 /** The value as its field takes it. @throws ZodError that names the field. */
 const fitting = (field: BriefField, value: unknown): unknown => (ONE_FIELD.get(field)!.parse({ [field]: value }) as Record<string, unknown>)[field]
 
+/** Where a new brief belongs: a workspace (the first unless named), a series and the place in it. */
+export interface BriefHome { workspace?: string, series?: string, place?: string }
+
 export interface FieldChange { revision: number, value: unknown }
 
 export type PatchResult =
@@ -26,7 +29,7 @@ export type PatchResult =
   | { kind: 'stale', conflicts: Partial<Record<BriefField, FieldConflict>> }
   | { kind: 'absent' }
 
-interface BriefRow { id: string, created_at: number, updated_at: number, deleted_at: number | null, percent: number | null, scored_at: number | null, scored_by: number | null }
+interface BriefRow { id: string, workspace_id: string, series_id: string | null, series_place: string | null, created_at: number, updated_at: number, deleted_at: number | null, percent: number | null, scored_at: number | null, scored_by: number | null }
 interface FieldRow { field: BriefField, revision: number, value: string, saved_at: number }
 interface HistoryRow { id: number, field: BriefField, value: string, client: string | null, begun_at: number, saved_at: number }
 
@@ -40,7 +43,7 @@ export type BriefStore = ReturnType<typeof briefStore>
 export function briefStore(db: Db, now: () => number = Date.now) {
   const workspace = db.prepare<[], { id: string }>('SELECT id FROM workspace ORDER BY created_at LIMIT 1')
   const addWorkspace = db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, NULL, ?, ?)')
-  const addBrief = db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at) VALUES (?, ?, ?, ?)')
+  const addBrief = db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at, series_id, series_place) VALUES (?, ?, ?, ?, ?, ?)')
   const row = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE id = ?')
   const live = db.prepare<[], BriefRow>('SELECT * FROM brief WHERE deleted_at IS NULL ORDER BY updated_at DESC, id DESC')
   const fieldRows = db.prepare<[string], FieldRow>('SELECT field, revision, value, saved_at FROM brief_field WHERE brief_id = ?')
@@ -74,7 +77,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
       fields[each.field] = JSON.parse(each.value)
       revisions[each.field] = each.revision
     }
-    return { id: found.id, createdAt: found.created_at, updatedAt: found.updated_at, deletedAt: found.deleted_at, fields: fields as unknown as BriefFields, revisions }
+    return { id: found.id, workspaceId: found.workspace_id, seriesId: found.series_id, seriesPlace: found.series_place, createdAt: found.created_at, updatedAt: found.updated_at, deletedAt: found.deleted_at, fields: fields as unknown as BriefFields, revisions }
   }
 
   function get(id: string): Brief | null {
@@ -91,11 +94,11 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     else addEntry.run(id, field, value, client, at, at)
   }
 
-  const create = db.transaction((given: Partial<BriefFields>, id: string = uuid()): Brief => {
+  const create = db.transaction((given: Partial<BriefFields>, id: string = uuid(), { workspace, series, place }: BriefHome = {}): Brief => {
     const known = get(id)
     if (known) return known
     const at = now()
-    addBrief.run(id, workspaceId(at), at, at)
+    addBrief.run(id, workspace ?? workspaceId(at), at, at, series ?? null, place ?? null)
     for (const [field, value] of Object.entries(briefFieldsSchema.partial().parse(given)) as [BriefField, unknown][]) {
       const text = JSON.stringify(value)
       putField.run(id, field, 1, text, at)
@@ -136,15 +139,22 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     return { kind: 'saved', answer }
   })
 
+  const createSeries = db.transaction((list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string): Brief[] => {
+    const series = uuid()
+    return list.map(({ place, fields }) => create(fields, undefined, { workspace, series, place }))
+  })
+
   const duplicate = db.transaction((id: string): Brief | null => {
     const from = get(id)
     if (!from || from.deletedAt !== null) return null
-    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) })
+    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) }, undefined, { workspace: from.workspaceId })
   })
 
   return {
     /** A new brief; with the id of one that exists, that one, so that a repeat makes no second. */
-    create: (given: Partial<BriefFields>, id?: string): Brief => create.immediate(given, id),
+    create: (given: Partial<BriefFields>, id?: string, home?: BriefHome): Brief => create.immediate(given, id, home),
+    /** Briefs of one topic for many places, made in one go; they stay a series. */
+    createSeries: (list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string): Brief[] => createSeries.immediate(list, workspace),
     /** A copy with the same fields and no history. `null` when there is no such brief. */
     duplicate: (id: string): Brief | null => duplicate.immediate(id),
     /** A brief, deleted ones too; `null` for an unknown id. */
@@ -156,18 +166,18 @@ export function briefStore(db: Db, now: () => number = Date.now) {
      */
     patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => patch.immediate(id, editId, changes, client),
     /** All briefs that are not deleted, newest change first. `percentOf` is asked only for those changed since. */
-    list(percentOf: (fields: BriefFields) => number | null): BriefLine[] {
+    list(percentOf: (fields: BriefFields) => number | null, workspace?: string): BriefLine[] {
       const rows = new Map<string, FieldRow[]>()
       for (const each of liveFields.all()) {
         const list = rows.get(each.brief_id)
         if (list) list.push(each)
         else rows.set(each.brief_id, [each])
       }
-      return live.all().map((found) => {
+      return live.all().filter(found => !workspace || found.workspace_id === workspace).map((found) => {
         const { id, fields, updatedAt } = toBrief(found, rows.get(found.id) ?? [])
         let { percent } = found
         if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) score.run(percent = percentOf(fields), updatedAt, MODEL_VERSION, id)
-        return { id, topic: fields.topic, title: fields.title, lead: fields.tray.lead, region: fields.region, support: fields.tray.support.length, updatedAt, percent, ruleSet: fields.ruleSet }
+        return { id, workspaceId: found.workspace_id, seriesId: found.series_id, seriesPlace: found.series_place, topic: fields.topic, title: fields.title, lead: fields.tray.lead, region: fields.region, support: fields.tray.support.length, updatedAt, percent, ruleSet: fields.ruleSet }
       })
     },
     /** Marks a brief deleted; it can be restored. @returns whether there was one to delete. */

@@ -1,8 +1,13 @@
+import { peakBits, season } from '../../core/demand/season'
+import { spike } from '../../core/demand/spike'
 import { trend, type Trend } from '../../core/demand/trend'
 import { meanVolume, yearChange, type Months } from '../../core/demand/volume'
+import type { Intent } from '../../core/demand/intent'
 import { LEAST_CAP } from '../../core/demand/worth'
-import { phraseKey, wordCount, words } from '../../core/text/words'
+import { phraseKey, wordCount } from '../../core/text/words'
 import { packMonth, packMonths, unpackMonth, unpackMonths } from './months'
+import { unpackStrengths } from './strengths'
+import { believeFirst } from './believe'
 import { relaxedTransaction, type Db } from './open'
 
 /** Bits that say which sources suggest a phrase. */
@@ -19,6 +24,8 @@ export interface ToldFigure {
   change?: number | null
   competition?: number | null
   advertiser?: number | null
+  /** Whether the phrase is known to be in the form of its key. */
+  keyed?: boolean
 }
 
 export interface Teller { name: string, kind: 'service' | 'import' }
@@ -38,27 +45,58 @@ export interface KnownPhrase {
   difficulty: number | null
   titleMatches: number | null
   videoBlock: number | null
+  advertiser: number | null
+  seasonStrength: number | null
+  /** Twelve bits, January the lowest. */
+  seasonPeaks: number | null
+  spiked: number | null
+  intent: Intent | null
+  /** Strengths on the page that stands for it, by rank, and whether the site has more results. */
+  strengths: number[] | null
+  more: boolean
 }
 
 interface FigureRow { source_id: number, at: number, volume: number | null, change: number | null, competition: number | null, advertiser: number | null }
 
-/** A cap is worked out anew when this part more volumes are known, or after a day. */
-const CAP_GROWTH = 1.1
-const CAP_AGE_MS = 86_400_000
 /** Services stand behind what a person imported, unless the person orders them otherwise. */
 const SERVICE_PLACE = 1_000_000
 
 const KNOWN = `p.id, p.text, p.words, p.via, f.volume, a.volume AS volumeAll, coalesce(f.change, f.months_change) AS change, f.competition, f.trend_direction AS direction, f.trend_yearly AS yearly,
-  g.difficulty, g.title_matches AS titleMatches, g.video_block AS videoBlock`
+  g.difficulty, g.title_matches AS titleMatches, g.video_block AS videoBlock, f.advertiser, f.season_strength, f.season_peaks, f.spiked, g.intent, g.strengths, g.more`
 const JOINS = `LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = @region AND f.counts = 1
   LEFT JOIN figure a ON a.phrase_id = p.id AND a.region = '' AND a.counts = 1
   LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region`
 
 /** A row of `KNOWN` as read raw: with thousands of rows, naming each column twice is most of the cost. */
-type KnownRow = [number, string, number, number, number | null, number | null, number | null, number | null, Trend['direction'] | null, number | null, number | null, number | null, number | null]
-const toKnown = ([id, text, words, via, volume, volumeAll, change, competition, direction, yearly, difficulty, titleMatches, videoBlock]: KnownRow): KnownPhrase => ({
+type KnownRow = [number, string, number, number, number | null, number | null, number | null, number | null, Trend['direction'] | null, number | null, number | null, number | null, number | null,
+  number | null, number | null, number | null, number | null, Intent | null, Buffer | null, number | null]
+const toKnown = ([id, text, words, via, volume, volumeAll, change, competition, direction, yearly, difficulty, titleMatches, videoBlock, advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths, more]: KnownRow): KnownPhrase => ({
   id, text, words, via, volume, volumeAll, change, competition, trend: direction === null ? null : { direction, yearly: yearly! }, difficulty, titleMatches, videoBlock,
+  advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths: strengths && unpackStrengths(strengths), more: more === 1,
 })
+
+const KNOWN_COLUMNS = 20
+
+/** The months of a phrase in a region, with the source whose volume counts there and when it told. */
+export interface Origin { months: (number | null)[], monthsEnd: string | null, source: string | null, at: number | null }
+const ORIGIN = 'h.months, h.months_end, s.name, f.at'
+type OriginRow = [Buffer | null, number | null, string | null, number | null]
+const toOrigin = ([months, monthsEnd, source, at]: OriginRow): Origin => ({ months: months ? unpackMonths(months) : [], monthsEnd: monthsEnd === null ? null : unpackMonth(monthsEnd), source, at })
+
+/** What months tell, as it stands with a figure. */
+function derive({ months, monthsEnd }: ToldFigure) {
+  if (!months?.length) return { monthsChange: null, direction: null, yearly: null, strength: null, peaks: null, spiked: null }
+  const found = trend(months)
+  const yearly = monthsEnd ? season(months, Number(monthsEnd.slice(5, 7)) - 1) : null
+  return {
+    monthsChange: yearChange(months), direction: found?.direction ?? null, yearly: found?.yearly ?? null,
+    strength: yearly?.strength ?? null, peaks: yearly ? peakBits(yearly.peaks) : null, spiked: months.length < 24 ? null : Number(spike(months) !== null),
+  }
+}
+
+const CHUNK = 25
+const NONE: FigureRow[] = []
+const NOTHING = derive({ phrase: '', region: '' })
 
 export type PhraseStore = ReturnType<typeof phraseStore>
 
@@ -66,43 +104,37 @@ export type PhraseStore = ReturnType<typeof phraseStore>
  * Phrases, what each source told of them, and the seeds looked up.
  *
  * @param now the clock, in UTC milliseconds; tests pass their own.
+ * @param changed told the ids of phrases whose figures changed, once that is committed.
  */
-export function phraseStore(db: Db, now: () => number = Date.now) {
+export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids: readonly number[]) => void = () => undefined) {
   const idOf = db.prepare<[string, string], { id: number }>('SELECT id FROM phrase WHERE language = ? AND text = ?')
-  const addPhrase = db.prepare('INSERT INTO phrase (language, text, words) VALUES (?, ?, ?)')
-  const addWords = db.prepare('INSERT INTO phrase_words (rowid, text) VALUES (?, ?)')
+  const addPhrase = db.prepare('INSERT OR IGNORE INTO phrase (language, text, words) VALUES (?, ?, ?)')
   const sourceRow = db.prepare<[string], { id: number }>('SELECT id FROM source WHERE name = ?')
   const addSource = db.prepare(`INSERT INTO source (name, kind, place)
     SELECT @name, @kind, CASE @kind WHEN 'service' THEN ${SERVICE_PLACE} ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
   const settle = db.prepare('UPDATE source SET place = place WHERE name = ?')
+  // A list of new phrases is added some rows a statement: the statement itself costs more than a row.
+  const addPhrases = db.prepare(`INSERT OR IGNORE INTO phrase (language, text, words) VALUES ${Array<string>(CHUNK).fill('(?, ?, ?)').join(', ')}`)
+  const addPlains = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser) VALUES ${Array<string>(CHUNK).fill('(?, ?, ?, 1, ?, ?, ?, ?, ?)').join(', ')}`)
   const figureRows = db.prepare<[number, string], FigureRow>('SELECT source_id, at, volume, change, competition, advertiser FROM figure WHERE phrase_id = ? AND region = ?')
   // Two statements rather than one upsert, which takes four times as long a row.
-  const addFigure = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser, months_source, months_change, trend_direction, trend_yearly)
-    VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
-  const setFigure = db.prepare(`UPDATE figure SET at = ?, volume = ?, change = ?, competition = ?, advertiser = ?, months_source = ?, months_change = ?, trend_direction = ?, trend_yearly = ?
+  const addFigure = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser, months_source, months_change, trend_direction, trend_yearly, season_strength, season_peaks, spiked)
+    VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
+  const addPlain = db.prepare('INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser) VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?)')
+  const setFigure = db.prepare(`UPDATE figure SET at = ?, volume = ?, change = ?, competition = ?, advertiser = ?, months_source = ?, months_change = ?, trend_direction = ?, trend_yearly = ?, season_strength = ?, season_peaks = ?, spiked = ?
     WHERE phrase_id = ? AND region = ? AND source_id = ?`)
-  const putHistory = db.prepare('INSERT OR REPLACE INTO history VALUES (@phraseId, @region, @sourceId, @months, @monthsEnd, @monthsChange, @direction, @yearly)')
+  const putHistory = db.prepare('INSERT OR REPLACE INTO history VALUES (@phraseId, @region, @sourceId, @months, @monthsEnd, @monthsChange, @direction, @yearly, @strength, @peaks, @spiked)')
   const keepPast = db.prepare('INSERT OR IGNORE INTO figure_past VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const choose = db.prepare(`UPDATE figure SET counts = source_id = (
-      SELECT f.source_id FROM figure f JOIN source s ON s.id = f.source_id WHERE f.phrase_id = @phraseId AND f.region = @region ORDER BY f.volume IS NULL, s.place LIMIT 1)
-    WHERE phrase_id = @phraseId AND region = @region`)
-  const chooseMonths = db.prepare(`UPDATE figure SET (months_source, months_change, trend_direction, trend_yearly) = (
-      SELECT h.source_id, h.change, h.trend_direction, h.trend_yearly FROM history h JOIN source s ON s.id = h.source_id
-      WHERE h.phrase_id = @phraseId AND h.region = @region ORDER BY s.place LIMIT 1)
-    WHERE phrase_id = @phraseId AND region = @region AND counts = 1`)
+  const believe = believeFirst(db)
   const known = db.prepare<{ language: string, text: string, region: string }, KnownRow>(`SELECT ${KNOWN} FROM phrase p ${JOINS} WHERE p.language = @language AND p.text = @text`).raw()
-  const forLook = db.prepare<{ look: number, language: string, holding: string, region: string }, KnownRow>(`
-    SELECT ${KNOWN} FROM (SELECT phrase_id AS id FROM look_phrase WHERE look_id = @look UNION SELECT rowid FROM phrase_words WHERE phrase_words MATCH @holding) ids
-    JOIN phrase p ON p.id = ids.id ${JOINS} WHERE +p.language = @language`).raw()
-  const historyRow = db.prepare<[number, string], [Buffer | null, number | null, string, number]>(`
-    SELECT h.months, h.months_end, s.name, f.at FROM figure f JOIN source s ON s.id = f.source_id
+  const rowById = db.prepare<{ id: number, region: string }, [...KnownRow, ...OriginRow]>(`SELECT ${KNOWN.replace('g.strengths', 'NULL')}, ${ORIGIN} FROM phrase p ${JOINS}
+    LEFT JOIN source s ON s.id = f.source_id LEFT JOIN history h ON h.phrase_id = f.phrase_id AND h.region = f.region AND h.source_id = f.months_source WHERE p.id = @id`).raw()
+  const originRow = db.prepare<[number, string], OriginRow>(`SELECT ${ORIGIN} FROM figure f JOIN source s ON s.id = f.source_id
     LEFT JOIN history h ON h.phrase_id = f.phrase_id AND h.region = f.region AND h.source_id = f.months_source WHERE f.phrase_id = ? AND f.region = ? AND f.counts = 1`).raw()
   const told = db.prepare<{ language: string, text: string }, { region: string, source: string, volume: number | null, at: number }>(`
     SELECT f.region, s.name AS source, f.volume, f.at FROM phrase p JOIN figure f ON f.phrase_id = p.id JOIN source s ON s.id = f.source_id
     WHERE p.language = @language AND p.text = @text ORDER BY f.region = '', f.region, s.place`)
   const capRow = db.prepare<[string], { cap: number, known: number, at: number }>('SELECT cap, known, at FROM volume_cap WHERE region = ?')
-  const countVolumes = db.prepare<[string], { n: number }>('SELECT count(*) AS n FROM figure WHERE region = ? AND counts = 1 AND volume IS NOT NULL')
-  const volumeAt = db.prepare<[string, number], { volume: number }>('SELECT volume FROM figure WHERE region = ? AND counts = 1 AND volume IS NOT NULL ORDER BY volume DESC LIMIT 1 OFFSET ?')
   const putCap = db.prepare('INSERT OR REPLACE INTO volume_cap (region, cap, known, at) VALUES (?, ?, ?, ?)')
   const lookRow = db.prepare<[string, string, string], { id: number, at: number, missing: string }>('SELECT id, at, missing FROM look WHERE language = ? AND region = ? AND seed = ?')
   const putLook = db.prepare<[string, string, string, number, string], { id: number }>(`INSERT INTO look (language, region, seed, at, missing) VALUES (?, ?, ?, ?, ?)
@@ -111,76 +143,131 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
   const addLookPhrase = db.prepare('INSERT OR IGNORE INTO look_phrase (look_id, phrase_id) VALUES (?, ?)')
   const setVia = db.prepare('UPDATE phrase SET via = via | ?, via_at = ? WHERE id = ?')
 
-  /** Regions whose cap may have changed since it was worked out. */
-  let capsDue = true
-
   function phraseId(phrase: string, language: string): number {
     const text = phraseKey(phrase)
-    const found = idOf.get(language, text)
-    if (found) return found.id
-    const id = Number(addPhrase.run(language, text, wordCount(text)).lastInsertRowid)
-    addWords.run(id, text)
-    return id
+    return idOf.get(language, text)?.id ?? addNew(text, language)
   }
+
+  const addNew = (text: string, language: string) => Number(addPhrase.run(language, text, wordCount(text)).lastInsertRowid)
 
   function sourceId(teller: Teller): number {
     return sourceRow.get(teller.name)?.id ?? Number(addSource.run(teller).lastInsertRowid)
   }
 
-  const save = relaxedTransaction(db, (figures: readonly ToldFigure[], language: string, teller: Teller, at: number): { accepted: number, updated: number } => {
+  // What a chunk is written with, used again for each.
+  const named: unknown[] = []
+  const plain: unknown[] = []
+
+  /** Adds the next figures, without months and of phrases that are all new, and their phrases. @returns false, with the new phrases added, when some were known. */
+  function addChunk(figures: readonly ToldFigure[], from: number, language: string, source: number, at: number, ids: number[]): boolean {
+    for (let i = 0, k = 0; i < CHUNK; i++) {
+      const { phrase, keyed, months } = figures[from + i]!
+      if (months?.length) return false
+      const text = keyed ? phrase : phraseKey(phrase)
+      named[k++] = language
+      named[k++] = text
+      named[k++] = wordCount(text)
+    }
+    const { changes, lastInsertRowid } = addPhrases.run(named)
+    if (changes !== CHUNK) return false
+    const first = Number(lastInsertRowid) - CHUNK + 1
+    for (let i = 0, k = 0; i < CHUNK; i++) {
+      const { region, volume, change, competition, advertiser } = figures[from + i]!
+      ids.push(first + i)
+      for (const value of [first + i, region, source, at, volume ?? null, change ?? null, competition ?? null, advertiser ?? null]) plain[k++] = value
+    }
+    addPlains.run(plain)
+    return true
+  }
+
+  const save = relaxedTransaction(db, (figures: readonly ToldFigure[], language: string, teller: Teller, at: number): { accepted: number, updated: number, ids: number[] } => {
     const source = sourceId(teller)
     let updated = 0
-    for (const figure of figures) {
-      const id = phraseId(figure.phrase, language)
-      const { region, months } = figure
-      const others = figureRows.all(id, region)
+    const ids: number[] = []
+    let expectNew = true
+    /** Where the chunk being written row by row ends: part of it was known, so that it could not be added as one. */
+    let singly = 0
+    for (let i = 0; i < figures.length; i++) {
+      if (i >= singly && expectNew && i + CHUNK <= figures.length) {
+        if (addChunk(figures, i, language, source, at, ids)) { i += CHUNK - 1; continue }
+        singly = i + CHUNK
+      }
+      const figure = figures[i]!
+      const text = figure.keyed ? figure.phrase : phraseKey(figure.phrase)
+      // A list of new phrases mostly goes on with new ones: they are added at once, and looked up only when that fails.
+      const added: { changes: number, lastInsertRowid: number | bigint } | null = expectNew ? addPhrase.run(language, text, wordCount(text)) : null
+      const seen: number | undefined = added?.changes ? undefined : idOf.get(language, text)?.id
+      const id = added?.changes ? Number(added.lastInsertRowid) : seen ?? addNew(text, language)
+      expectNew = seen === undefined
+      ids.push(id)
+      const { region } = figure
+      const others = seen === undefined ? NONE : figureRows.all(id, region)
       const before = others.find(other => other.source_id === source)
-      const found = months?.length ? trend(months) : null
-      const monthsChange = months?.length ? yearChange(months) : null
-      const next = { volume: figure.volume ?? (months ? meanVolume(months) : null), change: figure.change ?? null, competition: figure.competition ?? null, advertiser: figure.advertiser ?? null }
+      const told = figure.months?.length ? derive(figure) : NOTHING
+      const next = { volume: figure.volume ?? (figure.months ? meanVolume(figure.months) : null), change: figure.change ?? null, competition: figure.competition ?? null, advertiser: figure.advertiser ?? null }
       if (before) {
         updated++
         const same = before.volume === next.volume && before.change === next.change && before.competition === next.competition && before.advertiser === next.advertiser
         if (!same) keepPast.run(id, region, source, before.at, before.volume, before.change, before.competition, before.advertiser)
       }
-      const row = { phraseId: id, region, sourceId: source, monthsChange, direction: found?.direction ?? null, yearly: found?.yearly ?? null }
-      const told = [at, next.volume, next.change, next.competition, next.advertiser, months?.length ? source : null, monthsChange, row.direction, row.yearly]
-      if (before) setFigure.run(...told, id, region, source)
-      else addFigure.run(id, region, source, ...told)
-      if (months?.length) putHistory.run({ ...row, months: packMonths(months), monthsEnd: figure.monthsEnd ? packMonth(figure.monthsEnd) : null })
+      const row = { phraseId: id, region, sourceId: source, ...told }
+      const values = [at, next.volume, next.change, next.competition, next.advertiser, figure.months?.length ? source : null, told.monthsChange, told.direction, told.yearly, told.strength, told.peaks, told.spiked]
+      if (!before && told === NOTHING) addPlain.run(id, region, source, at, next.volume, next.change, next.competition, next.advertiser)
+      else if (before) setFigure.run(...values, id, region, source)
+      else addFigure.run(id, region, source, ...values)
+      if (figure.months?.length) putHistory.run({ ...row, months: packMonths(figure.months), monthsEnd: figure.monthsEnd ? packMonth(figure.monthsEnd) : null })
       if (!others.length) continue
-      choose.run(row)
-      chooseMonths.run(row)
+      believe(id, region)
     }
-    return { accepted: figures.length - updated, updated }
+    return { accepted: figures.length - updated, updated, ids }
   })
 
   const saveVia = relaxedTransaction(db, (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => {
-    for (const phrase of list) setVia.run(VIA[via], at, phraseId(phrase, language))
+    return list.map((phrase) => {
+      const id = phraseId(phrase, language)
+      setVia.run(VIA[via], at, id)
+      return id
+    })
   })
 
-  const saveLook = relaxedTransaction(db, (seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number): number => {
+  const saveLook = relaxedTransaction(db, (seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number) => {
     const { id } = putLook.get(language, region, phraseKey(seed), at, JSON.stringify(missing))!
     dropLookPhrases.run(id)
-    for (const phrase of list) addLookPhrase.run(id, phraseId(phrase, language))
-    return id
+    const ids = list.map(phrase => phraseId(phrase, language))
+    for (const each of ids) addLookPhrase.run(id, each)
+    return { id, ids }
   })
 
   return {
     /** The id of a phrase, made when it is new. */
-    phraseId,
+    phraseId(phrase: string, language: string): number {
+      const text = phraseKey(phrase)
+      const seen = idOf.get(language, text)?.id
+      if (seen !== undefined) return seen
+      const id = addNew(text, language)
+      changed([id])
+      return id
+    },
     /**
      * Keeps what a source told, in one transaction: 2,000 figures at most, so that no autosave
      * waits long. What the same source told before is kept as past.
      * @returns how many figures are new and how many replace one of the same source.
      */
-    save: (figures: readonly ToldFigure[], language: string, teller: Teller, at: number) => save(figures, language, teller, at),
+    save(figures: readonly ToldFigure[], language: string, teller: Teller, at: number): { accepted: number, updated: number } {
+      const { ids, ...counts } = save(figures, language, teller, at)
+      changed(ids)
+      return counts
+    },
     /** Puts on disk what was saved so far: to be called before an import is acknowledged. */
     settle: (teller: Teller) => { settle.run(teller.name) },
     /** Notes that a source suggests these phrases. */
-    saveVia: (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => { saveVia(list, language, via, at) },
+    saveVia: (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => { changed(saveVia(list, language, via, at)) },
     /** Keeps which phrases belong to a seed. @returns the look's id. */
-    saveLook: (seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number) => saveLook(seed, region, language, list, missing, at),
+    saveLook(seed: string, region: string, language: string, list: readonly string[], missing: readonly string[], at: number): number {
+      const { id, ids } = saveLook(seed, region, language, list, missing, at)
+      changed(ids)
+      return id
+    },
     /** The last look at a seed, or `null`. */
     look(seed: string, region: string, language: string): { id: number, at: number, missing: string[] } | null {
       const found = lookRow.get(language, region, phraseKey(seed))
@@ -191,31 +278,18 @@ export function phraseStore(db: Db, now: () => number = Date.now) {
       const found = known.get({ language, text: phraseKey(phrase), region })
       return found ? toKnown(found) : null
     },
-    /** The phrases of a look, and all others that hold every word of the seed, in no order. */
-    forSeed(seed: string, region: string, language: string, lookId: number | null): KnownPhrase[] {
-      const holding = words(seed).map(word => `"${word.norm.replaceAll('"', '')}"`).join(' AND ')
-      return forLook.all({ look: lookId ?? -1, language, holding: holding || '""', region }).map(toKnown)
+    /** The same by id, without the strengths of its page, and where its volume comes from. */
+    rowById(id: number, region: string): { known: KnownPhrase, origin: Origin } | null {
+      const found = rowById.get({ id, region })
+      return found ? { known: toKnown(found as unknown as KnownRow), origin: toOrigin(found.slice(KNOWN_COLUMNS) as OriginRow) } : null
     },
     /** The months of a phrase in a region, with the source whose volume counts there and when it told. */
-    originOf({ id }: Pick<KnownPhrase, 'id'>, region: string): { months: (number | null)[], monthsEnd: string | null, source: string | null, at: number | null } {
-      const [months, monthsEnd, source, at] = historyRow.get(id, region) ?? [null, null, null, null]
-      return { months: months ? unpackMonths(months) : [], monthsEnd: monthsEnd === null ? null : unpackMonth(monthsEnd), source, at }
-    },
+    originOf: ({ id }: Pick<KnownPhrase, 'id'>, region: string): Origin => toOrigin(originRow.get(id, region) ?? [null, null, null, null]),
     /** Every source's figure of a phrase, its regions before everywhere, in the order sources are believed. */
     figuresOf: (phrase: string, language: string) => told.all({ language, text: phraseKey(phrase) }),
-    /** Says that figures came in, so that caps are looked at again. */
-    capDue: () => { capsDue = true },
-    /** The cap on volume in a region: the 99.9th percentile of known volumes, at least `LEAST_CAP`, and when it was worked out. */
-    cap(region: string): { cap: number, at: number } {
-      const kept = capRow.get(region)
-      if (kept && !capsDue && now() - kept.at < CAP_AGE_MS) return kept
-      capsDue = false
-      const { n } = countVolumes.get(region)!
-      if (kept && n <= kept.known * CAP_GROWTH && now() - kept.at < CAP_AGE_MS) return kept
-      const made = { cap: LEAST_CAP, at: now() }
-      if (n) made.cap = Math.max(LEAST_CAP, volumeAt.get(region, n - Math.ceil(n * 0.999))!.volume)
-      putCap.run(region, made.cap, n, made.at)
-      return made
-    },
+    /** The cap on volume in a region: the 99.9th percentile of known volumes, at least `LEAST_CAP`, and when it was worked out; the least until that is. */
+    cap: (region: string): { cap: number, at: number | null } => capRow.get(region) ?? { cap: LEAST_CAP, at: null },
+    /** Keeps a cap that was worked out from so many known volumes. */
+    putCap: (region: string, cap: number, known: number) => { putCap.run(region, cap, known, now()) },
   }
 }

@@ -1,32 +1,44 @@
 import { MODEL_VERSION } from '../../core/modelVersion'
-import { viewsPerDay } from '../../core/rivals/strength'
-import type { Difficulty } from '../../core/rivals/difficulty'
-import type { ResultsAnswer } from '../../shared/phrases'
+import type { Intent } from '../../core/demand/intent'
+import { PAGE_SEATS, difficulty, type Difficulty } from '../../core/rivals/difficulty'
+import type { Strength } from '../../core/rivals/strength'
 import type { SiteVideo } from '../services/contract'
 import { relaxedTransaction, type Db } from './open'
+import { packStrengths } from './strengths'
+import { videoStore, type VideoRow } from './videos'
 
-/** A result page as read, with what was worked out from it. Region '' is everywhere. */
+export type PageKind = 'site' | 'web'
+
+/** A result page as read, with the strength of each seat. Region '' is everywhere. */
 export interface PageToKeep {
   phraseId: number
   region: string
+  kind: PageKind
   source: string
   at: number
   depth: number
   complete: boolean
+  /** Whether the site has results beyond those read. */
+  more: boolean
   titleMatches: number | null
   videoBlock: boolean | null
-  seats: { video: SiteVideo, strength: number }[]
-  difficulty: Difficulty | null
+  intent: Intent | null
+  seats: { video: SiteVideo, strength: Strength }[]
 }
 
 /** A kept page as its row stands. */
 export interface KeptPage {
   id: number
+  phrase_id: number
+  region: string
+  kind: PageKind
   source: string
   at: number
   depth: number
   complete: number
+  more: number
   title_matches: number | null
+  video_block: number | null
   difficulty: number | null
   front: number | null
   middle: number | null
@@ -34,69 +46,100 @@ export interface KeptPage {
   model_version: number
 }
 
-interface SeatRow {
-  rank: number, code: string, title: string, description: string, tags: string, channel_id: string, channel_title: string, subscribers: number | null
-  views: number, likes: number | null, comments: number | null, published_at: number, seconds: number, strength: number
+export type SeatRow = Omit<VideoRow, 'id' | 'at'> & { rank: number, video_id: number, strength: number, targeting: number | null, reach: number | null, pull: number | null, off: number }
+
+/** Difficulty and strengths of a page without what was taken out of it. */
+export function judge(seats: readonly { strength: number, off: boolean }[], complete: boolean, more: boolean): { difficulty: Difficulty | null, strengths: number[] } {
+  const strengths = seats.filter(seat => !seat.off).map(seat => seat.strength)
+  const unread = more ? Math.max(0, PAGE_SEATS - strengths.length) : 0
+  return { difficulty: difficulty(strengths, complete, unread), strengths }
 }
 
 export type ResultStore = ReturnType<typeof resultStore>
 
-/** Result pages, the videos and channels on them, and the page that stands for each phrase. */
-export function resultStore(db: Db) {
-  // Looked up, then added or set: several times faster a row than an upsert.
-  const channelAt = db.prepare<[string], { at: number }>('SELECT at FROM channel WHERE id = ?')
-  const addChannel = db.prepare('INSERT INTO channel (title, subscribers, at, id) VALUES (?, ?, ?, ?)')
-  const setChannel = db.prepare('UPDATE channel SET title = ?, subscribers = ?, at = ? WHERE id = ?')
-  const videoAt = db.prepare<[string], { id: number, at: number }>('SELECT id, at FROM video WHERE code = ?')
-  const addVideo = db.prepare('INSERT INTO video (channel_id, title, description, tags, published_at, seconds, at, code) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const setVideo = db.prepare('UPDATE video SET channel_id = ?, title = ?, description = ?, tags = ?, published_at = ?, seconds = ?, at = ? WHERE code = ?')
-  const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, source, at, depth, complete, title_matches, video_block, difficulty, front, middle, rest, model_version)
-    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
-  const addSeat = db.prepare('INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const latest = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
-  const stand = db.prepare('INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block) VALUES (?, ?, ?, ?, ?, ?)')
-  const seats = db.prepare<[number, number], SeatRow>(`SELECT s.rank, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title, s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, s.strength
-    FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank`)
-
-  /** Keeps what a video looked like when last seen. @returns its id. */
-  function keepVideo(video: SiteVideo, at: number): number {
-    const seen = videoAt.get(video.id)
-    if (seen && seen.at >= at) return seen.id
-    const told = [video.channel.id, video.title, video.description, JSON.stringify(video.tags), video.publishedAt, video.durationSeconds, at, video.id]
-    if (!seen) return Number(addVideo.run(...told).lastInsertRowid)
-    setVideo.run(...told)
-    return seen.id
-  }
+/**
+ * Result pages, and the page that stands for each phrase.
+ * @param changed told the ids of phrases whose standing page changed, once that is committed.
+ */
+export function resultStore(db: Db, changed: (ids: readonly number[]) => void = () => undefined) {
+  const videos = videoStore(db)
+  const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block, difficulty, front, middle, rest, model_version)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
+  const addSeat = db.prepare('INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength, targeting, reach, pull) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+  const standing = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
+  const newestOf = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1')
+  const stand = db.prepare(`INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block, strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`)
+  const restand = db.prepare('UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?')
+  const rejudge = db.prepare('UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ?, model_version = ? WHERE id = ?')
+  const standingOf = db.prepare<[number], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ?')
+  const unpacked = db.prepare<[], { phrase_id: number }>('SELECT phrase_id FROM standing_page WHERE strengths IS NULL')
+  const seats = db.prepare<[number, number, number], SeatRow>(`SELECT s.rank, s.video_id, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title, s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, v.thumbnail,
+      s.strength, s.targeting, s.reach, s.pull, o.video_id IS NOT NULL AS off
+    FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id LEFT JOIN off_topic o ON o.phrase_id = ? AND o.video_id = s.video_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank`)
+  const offCodes = db.prepare<[number], [code: string]>('SELECT v.code FROM off_topic o JOIN video v ON v.id = o.video_id WHERE o.phrase_id = ?').raw()
+  const putOff = db.prepare('INSERT OR IGNORE INTO off_topic (phrase_id, video_id, at) SELECT ?, id, ? FROM video WHERE code = ?')
+  const dropOff = db.prepare('DELETE FROM off_topic WHERE phrase_id = ? AND video_id = (SELECT id FROM video WHERE code = ?)')
+  const pastPages = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? AND complete = 1 ORDER BY at DESC LIMIT 60')
+  const codes = db.prepare<[number, number], [code: string]>('SELECT v.code FROM seat s JOIN video v ON v.id = s.video_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank').raw()
+  const seatIds = db.prepare<[number, string], [video: number]>('SELECT s.video_id FROM standing_page g JOIN seat s ON s.page_id = g.page_id WHERE g.phrase_id = ? AND g.region = ? AND s.rank <= 20 ORDER BY s.rank').raw()
+  const neighbours = db.prepare<{ page: number, region: string, most: number }, { phrase_id: number, page_id: number, shared: number }>(`SELECT g.phrase_id, g.page_id, count(*) AS shared FROM seat mine JOIN seat other ON other.video_id = mine.video_id JOIN standing_page g ON g.page_id = other.page_id
+    WHERE mine.page_id = @page AND mine.rank <= 20 AND g.region = @region AND g.page_id != @page GROUP BY g.page_id ORDER BY shared DESC, g.phrase_id LIMIT @most`)
 
   const keep = relaxedTransaction(db, (pages: readonly PageToKeep[]) => {
     for (const page of pages) {
-      const { phraseId, region, difficulty } = page
+      const { phraseId, region } = page
+      const off = new Set(offCodes.all(phraseId).map(([code]) => code))
+      const { difficulty, strengths } = judge(page.seats.map(({ video, strength }) => ({ strength: strength.strength, off: off.has(video.id) })), page.complete, page.more)
       const block = page.videoBlock === null ? null : Number(page.videoBlock)
-      const id = Number(addPage.run(phraseId, region, page.source, page.at, page.depth, Number(page.complete), page.titleMatches, block,
+      const id = Number(addPage.run(phraseId, region, page.kind, page.source, page.at, page.depth, Number(page.complete), Number(page.more), page.titleMatches, block,
         difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION).lastInsertRowid)
       page.seats.forEach(({ video, strength }, i) => {
-        const { channel } = video
-        const known = channelAt.get(channel.id)
-        if (!known || known.at < page.at) (known ? setChannel : addChannel).run(channel.title, channel.subscribers, page.at, channel.id)
-        addSeat.run(id, i + 1, keepVideo(video, page.at), channel.subscribers, video.views, video.likes, video.comments, strength)
+        addSeat.run(id, i + 1, videos.keepVideo(video, page.at), video.channel.subscribers, video.views, video.likes, video.comments, strength.strength, strength.targeting, strength.reach, strength.pull)
       })
+      if (page.kind !== 'site') continue
       // A page that came back half is no reason to forget a whole one.
-      const before = latest.get(phraseId, region)
-      if (page.complete || !before?.complete) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block)
+      const before = standing.get(phraseId, region)
+      if (page.complete || !before?.complete) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block, packStrengths(strengths), Number(page.more), page.intent)
     }
   })
 
+  /** Works out anew what follows from the pages that stand for a phrase. */
+  function judgeAnew(phraseId: number): void {
+    for (const page of standingOf.all(phraseId)) {
+      const { difficulty, strengths } = judge(seats.all(phraseId, page.id, 1000).map(seat => ({ strength: seat.strength, off: seat.off === 1 })), page.complete === 1, page.more === 1)
+      rejudge.run(difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION, page.id)
+      restand.run(difficulty?.page ?? null, packStrengths(strengths), phraseId, page.region)
+    }
+  }
+  const setOff = db.transaction((phraseId: number, code: string, off: boolean, at: number) => {
+    if (off) putOff.run(phraseId, at, code)
+    else dropOff.run(phraseId, code)
+    judgeAnew(phraseId)
+  })
+  // Pages kept by a version that did not pack strengths.
+  db.transaction(() => { for (const { phrase_id } of db.readonly ? [] : unpacked.all()) judgeAnew(phrase_id) })()
+
   return {
-    /** Keeps pages in one transaction; each whole one stands for its phrase from now on. */
-    keep: (pages: readonly PageToKeep[]) => { if (pages.length) keep(pages) },
-    /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. */
-    latest: (phraseId: number, region: string): KeptPage | null => latest.get(phraseId, region) ?? null,
-    /** The seats of a page down to a depth, as the API tells them. */
-    rows: (page: Pick<KeptPage, 'id' | 'at'>, depth: number): ResultsAnswer['rows'] => seats.all(page.id, depth).map(row => ({
-      rank: row.rank, videoId: row.code, title: row.title, description: row.description, tags: JSON.parse(row.tags) as string[],
-      channel: { id: row.channel_id, title: row.channel_title, subscribers: row.subscribers },
-      views: row.views, viewsPerDay: viewsPerDay(row.views, row.published_at, page.at), likes: row.likes, comments: row.comments,
-      publishedAt: row.published_at, durationSeconds: row.seconds, strength: row.strength,
-    })),
+    /** Keeps pages in one transaction; each whole one of the site stands for its phrase from now on. */
+    keep(pages: readonly PageToKeep[]): void {
+      if (!pages.length) return
+      keep(pages)
+      changed(pages.map(page => page.phraseId))
+    },
+    /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the web's block, the newest. */
+    latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null => (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
+    /** The seats of a page down to a depth; `off` marks those taken out for its phrase. */
+    seats: (page: Pick<KeptPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] => seats.all(page.phrase_id, page.id, depth),
+    /** Takes a video out of a phrase's pages, or back in; everything that follows is worked out anew. */
+    setOffTopic(phraseId: number, code: string, off: boolean, at: number): void {
+      setOff.immediate(phraseId, code, off, at)
+      changed([phraseId])
+    },
+    /** Whole pages kept of a phrase, newest first, each with its videos' codes by rank. */
+    past: (phraseId: number, region: string, kind: PageKind = 'site') => pastPages.all(phraseId, region, kind).map(page => ({ id: page.id, at: page.at, difficulty: page.difficulty, ids: codes.all(page.id, PAGE_SEATS).map(([code]) => code) })),
+    /** Ids of the first twenty videos for a phrase, by rank; empty when nothing is kept. */
+    firstPage: (phraseId: number, region: string): number[] => seatIds.all(phraseId, region).map(([id]) => id),
+    /** Standing pages of other phrases that share most videos with a page. */
+    neighbours: (pageId: number, region: string, most = 30) => neighbours.all({ page: pageId, region, most }),
   }
 }

@@ -1,73 +1,88 @@
-import { difficulty } from '../../core/rivals/difficulty'
-import { RivalReader, strength, viewsPerDay } from '../../core/rivals/strength'
 import { MODEL_VERSION } from '../../core/modelVersion'
-import { readPhrase } from '../../core/text/match'
+import type { WorthWeights } from '../../core/demand/worth'
 import { phraseKey } from '../../core/text/words'
-import type { AssessedRow, ResultsAnswer } from '../../shared/phrases'
+import type { AssessedRow } from '../../shared/phrases'
 import type { PhraseStore } from '../data/phrases'
-import type { KeptPage, PageToKeep, ResultStore } from '../data/results'
-import type { Services } from '../services/contract'
-import { isServiceFault, withRetry } from '../services/retry'
-import { toRow } from './rows'
+import type { KeptPage, PageKind, PageToKeep, ResultStore } from '../data/results'
+import type { PageReader } from '../rivals/pageReader'
+import type { Answer, SearchAnswer, Services } from '../services/contract'
+import { isServiceFault, isStop, withRetry, type Pace } from '../services/retry'
+import type { OwnStanding } from './regionColumns'
+import { chanceFor, toRow } from './rows'
 
 /** A kept page this young answers without asking again. */
 export const PAGE_AGE_MS = 7 * 86_400_000
 /** Searches asked for at once, and pages kept in one transaction. */
 const AT_ONCE = 12
+/** Milliseconds of rows from kept pages after which other work gets its turn. */
+const BREATH = 8
 
-export interface AssessDeps { phrases: PhraseStore, results: ResultStore, services: Services, now?: () => number }
-
-const readers = new Map<string, RivalReader>()
-function readerFor(language: string): RivalReader {
-  let reader = readers.get(language)
-  if (!reader) readers.set(language, reader = new RivalReader(language))
-  return reader
+export interface AssessDeps {
+  phrases: PhraseStore
+  results: ResultStore
+  services: Services
+  reader: PageReader
+  now?: () => number
 }
+/** For whom a phrase is assessed besides for anyone. */
+export interface AssessFor { own?: OwnStanding | null, weights?: WorthWeights }
 
-/** Asks for a result page and works out its strengths and difficulty; nothing is stored yet. */
-async function readPage({ phrases, services }: AssessDeps, phrase: string, region: string, language: string, depth: number, signal?: AbortSignal): Promise<PageToKeep> {
+/** After a refusal all searches wait a little, whoever asked. */
+const pace: Pace = { until: 0 }
+
+interface ToldPage { phrase: string, search: Answer<SearchAnswer>, block: boolean | null }
+
+async function askPage({ services }: AssessDeps, phrase: string, region: string, language: string, depth: number, signal?: AbortSignal): Promise<ToldPage> {
   const [search, block] = await Promise.all([
-    withRetry(() => services.site.search(phrase, region || null, language, depth), signal),
+    withRetry(() => services.site.search(phrase, region || null, language, depth), { signal, pace }),
     // A missing answer about the video block leaves it unknown; it does not spoil the page.
-    withRetry(() => services.web.videoBlock(phrase, region || null, language), signal).catch((error: unknown) => {
+    withRetry(() => services.web.videoBlock(phrase, region || null, language), { signal, pace }).catch((error: unknown) => {
       if (!isServiceFault(error)) throw error
       return null
     }),
   ])
-  const read = readPhrase(phrase, language)
-  const reader = readerFor(language)
-  const seats = search.data.videos.map(video => ({
-    video,
-    strength: strength(read, { ...video, subscribers: video.channel.subscribers, viewsPerDay: viewsPerDay(video.views, video.publishedAt, search.at) }, reader).strength,
+  return { phrase, search, block: block?.data ?? null }
+}
+
+/** The videos of a web search's block, as a page of their own. */
+async function askBlock({ services }: AssessDeps, phrase: string, region: string, language: string): Promise<ToldPage> {
+  const answer = await withRetry(() => services.web.blockVideos(phrase, region || null, language), { pace })
+  return { phrase, search: { ...answer, data: { titleMatches: null, videos: answer.data } }, block: answer.data.length > 0 }
+}
+
+/** Reads pages in the reading thread and makes them ready to be kept. */
+async function readPages({ phrases, reader }: AssessDeps, told: readonly ToldPage[], region: string, language: string, depth: number, kind: PageKind): Promise<PageToKeep[]> {
+  const read = await reader.read(told.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })))
+  return told.map(({ phrase, search, block }, i) => ({
+    phraseId: phrases.phraseId(phrase, language), region, kind, source: search.source, at: search.at, depth, complete: search.complete,
+    more: search.data.videos.length >= depth || !search.complete, titleMatches: search.data.titleMatches, videoBlock: block, intent: read[i]!.intent,
+    seats: search.data.videos.map((video, k) => ({ video, strength: read[i]!.strengths[k]! })),
   }))
-  return {
-    phraseId: phrases.phraseId(phrase, language), region, source: search.source, at: search.at, depth, complete: search.complete,
-    titleMatches: search.data.titleMatches, videoBlock: block?.data ?? null, seats,
-    difficulty: difficulty(seats.map(seat => seat.strength), search.complete),
-  }
 }
 
 const fresh = (page: KeptPage | null, now: number, depth = 20): page is KeptPage =>
-  page !== null && page.complete === 1 && page.model_version === MODEL_VERSION && page.depth >= depth && now - page.at < PAGE_AGE_MS
+  // A page that a person imported stays: no service can be asked for it again.
+  page !== null && page.complete === 1 && page.model_version === MODEL_VERSION && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS
 
-function rowOf({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null): AssessedRow {
+function rowOf({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null, { own = null, weights }: AssessFor): AssessedRow {
   const known = phrases.known(phrase, region, language)
-  if (!known) return { phrase, difficulty: null, competition: null, worth: { anyone: null, channel: null }, videoBlock: null, complete: false, at: null, problem }
-  const row = toRow(known, phrases.cap(region).cap)
+  if (!known) return { phrase, difficulty: null, competition: null, worth: { anyone: null, channel: null }, chance: null, videoBlock: null, intent: null, complete: false, at: null, problem }
+  const row = toRow(known, { cap: phrases.cap(region).cap, chance: chanceFor(known, own), weights })
   const page = results.latest(known.id, region)
-  return { phrase: known.text, difficulty: row.difficulty, competition: row.competition, worth: row.worth, videoBlock: row.videoBlock, complete: page?.complete === 1, at: page?.at ?? null, problem }
+  return { phrase: known.text, difficulty: row.difficulty, competition: row.competition, worth: row.worth, chance: row.chance, videoBlock: row.videoBlock, intent: row.intent, complete: page?.complete === 1, at: page?.at ?? null, problem }
 }
 
 /**
  * Assesses phrases in the order given, from kept pages where they are young enough and from the
- * services where not, and yields a row as each is done. Stops between batches when `signal` says
- * so; what was done is kept. A service's fault gives a row that says so.
+ * services where not, and yields a row as each is done. Stops at once when `signal` says so; what was
+ * done is kept. A service's fault gives a row that says so.
  *
  * @param region '' for everywhere.
  */
-export async function* assess(deps: AssessDeps, list: readonly string[], region: string, language: string, signal?: AbortSignal): AsyncGenerator<AssessedRow> {
+export async function* assess(deps: AssessDeps, list: readonly string[], region: string, language: string, signal?: AbortSignal, whom: AssessFor = {}): AsyncGenerator<AssessedRow> {
   const { phrases, results, now = Date.now } = deps
   const wanted = [...new Set(list.map(phraseKey))]
+  let restedAt = performance.now()
   for (let from = 0; from < wanted.length && !signal?.aborted; from += AT_ONCE) {
     const batch = wanted.slice(from, from + AT_ONCE)
     const due = batch.filter((phrase) => {
@@ -75,32 +90,37 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
       return !known || !fresh(results.latest(known.id, region), now())
     })
     const problems = new Map<string, string>()
-    const pages = await Promise.all(due.map(phrase => readPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
-      if (!isServiceFault(error)) throw error
-      problems.set(phrase, (error as Error).message)
-      return null
-    })))
-    results.keep(pages.filter(page => page !== null))
-    for (const phrase of batch) yield rowOf(deps, phrase, region, language, problems.get(phrase) ?? null)
-    await new Promise(resolve => setImmediate(resolve))
+    if (due.length) {
+      const told = await Promise.all(due.map(phrase => askPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
+        if (!isServiceFault(error) && !isStop(error)) throw error
+        problems.set(phrase, (error as Error).message)
+        return null
+      })))
+      results.keep(await readPages(deps, told.filter(page => page !== null), region, language, 20, 'site'))
+    }
+    for (const phrase of batch) if (!signal?.aborted || !problems.has(phrase)) yield rowOf(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
+    if (due.length || performance.now() - restedAt > BREATH) {
+      await new Promise(resolve => setImmediate(resolve))
+      restedAt = performance.now()
+    }
   }
 }
 
-/** The result page of a phrase, kept or asked for, to the depth wanted. */
-export async function resultPage(deps: AssessDeps, phrase: string, region: string, language: string, depth: number): Promise<ResultsAnswer> {
+/** The kept page of a phrase, asked for when it is too old or too short. A service's fault leaves an old page standing, if there is one. */
+export async function keptPage(deps: AssessDeps, phrase: string, region: string, language: string, depth: number, kind: PageKind = 'site', anew = false): Promise<{ page: KeptPage, problem: string | null }> {
   const { phrases, results, now = Date.now } = deps
   const key = phraseKey(phrase)
   const id = phrases.known(key, region, language)?.id
-  let page = id === undefined ? null : results.latest(id, region)
-  if (!fresh(page, now(), depth)) {
-    const read = await readPage(deps, key, region, language, depth)
-    results.keep([read])
-    page = results.latest(read.phraseId, region)
-  }
-  const kept = page!
-  return {
-    phrase: key, region: region || null, at: kept.at, source: kept.source, complete: kept.complete === 1, titleMatches: kept.title_matches,
-    difficulty: kept.difficulty === null ? null : { page: kept.difficulty, front: kept.front!, middle: kept.middle!, rest: kept.rest! },
-    rows: results.rows(kept, depth),
+  const kept = id === undefined ? null : results.latest(id, region, kind)
+  const young = kind === 'web' ? kept !== null && now() - kept.at < PAGE_AGE_MS : fresh(kept, now(), depth)
+  if (kept && young && !anew) return { page: kept, problem: null }
+  try {
+    const told = kind === 'site' ? await askPage(deps, key, region, language, depth) : await askBlock(deps, key, region, language)
+    const [read] = await readPages(deps, [told], region, language, depth, kind)
+    results.keep([read!])
+    return { page: results.latest(read!.phraseId, region, kind)!, problem: null }
+  } catch (error) {
+    if (!kept || !isServiceFault(error)) throw error
+    return { page: kept, problem: (error as Error).message }
   }
 }

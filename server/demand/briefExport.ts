@@ -23,7 +23,7 @@ export function briefPhrases({ fields }: Brief, { phrases }: Runtime): string {
   const cap = phrases.cap(region ?? '').cap
   const line = (role: string, phrase: string) => {
     const known = phrases.known(phrase, region ?? '', language)
-    const row = known && toRow(known, cap, phrases.originOf(known, region ?? ''))
+    const row = known && toRow(known, { cap }, phrases.originOf(known, region ?? ''))
     return [role, phrase, row?.volume ?? null, row?.volumeAll ?? null, row?.change ?? null, row?.competition ?? null, row?.difficulty ?? null, row?.worth.anyone ?? null, row?.source ?? null, row?.at ? new Date(row.at).toISOString() : null]
   }
   return csvFile(['role', 'phrase', 'volume', 'volume everywhere', 'change', 'competition', 'difficulty', 'worth', 'source', 'observed'], [

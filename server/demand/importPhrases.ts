@@ -1,7 +1,8 @@
 import { Worker } from 'node:worker_threads'
 import type { ColumnMap } from '../../core/formats/phraseList'
 import type { ImportAnswer } from '../../shared/phrases'
-import type { PhraseStore } from '../data/phrases'
+import type { PhraseStore, ToldFigure } from '../data/phrases'
+import { unpackBatch, type PackedBatch } from '../jobs/listBatch'
 import type { ListMessage } from '../jobs/listThread'
 import type { ListEvent } from '../jobs/readList'
 
@@ -20,12 +21,19 @@ export interface ImportOptions {
   language: string
   /** The source's name, as figures will show it. */
   source: string
+  /** Told the phrases of each batch once they are kept: for a list they go into. */
+  into?: (texts: string[]) => void
   now?: () => number
 }
 
+/** A batch's rows as figures; those that name no region tell of this one. */
+const figuresOf = (batch: PackedBatch, region: string): ToldFigure[] => unpackBatch(batch).map(({ phrase, volume, change, competition, advertiser, region: told, months }) => ({
+  phrase, region: told ?? region, volume, change, competition, advertiser, months: months ?? undefined, keyed: true,
+}))
+
 /** Events of a list, read in a thread and taken one at a time. */
 async function* inThread(entry: string, file: string, columns: ColumnMap | null): AsyncGenerator<ListEvent> {
-  const worker = new Worker(entry, { workerData: { file, columns }, resourceLimits: { maxOldGenerationSizeMb: 256 } })
+  const worker = new Worker(entry, { workerData: { file, columns }, resourceLimits: { maxOldGenerationSizeMb: 128, maxYoungGenerationSizeMb: 16 } })
   const queue: ListMessage[] = []
   let wake: () => void = () => undefined
   const put = (message: ListMessage) => { queue.push(message); wake() }
@@ -38,7 +46,7 @@ async function* inThread(entry: string, file: string, columns: ColumnMap | null)
       if (!message) continue
       if (message.kind === 'end') return
       if (message.kind === 'problem') throw new Error(message.message)
-      yield message.event
+      yield message
       worker.postMessage('taken')
     }
   } finally {
@@ -47,13 +55,13 @@ async function* inThread(entry: string, file: string, columns: ColumnMap | null)
 }
 
 /**
- * Imports a list: read in a thread, written here in transactions of at most 1,000 rows with the
+ * Imports a list: read in a thread, written here in transactions of at most 2,000 rows with the
  * event loop free between them, so that an autosave never waits for the whole.
  *
  * @throws Error with a message for the user when the file cannot be read; what was written stays.
  */
 export async function importPhrases(phrases: PhraseStore, entry: string, options: ImportOptions): Promise<ImportResult> {
-  const { file, columns, region, language, source, now = Date.now } = options
+  const { file, columns, region, language, source, into, now = Date.now } = options
   const answer: ImportAnswer = { accepted: 0, updated: 0, rejected: [], rejectedMore: 0, columns: {} }
   const at = now()
   for await (const event of inThread(entry, file, columns)) {
@@ -62,17 +70,19 @@ export async function importPhrases(phrases: PhraseStore, entry: string, options
       for (const [column, index] of Object.entries(event.map)) answer.columns[column] = event.headers[index] ?? `column ${index + 1}`
       continue
     }
-    const figures = event.phrases.map(each => ({ ...each, region: each.region ?? region, months: each.months ?? undefined }))
+    if (event.kind === 'refused') {
+      const told = event.lines.slice(0, TOLD - answer.rejected.length)
+      answer.rejected.push(...told)
+      answer.rejectedMore += event.lines.length - told.length
+      continue
+    }
+    const figures = figuresOf(event.batch, region)
     const saved = phrases.save(figures, language, { name: source, kind: 'import' }, at)
     answer.accepted += saved.accepted
     answer.updated += saved.updated
-    for (const line of event.rejected) {
-      if (answer.rejected.length < TOLD) answer.rejected.push(line)
-      else answer.rejectedMore++
-    }
+    into?.(figures.map(each => each.phrase))
     await new Promise(resolve => setImmediate(resolve))
   }
   phrases.settle({ name: source, kind: 'import' })
-  phrases.capDue()
   return { kind: 'imported', answer }
 }

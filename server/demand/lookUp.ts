@@ -1,7 +1,7 @@
 import { phraseKey } from '../../core/text/words'
 import type { PhraseStore } from '../data/phrases'
 import type { Services } from '../services/contract'
-import { isServiceFault, withRetry } from '../services/retry'
+import { isServiceFault, withRetry, type Pace } from '../services/retry'
 
 /** An older look is answered from the store all the same, and refreshed behind the answer. */
 export const LOOK_AGE_MS = 86_400_000
@@ -34,6 +34,9 @@ export async function learn({ phrases, services }: Deps, list: readonly string[]
   }
   return missing
 }
+
+/** After a refusal all questions wait a little, whoever asked. */
+const pace: Pace = { until: 0 }
 
 /** Looks under way, so that two screens asking for one seed make one look. */
 const running = new Map<string, Promise<Look>>()
@@ -70,7 +73,7 @@ async function ask({ phrases, services, now = Date.now }: Deps, seed: string, re
   const missing: string[] = []
   const part = async <Result>(what: string, call: () => Promise<Result>): Promise<Result | null> => {
     try {
-      return await withRetry(call)
+      return await withRetry(call, { pace })
     } catch (error) {
       if (!isServiceFault(error)) throw error
       if (!missing.includes(what)) missing.push(what)
@@ -102,6 +105,5 @@ async function ask({ phrases, services, now = Date.now }: Deps, seed: string, re
   }
   phrases.saveVia([...fromSite], language, 'video', now())
   phrases.saveVia([...fromWeb], language, 'web', now())
-  phrases.capDue()
   return { id: phrases.saveLook(text, region, language, all, missing, now()), missing }
 }

@@ -1,4 +1,5 @@
 import { ZodError } from 'zod'
+import { ThreadEnded } from '../jobs/keptThread'
 import { isServiceFault } from '../services/retry'
 
 /** A failure with a message a person can act on. */
@@ -28,6 +29,7 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
     return { status: 507, body: body('disk-full', 'There is no room left to save. What you typed is still in this window: free some space, and it is saved at the next try.') }
   }
   if (sqlite === 'SQLITE_BUSY') return { status: 503, body: body('busy', 'The file is in use by another program. It is tried again.') }
+  if (error instanceof ThreadEnded) return { status: 503, body: body('busy', error.message) }
   if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
   const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500
   if (status >= 400 && status < 500) return { status, body: body('bad-request', (error as Error).message || 'The request cannot be read.') }

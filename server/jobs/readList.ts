@@ -1,21 +1,32 @@
-import { parse } from 'csv-parse'
 import iconv from 'iconv-lite'
-import { createReadStream, openSync, readFileSync, readSync, closeSync, statSync } from 'node:fs'
-import { jsonRows, readListRow, recogniseColumns, type ColumnMap, type ListedPhrase } from '../../core/formats/phraseList'
+import { closeSync, openSync, readFileSync, readSync, statSync } from 'node:fs'
+import { jsonRows, readListRow, recogniseColumns, type ColumnMap } from '../../core/formats/phraseList'
+import { delimitedLines, delimiterOf, UNREADABLE } from './delimited'
+import { ListWindow, type PackedBatch } from './listBatch'
 
 /** What reading a list tells, in order: its columns, then batches, then the end. */
 export type ListEvent =
   | { kind: 'columns', headers: string[], map: ColumnMap }
   | { kind: 'unknown-columns', headers: string[], sample: string[][] }
-  | { kind: 'batch', phrases: ListedPhrase[], rejected: { line: number, reason: string }[] }
+  | { kind: 'batch', batch: PackedBatch }
+  | { kind: 'refused', lines: { line: number, reason: string }[] }
 
-const BATCH = 1000
+/** Lines shown where columns must be mapped by hand. */
+const SAMPLE = 5
+/** Phrases handed on in one go: as many as one transaction may write. */
+const BATCH = 2000
+/**
+ * Phrases put in order before they are handed on. Written in the order of their texts, neighbours come to lie on
+ * the same pages of the store's index; in the order of a list, which is mostly by searches, every row
+ * dirties a page of its own and the writing of pages takes most of the time.
+ */
+const WINDOW = 200_000
+/** Lines refused that are told in one go. */
+const REFUSED = 10_000
 /** A JSON file is read whole; a larger list should come as CSV or JSON Lines. */
 const MAX_JSON = 40 * 1024 * 1024
-/** Longer than any honest line: bounds what an unclosed quote can swallow. */
-const MAX_LINE = 100_000
 
-function peek(file: string, bytes: number): Buffer {
+export function peek(file: string, bytes: number): Buffer {
   const handle = openSync(file, 'r')
   try {
     const buffer = Buffer.alloc(bytes)
@@ -42,12 +53,6 @@ export function encodingOf(beginning: Buffer): string {
     } catch { /* not valid so far: try with less */ }
   }
   return 'windows-1252'
-}
-
-/** The delimiter that parts most of the first line. */
-export function delimiterOf(line: string): string {
-  const outside = line.replace(/"[^"]*"/gu, '')
-  return ['\t', ';', ',', '|'].map(mark => ({ mark, n: outside.split(mark).length })).sort((a, b) => b.n - a.n)[0]!.mark
 }
 
 /**
@@ -83,27 +88,41 @@ async function* readJson(file: string, size: number, encoding: string, given: Co
   }
   const table = jsonRows(value)
   if (!table) throw new Error('The JSON file holds no list of phrases.')
-  const columns = columnsFor(table.headers, table.rows.slice(0, 5), given)
+  const columns = columnsFor(table.headers, table.rows.slice(0, SAMPLE), given)
   yield columns.event
   if (!columns.map) return
-  let batch = new Batch()
+  const gathered = new Gathered(table.rows.length)
   for (let i = 0; i < table.rows.length; i++) {
-    batch.take(table.rows[i]!, i + 1, columns.map)
-    if (batch.full) { yield batch.event; batch = new Batch() }
+    gathered.take(table.rows[i]!, i + 1, columns.map)
+    if (gathered.full) yield* gathered.batches()
   }
-  yield batch.event
+  yield* gathered.batches()
 }
 
-class Batch {
-  readonly event = { kind: 'batch' as const, phrases: [] as ListedPhrase[], rejected: [] as { line: number, reason: string }[] }
+/** Rows read and not yet handed on, and lines refused. */
+class Gathered {
+  private readonly window: ListWindow
+  private refused: { line: number, reason: string }[] = []
+
+  /** @param rows about the most there are: a short list needs little room. */
+  constructor(rows: number) { this.window = new ListWindow(Math.min(WINDOW, Math.ceil(rows) + 1)) }
 
   take(cells: readonly string[], line: number, map: ColumnMap): void {
     const row = readListRow(cells, map)
-    if ('reason' in row) this.event.rejected.push({ line, reason: row.reason })
-    else this.event.phrases.push(row)
+    if ('reason' in row) this.refuse(line, row.reason)
+    else this.window.add(row)
   }
 
-  get full(): boolean { return this.event.phrases.length + this.event.rejected.length >= BATCH }
+  refuse(line: number, reason: string): void { this.refused.push({ line, reason }) }
+
+  /** Whether there is enough to be handed on. */
+  get full(): boolean { return this.window.full || this.refused.length >= REFUSED }
+
+  * batches(): Generator<ListEvent> {
+    if (this.refused.length) yield { kind: 'refused', lines: this.refused }
+    this.refused = []
+    for (const batch of this.window.batches(BATCH)) yield { kind: 'batch', batch }
+  }
 }
 
 function columnsFor(headers: string[], sample: string[][], given: ColumnMap | null): { map: ColumnMap | null, event: ListEvent, headless: boolean } {
@@ -118,51 +137,30 @@ function columnsFor(headers: string[], sample: string[][], given: ColumnMap | nu
 
 async function* readDelimited(file: string, encoding: string, beginning: string, given: ColumnMap | null): AsyncGenerator<ListEvent> {
   const firstLine = beginning.split(/\r?\n|\r/u).find(line => line.trim()) ?? ''
-  const skipped: { line: number, reason: string }[] = []
-  const parser = parse({
-    delimiter: delimiterOf(firstLine), bom: true, relax_column_count: true, relax_quotes: true, skip_empty_lines: true, info: true,
-    max_record_size: MAX_LINE, skip_records_with_error: true,
-    on_skip: error => { if (error) skipped.push({ line: Number(error.lines ?? 0), reason: `The line cannot be read: ${error.code === 'CSV_MAX_RECORD_SIZE' || error.code === 'CSV_QUOTE_NOT_CLOSED' ? 'a quotation mark is never closed' : error.message}.` }) },
-  })
-  const bytes = createReadStream(file)
-  const decoder = iconv.decodeStream(encoding)
-  const fail = (error: Error) => parser.destroy(error)
-  bytes.on('error', fail).pipe(decoder).on('error', fail).pipe(parser)
   let columns: ReturnType<typeof columnsFor> | null = null
-  let headers: string[] = []
+  let headers: string[] | null = null
   const sample: string[][] = []
-  let batch = new Batch()
-  try {
-    for await (const { record, info } of parser as AsyncIterable<{ record: string[], info: { lines: number } }>) {
-      if (!columns) {
-        if (!headers.length) {
-          headers = record
-          const early = columnsFor(headers, [], given)
-          if (early.map) {
-            columns = early
-            yield early.event
-            if (early.headless) batch.take(record, info.lines, early.map)
-          }
-          continue
-        }
-        sample.push(record)
-        if (sample.length < 5) continue
-        break
-      }
-      batch.take(record, info.lines, columns.map!)
-      if (batch.full) { batch.event.rejected.push(...skipped.splice(0)); yield batch.event; batch = new Batch() }
+  // A line has two bytes at least.
+  const gathered = new Gathered(statSync(file).size / 2)
+  reading: for await (const lines of delimitedLines(file, encoding, delimiterOf(firstLine))) for (const { line, cells } of lines) {
+    if (cells === null) { gathered.refuse(line, UNREADABLE); continue }
+    if (cells.length === 1 && cells[0] === '') continue
+    if (columns) {
+      gathered.take(cells, line, columns.map!)
+      if (gathered.full) yield* gathered.batches()
+    } else if (headers) {
+      sample.push(cells)
+      if (sample.length === SAMPLE) break reading
+    } else {
+      headers = cells
+      const early = columnsFor(headers, [], given)
+      if (!early.map) continue
+      columns = early
+      yield early.event
+      if (early.headless) gathered.take(cells, line, early.map)
     }
-  } catch (error) {
-    if ((error as { code?: string }).code !== 'CSV_QUOTE_NOT_CLOSED') throw error
-    skipped.push({ line: Number((error as { lines?: number }).lines ?? 0), reason: 'The line cannot be read: a quotation mark is never closed.' })
-  } finally {
-    bytes.destroy()
   }
-  if (!columns) {
-    if (!headers.length) throw new Error('The file holds no line that can be read.')
-    yield columnsFor(headers, sample, given).event
-    return
-  }
-  batch.event.rejected.push(...skipped)
-  yield batch.event
+  if (!headers) throw new Error('The file holds no line that can be read.')
+  if (columns) yield* gathered.batches()
+  else yield columnsFor(headers, sample, given).event
 }

@@ -1,8 +1,5 @@
-/// <reference path="./comlink-node.d.ts" />
-import * as Comlink from 'comlink'
-import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
-import { Worker } from 'node:worker_threads'
-import type { Services } from './contract'
+import { keptThread, ThreadEnded } from '../jobs/keptThread'
+import { serviceError, type Services } from './contract'
 import type { Misbehaviour } from './standin/behaviour'
 import type { StandinThread } from './standin/thread'
 
@@ -12,19 +9,23 @@ export interface ConnectedServices extends Services {
   close: () => Promise<void>
 }
 
+type Ask = (...given: unknown[]) => Promise<unknown>
+
 /**
- * Starts the simulated services in a thread of their own.
+ * The simulated services in a thread of their own.
  * @param entry the built worker file. @param world the world's SQLite file.
  */
 export function connectStandin(entry: string, world: string): ConnectedServices {
-  const worker = new Worker(entry, { workerData: { world } })
-  const remote = Comlink.wrap<StandinThread>(nodeEndpoint(worker))
-  worker.unref()
-  return {
-    site: remote.site as unknown as Services['site'],
-    demand: remote.demand as unknown as Services['demand'],
-    web: remote.web as unknown as Services['web'],
-    behave: settings => remote.behave(settings),
-    close: async () => { await worker.terminate() },
-  }
+  const thread = keptThread<StandinThread>('The simulated services', entry, { workerData: { world } })
+  /** One of the interfaces, each method passed on by its name. */
+  const passed = <Name extends keyof Services>(name: Name): Services[Name] => new Proxy({} as Services[Name], {
+    get: (_, method: string) => async (...given: unknown[]) => {
+      try {
+        return await thread.ask(remote => (remote[name] as unknown as Record<string, Ask>)[method]!(...given))
+      } catch (error) {
+        throw error instanceof ThreadEnded ? serviceError('ServiceFailed', error.message) : error
+      }
+    },
+  })
+  return { site: passed('site'), demand: passed('demand'), web: passed('web'), behave: settings => thread.ask(remote => remote.behave(settings)), close: thread.close }
 }

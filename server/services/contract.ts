@@ -28,26 +28,30 @@ export interface SiteChannel {
   title: string
   /** `null` when the channel hides it. */
   subscribers: number | null
-  foundedAt: number
-  videos: number
+  foundedAt: number | null
+  videos: number | null
 }
 
+/** A video as told. What is `null` was not told; an empty text or list is known to be empty. */
 export interface SiteVideo {
   id: string
   title: string
-  description: string
-  tags: string[]
+  description: string | null
+  tags: string[] | null
   channel: { id: string, title: string, subscribers: number | null }
-  views: number
-  likes: number
-  comments: number
-  publishedAt: number
-  durationSeconds: number
+  views: number | null
+  likes: number | null
+  comments: number | null
+  publishedAt: number | null
+  durationSeconds: number | null
+  /** A small picture as a `data:` address, 20 KB at most. */
+  thumbnail: string | null
 }
 
 export interface SearchAnswer {
   /** The site's own count of videos whose title holds the phrase. */
-  titleMatches: number
+  /** `null` where the site does not tell it. */
+  titleMatches: number | null
   videos: SiteVideo[]
 }
 
@@ -72,6 +76,8 @@ export interface WebSearch {
   suggest(prefix: string, region: Region, language: string): Promise<Answer<string[]>>
   /** Whether the result page of a web search shows videos for the phrase. */
   videoBlock(phrase: string, region: Region, language: string): Promise<Answer<boolean>>
+  /** The videos of that block, first one first; empty where none is shown. */
+  blockVideos(phrase: string, region: Region, language: string): Promise<Answer<SiteVideo[]>>
 }
 
 export interface Services { site: VideoSite, demand: DemandData, web: WebSearch }

@@ -1,8 +1,9 @@
+import { z } from 'zod'
 import { DEFAULT_PROFILE } from '../../../core/draft/limits'
 import { RULE_SETS } from '../../../core/draft/ruleset'
 import { scoreDraft } from '../../../core/draft/score'
 import type { BriefFields } from '../../../shared/brief'
-import { route } from '../../http/route'
+import { queryOf, route } from '../../http/route'
 
 /** Percent of the brief's own rule set; unknown where nothing is written yet. */
 function percentOf(fields: BriefFields): number | null {
@@ -12,4 +13,6 @@ function percentOf(fields: BriefFields): number | null {
   return scoreDraft({ title, description, tags }, { lead: tray.lead ?? '', support: tray.support }, set, DEFAULT_PROFILE, language).percent
 }
 
-export default route((_event, { briefs }) => ({ briefs: briefs.list(percentOf) }))
+const question = z.object({ workspace: z.string().max(60).optional() })
+
+export default route((event, { briefs }) => ({ briefs: briefs.list(percentOf, queryOf(event, question).workspace) }))

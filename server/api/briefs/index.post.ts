@@ -1,11 +1,13 @@
 import { setResponseStatus } from 'h3'
 import { newBriefSchema } from '../../../shared/brief'
 import { Problem } from '../../http/problem'
+import { workspaceOf } from '../../http/workspaceOf'
 import { bodyOf, route } from '../../http/route'
 
-export default route(async (event, { briefs }) => {
-  const { id, fields, copyOf } = await bodyOf(event, newBriefSchema)
-  const brief = copyOf ? briefs.duplicate(copyOf) : briefs.create(fields ?? {}, id)
+export default route(async (event, runtime) => {
+  const { briefs } = runtime
+  const { id, fields, copyOf, workspace } = await bodyOf(event, newBriefSchema)
+  const brief = copyOf ? briefs.duplicate(copyOf) : briefs.create(fields ?? {}, id, { workspace: workspaceOf(runtime, workspace).id })
   if (!brief) throw new Problem(404, 'no-such-brief', 'The brief to copy is not there any more.')
   setResponseStatus(event, 201)
   return brief

@@ -1,14 +1,11 @@
-import { z } from 'zod'
-import { languageInput, phraseInput, regionInput } from '../../../shared/text'
-import { answerDetail } from '../../demand/rows'
+import { answerDetail } from '../../demand/sheet'
+import { phraseQuestion, sheetFor } from '../../http/phraseQuestion'
 import { Problem } from '../../http/problem'
 import { queryOf, route } from '../../http/route'
 
-const question = z.object({ phrase: phraseInput, region: regionInput, language: languageInput.default('en') })
-
-export default route((event, { phrases, results }) => {
-  const { phrase, region, language } = queryOf(event, question)
-  const detail = answerDetail(phrases, results, phrase, region, language)
+export default route((event, runtime) => {
+  const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
+  const detail = answerDetail(runtime.phrases, runtime.results, phrase, region, language, sheetFor(runtime, workspace))
   if (!detail) throw new Problem(404, 'unknown-phrase', `Nothing is known of “${phrase}” yet. Type it as a seed, or import a list that holds it.`)
   return detail
 })

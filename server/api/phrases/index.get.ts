@@ -1,11 +1,14 @@
+import { setResponseHeader } from 'h3'
 import { phrasesQuerySchema } from '../../../shared/phrases'
 import { lookUp } from '../../demand/lookUp'
-import { answerPhrases } from '../../demand/rows'
+import { trayOf } from '../../http/trayOf'
 import { queryOf, route } from '../../http/route'
 
-export default route(async (event, { phrases, services }) => {
-  const startedAt = performance.now()
+export default route(async (event, { phrases, services, search, briefs, workspaces }) => {
   const query = queryOf(event, phrasesQuerySchema)
-  const look = await lookUp({ phrases, services }, query.seed, query.region ?? '', query.language)
-  return answerPhrases(phrases, query, look, startedAt)
+  const region = query.region ?? ''
+  const look = await lookUp({ phrases, services }, query.seed, region, query.language)
+  const { own, settings } = workspaces.standing(query.workspace)
+  setResponseHeader(event, 'Content-Type', 'application/json; charset=utf-8')
+  return search.answer({ query: { ...query, region }, look: look.id, missing: look.missing, without: trayOf(briefs, query), own, weights: settings.weights })
 })

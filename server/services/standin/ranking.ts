@@ -36,12 +36,18 @@ export function standsFor(video: { publishedAt: number, views: number, clicks: n
 /** What exact wording is worth in each trade. */
 const WORDING: Record<string, number> = { bicycle: 0.5, jewellery: 0.2, riding: 0.35, kitchen: 0.05, music: 0.15, cars: 0.3, speaking: 0.4 }
 
+/** The part of its present views that a video had on a day; 0 before it was published. */
+export function viewsBy(day: number, publishedAt: number, lastDay: number): number {
+  if (day >= lastDay) return 1
+  return publishedAt > day ? 0 : Math.pow(Math.max(1, (day - publishedAt) / DAY) / Math.max(1, (lastDay - publishedAt) / DAY), 0.85)
+}
+
 export class Ranking {
   private readonly find: Statement<[string], Hit>
   private readonly countHits: Statement<[string], { n: number }>
   private readonly frequencies = new Map<string, number>()
 
-  constructor(db: Database, private readonly newestDay: number) {
+  constructor(db: Database, private readonly newestDay: number, private readonly lastDay = newestDay) {
     this.find = db.prepare<[string], Hit>(`
       SELECT v.id, h.score AS bm25, v.title, v.published_at, v.views, v.clicks, v.watched, c.subscribers, c.standing, c.trade
       FROM (SELECT rowid, score FROM (SELECT rowid, rank AS score FROM video_words WHERE video_words MATCH ? LIMIT ${WEIGHED}) ORDER BY score LIMIT ${CANDIDATES}) h
@@ -61,11 +67,11 @@ export class Ranking {
     }
     const hits = new Map<number, Hit>()
     for (const query of this.queries(asked.map(term))) {
-      for (const hit of this.find.all(query)) if (!hits.has(hit.id)) hits.set(hit.id, hit)
+      for (const hit of this.find.all(query)) if (!hits.has(hit.id)) hits.set(hit.id, { ...hit, views: hit.views * viewsBy(this.newestDay, hit.published_at, this.lastDay) })
       if (hits.size >= depth + SPARE) break
     }
     const plain = ` ${words.join(' ')} `
-    const scored = [...hits.values()].map((hit) => {
+    const scored = [...hits.values()].filter(hit => hit.published_at <= this.newestDay).map((hit) => {
       const title = ` ${hit.title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')} `
       const score = 0.16 * Math.min(12, -hit.bm25)
         + (title.includes(plain) ? WORDING[hit.trade] ?? 0.3 : 0)

@@ -2,52 +2,71 @@ import Database from 'better-sqlite3'
 import type { Answer, Region, SearchAnswer, Services, SiteChannel, SiteVideo, VolumeAnswer } from '../contract'
 import { Behaviour } from './behaviour'
 import { hash } from './chance'
-import { Ranking } from './ranking'
+import { Ranking, viewsBy } from './ranking'
+import { thumbnail } from './thumbnail'
 import { monthSeries, type SeriesRow } from './series'
 import { COUNTRIES } from './vocabulary'
 
 interface PhraseRow extends SeriesRow { id: number, trade: string, part: string }
 interface VideoRow {
   code: string, title: string, description: string, tags: string, views: number, likes: number, comments: number, published_at: number, seconds: number
-  channel_code: string, channel_title: string, subscribers: number, hidden: number
+  channel_code: string, channel_title: string, subscribers: number, hidden: number, palette: number
 }
 
 /** A service tells no more related phrases than this, as real ones do. */
 const RELATED_LIMIT = 1500
 const SUGGESTIONS = 12
 
-/** Opens the simulated services over a world's file, read only. */
-export function openStandin(file: string, behaviour = new Behaviour()): Services & { close: () => void } {
+const DAY = 86_400_000
+/** A video this young can be trending, and so many are told. */
+const TREND_DAYS = 45
+const TRENDS = 40
+
+/**
+ * Opens the simulated services over a world's file, read only.
+ * @param daysBack how many days before its newest the world's clock stands: videos published since are not there yet, the others had fewer views.
+ */
+export function openStandin(file: string, behaviour = new Behaviour(), daysBack = 0): Services & { close: () => void } {
   const db = new Database(file, { readonly: true, fileMustExist: true })
-  const newestDay = Number(db.prepare<[], { value: string }>('SELECT value FROM fact WHERE name = \'newestDay\'').get()!.value)
+  const lastDay = Number(db.prepare<[], { value: string }>('SELECT value FROM fact WHERE name = \'newestDay\'').get()!.value)
+  const newestDay = lastDay - daysBack * DAY
   const day = new Date(newestDay)
   const lastMonth = day.getUTCFullYear() * 12 + day.getUTCMonth() - 1
   const monthsEnd = `${Math.floor(lastMonth / 12)}-${String(lastMonth % 12 + 1).padStart(2, '0')}`
-  const ranking = new Ranking(db, newestDay)
+  const ranking = new Ranking(db, newestDay, lastDay)
 
   const byText = db.prepare<[string], PhraseRow>('SELECT * FROM phrase WHERE text = ?')
   const beginning = db.prepare<[string], { text: string }>('SELECT p.text FROM phrase_words w JOIN phrase p ON p.id = w.rowid WHERE phrase_words MATCH ? ORDER BY w.rowid LIMIT 60')
   const holding = db.prepare<[string], { text: string }>(`SELECT p.text FROM phrase_words w JOIN phrase p ON p.id = w.rowid WHERE phrase_words MATCH ? ORDER BY w.rowid LIMIT ${RELATED_LIMIT}`)
   const sameParts = db.prepare<[string, string, number], { text: string }>('SELECT text FROM phrase WHERE trade = ? AND part = ? ORDER BY id LIMIT ?')
   const titleHolds = db.prepare<[string], { n: number }>('SELECT count(*) AS n FROM video_words WHERE video_words MATCH ?')
-  const video = db.prepare<[number], VideoRow>(`SELECT v.*, c.code AS channel_code, c.title AS channel_title, c.subscribers, c.hidden FROM video v JOIN channel c ON c.id = v.channel_id WHERE v.id = ?`)
+  const video = db.prepare<[number], VideoRow>(`SELECT v.*, c.code AS channel_code, c.title AS channel_title, c.subscribers, c.hidden, c.palette FROM video v JOIN channel c ON c.id = v.channel_id WHERE v.id = ?`)
   const videoId = db.prepare<[string], { id: number }>('SELECT id FROM video WHERE code = ?')
   const channelRow = db.prepare<[string], { id: number, code: string, title: string, subscribers: number, hidden: number, founded_at: number, videos: number }>('SELECT * FROM channel WHERE code = ?')
   const ofChannel = db.prepare<[number], { id: number }>('SELECT id FROM video WHERE channel_id = ? ORDER BY published_at DESC')
-  const fresh = db.prepare<[], { id: number }>('SELECT id FROM video ORDER BY views / (1.0 + published_at / 1e11) DESC LIMIT 40')
+  // Trending is what is young and much watched; each region likes some of it better than others.
+  const hottest = db.prepare<[number, number, number], { id: number, code: string, heat: number }>('SELECT id, code, views / (2 + (? - published_at) / 86400000.0) AS heat FROM video WHERE published_at BETWEEN ? AND ? ORDER BY heat DESC LIMIT 160')
+  const trendingIn = (region: Region) => hottest.all(newestDay, newestDay - TREND_DAYS * DAY, newestDay)
+    .map(each => ({ ...each, heat: each.heat * (region === null ? 1 : 0.3 + (hash(`${each.code}/${region}`) >>> 0) % 1000 / 1000) }))
+    .sort((a, b) => b.heat - a.heat).slice(0, TRENDS)
 
-  const answer = <Data>(source: string, data: Data, complete = true): Answer<Data> => ({ source, at: Date.now(), complete, data })
+  const answer = <Data>(source: string, data: Data, complete = true): Answer<Data> => ({ source, at: Date.now() - daysBack * DAY, complete, data })
   const english = (language: string) => language.toLowerCase().startsWith('en')
   const terms = (phrase: string) => phrase.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []
 
   function toVideo(id: number): SiteVideo {
     const row = video.get(id)!
+    const grown = viewsBy(newestDay, row.published_at, lastDay)
     return {
       id: row.code, title: row.title, description: row.description, tags: JSON.parse(row.tags) as string[],
       channel: { id: row.channel_code, title: row.channel_title, subscribers: row.hidden ? null : row.subscribers },
-      views: row.views, likes: row.likes, comments: row.comments, publishedAt: row.published_at, durationSeconds: row.seconds,
+      views: Math.round(row.views * grown), likes: Math.round(row.likes * grown), comments: Math.round(row.comments * grown), publishedAt: row.published_at, durationSeconds: row.seconds,
+      thumbnail: thumbnail(row.code, row.palette),
     }
   }
+
+  /** Whether web search shows videos: mostly where something is to be done. */
+  const showsVideos = (phrase: string) => /^(how|best way|easy way|can you)|fix|replace|adjust|tutorial/u.test(phrase) ? hash(phrase) % 10 < 8 : hash(phrase) % 10 < 3
 
   /** What people type that holds these words, the last one perhaps only begun; the two sources know different parts of it. */
   function suggestions(source: 'video' | 'web', prefix: string): string[] {
@@ -79,8 +98,8 @@ export function openStandin(file: string, behaviour = new Behaviour()): Services
         const row = channelRow.get(id)
         return answer('video site', row ? { id: row.code, title: row.title, subscribers: row.hidden ? null : row.subscribers, foundedAt: row.founded_at, videos: row.videos } : null)
       }),
-      channelVideos: call((id: string) => { const row = channelRow.get(id); return answer('video site', row ? ofChannel.all(row.id).map(each => toVideo(each.id)) : []) }),
-      trending: call((_region: Region) => answer('video site', fresh.all().map(each => toVideo(each.id)))),
+      channelVideos: call((id: string) => { const row = channelRow.get(id); return answer('video site', row ? ofChannel.all(row.id).map(each => toVideo(each.id)).filter(each => each.publishedAt! <= newestDay) : []) }),
+      trending: call((region: Region) => answer('video site', trendingIn(region).map(each => toVideo(each.id)))),
     },
     demand: {
       volumes: call((phrases: string[], region: Region, language: string): Answer<VolumeAnswer> => {
@@ -116,7 +135,14 @@ export function openStandin(file: string, behaviour = new Behaviour()): Services
     },
     web: {
       suggest: call((prefix: string, _region: Region, language: string) => answer('web search', english(language) ? suggestions('web', prefix) : [])),
-      videoBlock: call((phrase: string) => answer('web search', /^(how|best way|easy way|can you)|fix|replace|adjust|tutorial/u.test(phrase) ? hash(phrase) % 10 < 8 : hash(phrase) % 10 < 3)),
+      videoBlock: call((phrase: string) => answer('web search', showsVideos(phrase))),
+      // The block shows fewer videos than the site, and prefers those whose title answers word for word.
+      blockVideos: call((phrase: string, region: Region, language: string) => {
+        if (!showsVideos(phrase) || !english(language)) return answer('web search', [] as SiteVideo[])
+        const holds = (title: string) => terms(phrase).every(word => title.toLowerCase().includes(word))
+        const found = ranking.rank(phrase, region, 30).map(toVideo)
+        return answer('web search', [...found.filter(each => holds(each.title)), ...found.filter(each => !holds(each.title))].slice(0, 10))
+      }),
     },
     close: () => db.close(),
   }

@@ -1,4 +1,4 @@
-/// <reference path="../comlink-node.d.ts" />
+/// <reference path="../../jobs/comlink-node.d.ts" />
 import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort, workerData } from 'node:worker_threads'

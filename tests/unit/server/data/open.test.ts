@@ -2,6 +2,9 @@ import Database from 'better-sqlite3'
 import { cpSync, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { migrationsOf, openUserData } from '../../../../server/data/open'
+import { phraseStore } from '../../../../server/data/phrases'
+import { resultStore } from '../../../../server/data/results'
+import { videoStore } from '../../../../server/data/videos'
 import { MIGRATIONS, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
@@ -19,7 +22,7 @@ test('durability is set on the connection, and foreign keys hold', () => {
   expect(db.pragma('journal_mode', { simple: true })).toBe('wal')
   // 2 is FULL.
   expect(db.pragma('synchronous', { simple: true })).toBe(2)
-  expect(() => db.prepare('INSERT INTO brief VALUES (\'x\', \'nowhere\', 0, 0, NULL, NULL, NULL, NULL)').run()).toThrow(/FOREIGN KEY/u)
+  expect(() => db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at) VALUES (\'x\', \'nowhere\', 0, 0)').run()).toThrow(/FOREIGN KEY/u)
   db.close()
 })
 
@@ -46,6 +49,31 @@ test('from every earlier version the file comes to the same schema, with a copy 
     const copy = readdirSync(folder).find(name => name.startsWith(`from-${version}.sqlite.before-`))!
     expect(schemaOf(join(folder, copy))).not.toEqual(schemaOf(file))
   }
+})
+
+test('what the first version kept of pages and videos is there in the newest', () => {
+  const early = join(folder, 'spine')
+  mkdirSync(early)
+  cpSync(join(MIGRATIONS, '001-spine.sql'), join(early, '001-spine.sql'))
+  const file = join(folder, 'kept.sqlite')
+  const old = openUserData(file, { migrations: early })
+  old.exec(`INSERT INTO phrase (id, language, text, words) VALUES (1, 'en', 'bike chain', 2);
+    INSERT INTO source VALUES (1, 'demand data', 'service', 1);
+    INSERT INTO figure (phrase_id, region, source_id, counts, at, volume) VALUES (1, 'GB', 1, 1, 5, 900);
+    INSERT INTO channel VALUES ('c', 'Shed', 100, 5);
+    INSERT INTO video VALUES (1, 'v', 'c', 'Bike chain', 'Text', '["a"]', 0, 60, 5);
+    INSERT INTO result_page VALUES (1, 1, 'GB', 'video site', 5, 20, 1, 3, 1, 2.5, 1, 2, 3, 1);
+    INSERT INTO seat VALUES (1, 1, 1, 100, 777, 5, 1, 0.5);
+    INSERT INTO standing_page VALUES (1, 'GB', 1, 2.5, 3, 1)`)
+  old.close()
+  const db = openUserData(file, { migrations: MIGRATIONS })
+  const results = resultStore(db)
+  expect(results.seats(results.latest(1, 'GB')!, 20)).toMatchObject([{ code: 'v', views: 777, strength: 0.5, targeting: null }])
+  expect(videoStore(db).video('v')).toMatchObject({ views: 777, thumbnail: null })
+  // Strengths are packed for the chance when the file is first used.
+  expect(phraseStore(db).known('bike chain', 'GB', 'en')).toMatchObject({ volume: 900, strengths: [0.5], seasonStrength: null })
+  expect(db.pragma('foreign_key_check')).toEqual([])
+  db.close()
 })
 
 test('a migration that fails leaves the file as it was', () => {

@@ -69,17 +69,6 @@ describe('several sources', () => {
 })
 
 describe('the phrases of a seed', () => {
-  test('those of the look, and any other that holds all its words', () => {
-    const phrases = store()
-    phrases.save([figure('clean bike chain', 5), figure('rear derailleur', 4)], 'en', service, 1)
-    phrases.save([figure('bike chain oil', 3), figure('bike bell', 2), figure('Chaîne bike', 1)], 'en', list('mine.csv'), 1)
-    const look = phrases.saveLook('bike chain', 'GB', 'en', ['clean bike chain', 'rear derailleur'], [], 1)
-    const texts = (seed: string, id: number | null) => phrases.forSeed(seed, 'GB', 'en', id).map(each => each.text).sort()
-    expect(texts('Bike chain', look)).toEqual(['bike chain oil', 'clean bike chain', 'rear derailleur'])
-    expect(texts('bike chaine', null)).toEqual(['chaîne bike'])
-    expect(texts('"bike" OR *', null)).toEqual([])
-  })
-
   test('a look is kept with its time and what was missing, and made anew', () => {
     const phrases = store()
     const id = phrases.saveLook('a', '', 'en', ['a', 'a b'], ['web search'], 10)
@@ -98,26 +87,30 @@ describe('the phrases of a seed', () => {
   })
 })
 
-describe('the cap', () => {
-  test('the 99.9th percentile by nearest rank, at least a thousand', () => {
-    const phrases = store()
-    expect(phrases.cap('GB').cap).toBe(1000)
-    // 2,000 volumes of 1 … 2,000 thousands: rank ⌈2,000 × .999⌉ = 1,998.
-    phrases.save(Array.from({ length: 2000 }, (_, i) => figure(`p ${i}`, (i + 1) * 1000)), 'en', service, 1)
-    phrases.capDue()
-    expect(phrases.cap('GB').cap).toBe(1_998_000)
-  })
+test('whoever asks is told which phrases changed, once it is committed', () => {
+  const told: number[][] = []
+  const db = freshData(folder)
+  const phrases = phraseStore(db, clock, ids => told.push([...ids]))
+  phrases.save([figure('a', 1), figure('b', 2)], 'en', service, 1)
+  phrases.saveVia(['b'], 'en', 'web', 1)
+  phrases.saveLook('a', '', 'en', ['c'], [], 1)
+  phrases.phraseId('c', 'en')
+  phrases.phraseId('d', 'en')
+  expect(told).toEqual([[1, 2], [2], [3], [4]])
+})
 
-  test('stands until a tenth more is known, or a day has passed', () => {
-    const phrases = store()
-    phrases.save(Array.from({ length: 100 }, (_, i) => figure(`p ${i}`, 5000)), 'en', service, 1)
-    phrases.capDue()
-    const { at } = phrases.cap('GB')
-    clock.pass(1000)
-    phrases.save([figure('more', 90_000)], 'en', service, 1)
-    phrases.capDue()
-    expect(phrases.cap('GB')).toMatchObject({ cap: 5000, at })
-    clock.pass(86_400_000)
-    expect(phrases.cap('GB').cap).toBe(90_000)
-  })
+test('season and spike are told with the months', () => {
+  const phrases = store()
+  const wave = Array.from({ length: 36 }, (_, i) => Math.round(1000 * Math.exp(0.5 * Math.cos(2 * Math.PI * (i - 3) / 12))))
+  phrases.save([figure('wave', null, { months: wave, monthsEnd: '2026-12' }), figure('flat', null, { months: year(9), monthsEnd: '2026-12' })], 'en', service, 1)
+  expect(phrases.known('wave', 'GB', 'en')).toMatchObject({ seasonPeaks: 0b11100, spiked: 0, seasonStrength: expect.closeTo(1, 2) })
+  expect(phrases.known('flat', 'GB', 'en')).toMatchObject({ seasonPeaks: null, seasonStrength: null })
+  expect(phrases.rowById(phrases.phraseId('wave', 'en'), 'GB')).toEqual({ known: phrases.known('wave', 'GB', 'en'), origin: phrases.originOf(phrases.known('wave', 'GB', 'en')!, 'GB') })
+})
+
+test('the cap is what was worked out, the least until then', () => {
+  const phrases = store()
+  expect(phrases.cap('GB')).toEqual({ cap: 1000, at: null })
+  phrases.putCap('GB', 90_000, 2000)
+  expect(phrases.cap('GB')).toMatchObject({ cap: 90_000, at: clock.at })
 })

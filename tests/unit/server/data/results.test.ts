@@ -7,12 +7,12 @@ const folder = temporaryFolder()
 const DAY = 86_400_000
 const video = (n: number, more: Partial<SiteVideo> = {}): SiteVideo => ({
   id: `v${n}`, title: `Title ${n}`, description: 'Text', tags: ['a'], channel: { id: `c${n % 3}`, title: `Channel ${n % 3}`, subscribers: n * 10 },
-  views: 1000, likes: 5, comments: 1, publishedAt: 0, durationSeconds: 60, ...more,
+  views: 1000, likes: 5, comments: 1, publishedAt: 0, durationSeconds: 60, thumbnail: null, ...more,
 })
-const difficulty = { page: 40, front: 50, middle: 40, rest: 30 }
+const seat = (n: number, strength: number, more: Partial<SiteVideo> = {}) => ({ video: video(n, more), strength: { strength, targeting: strength, reach: 0.5, pull: null } })
 const page = (phraseId: number, at: number, more: Partial<PageToKeep> = {}): PageToKeep => ({
-  phraseId, region: 'GB', source: 'video site', at, depth: 20, complete: true, titleMatches: 12, videoBlock: true, difficulty,
-  seats: [1, 2, 3].map(n => ({ video: video(n), strength: n / 10 })), ...more,
+  phraseId, region: 'GB', kind: 'site', source: 'video site', at, depth: 20, complete: true, more: false, titleMatches: 12, videoBlock: true, intent: 'do',
+  seats: [1, 2, 3].map(n => seat(n, n / 10)), ...more,
 })
 
 function stores() {
@@ -25,24 +25,23 @@ test('a page comes back seat by seat, as it was observed', () => {
   const { results, phrases, id } = stores()
   results.keep([page(id, 10 * DAY)])
   const kept = results.latest(id, 'GB')!
-  expect(kept).toMatchObject({ at: 10 * DAY, complete: 1, title_matches: 12, difficulty: 40, front: 50 })
-  const rows = results.rows(kept, 20)
-  expect(rows.map(row => [row.rank, row.videoId, row.strength])).toEqual([[1, 'v1', 0.1], [2, 'v2', 0.2], [3, 'v3', 0.3]])
-  // A thousand views over ten days, at the time of the observation.
-  expect(rows[0]).toMatchObject({ viewsPerDay: 100, channel: { id: 'c1', title: 'Channel 1', subscribers: 10 }, tags: ['a'] })
-  expect(results.rows(kept, 2)).toHaveLength(2)
-  expect(phrases.known('bike chain', 'GB', 'en')).toMatchObject({ difficulty: 40, titleMatches: 12, videoBlock: 1 })
+  expect(kept).toMatchObject({ at: 10 * DAY, complete: 1, title_matches: 12 })
+  const rows = results.seats(kept, 20)
+  expect(rows.map(row => [row.rank, row.code, row.strength])).toEqual([[1, 'v1', 0.1], [2, 'v2', 0.2], [3, 'v3', 0.3]])
+  expect(rows[0]).toMatchObject({ views: 1000, channel_id: 'c1', channel_title: 'Channel 1', subscribers: 10, tags: '["a"]', targeting: 0.1, pull: null, off: 0 })
+  expect(results.seats(kept, 2)).toHaveLength(2)
+  expect(phrases.known('bike chain', 'GB', 'en')).toMatchObject({ difficulty: kept.difficulty, titleMatches: 12, videoBlock: 1, intent: 'do', strengths: [0.1, 0.2, 0.3].map(n => expect.closeTo(n, 6)), more: false })
   expect(results.latest(id, 'US')).toBeNull()
 })
 
 test('the newest whole page stands; half a page does not push it out', () => {
   const { db, results, phrases, id } = stores()
-  results.keep([page(id, 1 * DAY, { complete: false, difficulty: null })])
+  results.keep([page(id, 1 * DAY, { complete: false })])
   expect(results.latest(id, 'GB')).toMatchObject({ complete: 0 })
-  results.keep([page(id, 2 * DAY), page(id, 3 * DAY, { complete: false, difficulty: null })])
+  results.keep([page(id, 2 * DAY), page(id, 3 * DAY, { complete: false })])
   expect(results.latest(id, 'GB')).toMatchObject({ at: 2 * DAY, complete: 1 })
-  results.keep([page(id, 4 * DAY, { difficulty: { ...difficulty, page: 60 } })])
-  expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBe(60)
+  results.keep([page(id, 4 * DAY, { seats: Array.from({ length: 20 }, (_, i) => seat(i, 0.6)) })])
+  expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(60)
   // All of them are kept: history and evidence come from them.
   expect(db.prepare('SELECT count(*) AS n FROM result_page').get()).toEqual({ n: 4 })
 })
@@ -51,12 +50,57 @@ test('a page keeps the views of its day when a video is seen again', () => {
   const { results, id } = stores()
   results.keep([page(id, 1 * DAY)])
   const early = results.latest(id, 'GB')!
-  results.keep([page(id, 2 * DAY, { seats: [{ video: video(1, { views: 9000, title: 'New title' }), strength: 0.9 }] })])
-  expect(results.rows(early, 20)[0]).toMatchObject({ views: 1000, title: 'New title' })
+  results.keep([page(id, 2 * DAY, { seats: [seat(1, 0.9, { views: 9000, title: 'New title' })] })])
+  expect(results.seats(early, 20)[0]).toMatchObject({ views: 1000, title: 'New title' })
 })
 
 test('hidden subscribers stay unknown', () => {
   const { results, id } = stores()
-  results.keep([page(id, DAY, { seats: [{ video: video(1, { channel: { id: 'c', title: 'C', subscribers: null } }), strength: 0.5 }] })])
-  expect(results.rows(results.latest(id, 'GB')!, 20)[0]!.channel.subscribers).toBeNull()
+  results.keep([page(id, DAY, { seats: [seat(1, 0.5, { channel: { id: 'c', title: 'C', subscribers: null } })] })])
+  expect(results.seats(results.latest(id, 'GB')!, 20)[0]!.subscribers).toBeNull()
+})
+
+describe('a result taken out', () => {
+  const twenty = Array.from({ length: 20 }, (_, i) => seat(i, i === 0 ? 1 : 0.5))
+  test('counts in nothing, is remembered for the phrase, and comes back', () => {
+    const { results, phrases, id } = stores()
+    results.keep([page(id, DAY, { seats: twenty, more: true })])
+    const before = phrases.known('bike chain', 'GB', 'en')!
+    results.setOffTopic(id, 'v0', true, DAY)
+    const after = phrases.known('bike chain', 'GB', 'en')!
+    // What is left is all alike, and the seat nobody read counts neither as strong nor as empty.
+    expect(after.difficulty).toBeCloseTo(50)
+    expect(after.strengths).toHaveLength(19)
+    results.keep([page(id, 9 * DAY, { seats: twenty, more: true })])
+    expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(50)
+    expect(results.seats(results.latest(id, 'GB')!, 20).filter(row => row.off).map(row => row.code)).toEqual(['v0'])
+    results.setOffTopic(id, 'v0', false, DAY)
+    expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(before.difficulty!)
+  })
+  test('leaves other phrases as they are, and an empty seat empty', () => {
+    const { results, phrases, id } = stores()
+    const other = phrases.phraseId('gold chain', 'en')
+    results.keep([page(id, DAY, { seats: twenty.slice(0, 4) }), page(other, DAY, { seats: twenty })])
+    const before = phrases.known('gold chain', 'GB', 'en')!.difficulty
+    results.setOffTopic(id, 'v0', true, DAY)
+    expect(phrases.known('gold chain', 'GB', 'en')!.difficulty).toBe(before)
+    expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeLessThan(40)
+  })
+})
+
+test('the web’s block is a page of its own that stands for no phrase', () => {
+  const { results, phrases, id } = stores()
+  results.keep([page(id, DAY, { kind: 'web', seats: [seat(7, 0.9)] })])
+  expect(results.latest(id, 'GB')).toBeNull()
+  expect(results.latest(id, 'GB', 'web')).toMatchObject({ kind: 'web' })
+  expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeNull()
+})
+
+test('earlier looks are told with who stood there, and pages that share videos are neighbours', () => {
+  const { results, phrases, id } = stores()
+  const other = phrases.phraseId('bike chain oil', 'en')
+  results.keep([page(id, DAY), page(id, 9 * DAY, { seats: [seat(3, 0.5), seat(4, 0.5)] }), page(other, DAY, { seats: [seat(4, 0.1), seat(9, 0.1)] })])
+  expect(results.past(id, 'GB').map(each => [each.at / DAY, each.ids])).toEqual([[9, ['v3', 'v4']], [1, ['v1', 'v2', 'v3']]])
+  expect(results.neighbours(results.latest(id, 'GB')!.id, 'GB')).toMatchObject([{ phrase_id: other, shared: 1 }])
+  expect(results.firstPage(other, 'GB')).toHaveLength(2)
 })

@@ -2,14 +2,19 @@ import { join } from 'node:path'
 import { MODEL_VERSION } from '../../../../core/modelVersion'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
-import { assess, resultPage, PAGE_AGE_MS, type AssessDeps } from '../../../../server/demand/assess'
+import { assess, keptPage, PAGE_AGE_MS, type AssessDeps } from '../../../../server/demand/assess'
 import { learn, lookUp, LOOK_AGE_MS } from '../../../../server/demand/lookUp'
-import { answerDetail, answerPhrases } from '../../../../server/demand/rows'
+import { PhraseIndex } from '../../../../server/demand/phraseIndex'
+import { answerPhrases } from '../../../../server/demand/rows'
+import { answerDetail } from '../../../../server/demand/sheet'
+import { readHere } from '../../../../server/rivals/pageReader'
+import { openUserData, type Db } from '../../../../server/data/open'
 import { serviceError, type Services } from '../../../../server/services/contract'
 import { openStandin } from '../../../../server/services/standin/standin'
 import { makeWorld } from '../../../../server/services/standin/world'
-import { phrasesQuerySchema, type AssessedRow } from '../../../../shared/phrases'
-import { freshData, standingClock, temporaryFolder } from '../files'
+import { phrasesQuerySchema, type AssessedRow, type PhrasesQuery } from '../../../../shared/phrases'
+import { settingsSchema } from '../../../../shared/workspace'
+import { freshData, MIGRATIONS, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
 const world = join(folder, 'world.sqlite')
@@ -31,10 +36,21 @@ function services(replaced: { search?: Services['site']['search'], volumes?: Ser
     web: { ...standin.web, suggest: replaced.suggest ?? standin.web.suggest },
   }
 }
-function deps(given = services()) {
-  const db = freshData(folder)
-  return { phrases: phraseStore(db, clock), results: resultStore(db), services: given, now: clock } satisfies AssessDeps
+function deps(given = services(), db = freshData(folder)) {
+  return { db, phrases: phraseStore(db, clock), results: resultStore(db), services: given, reader: readHere, now: clock } satisfies AssessDeps & { db: Db }
 }
+/** The rows of a seed, from an index made for the question; caps worked out on the way are kept. */
+function answer({ db, phrases }: { db: Db, phrases: ReturnType<typeof phraseStore> }, query: PhrasesQuery, look: { id: number, missing: string[] } | null) {
+  const told = answerPhrases(new PhraseIndex(db), phrases, { query: { ...query, region: query.region ?? '' }, look: look?.id ?? null, missing: look?.missing ?? [], without: [], own: null })
+  for (const each of told.caps) phrases.putCap(each.region, each.cap, each.known)
+  return told
+}
+/** The page of a phrase as its seats stand. */
+async function pageOf(given: AssessDeps, phrase: string, depth = 20) {
+  const { page } = await keptPage(given, phrase, 'GB', 'en', depth)
+  return { page, seats: given.results.seats(page, depth) }
+}
+const anyone = { own: null, settings: settingsSchema.parse({}), places: new Set<string>() }
 const ask = (more: Record<string, unknown> = {}) => phrasesQuerySchema.parse({ seed: 'bike chain', region: 'GB', limit: 1000, ...more })
 async function all(rows: AsyncGenerator<AssessedRow>): Promise<AssessedRow[]> {
   const list: AssessedRow[] = []
@@ -47,7 +63,7 @@ describe('looking a seed up', () => {
     const given = deps()
     const look = await lookUp(given, 'Bike  chain', 'GB', 'en')
     expect(look.missing).toEqual([])
-    const { rows, total, monthsEnd, modelVersion } = answerPhrases(given.phrases, ask(), look, performance.now())
+    const { rows, total, monthsEnd, modelVersion } = answer(given, ask(), look)
     expect(total).toBeGreaterThan(100)
     expect(rows).toHaveLength(total)
     expect(monthsEnd).toBe('2026-09')
@@ -82,7 +98,7 @@ describe('looking a seed up', () => {
     const given = deps(services({ suggest: (...args) => broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.web.suggest(...args) }))
     const look = await lookUp(given, 'bike chain', 'GB', 'en')
     expect(look.missing).toEqual(['suggestions of web search'])
-    expect(answerPhrases(given.phrases, ask(), look, 0).total).toBeGreaterThan(100)
+    expect(answer(given, ask(), look).total).toBeGreaterThan(100)
     broken = false
     expect((await lookUp(given, 'bike chain', 'GB', 'en')).missing).toEqual([])
   }, 20_000)
@@ -103,11 +119,13 @@ describe('looking a seed up', () => {
 describe('filters and sorts', () => {
   let given: ReturnType<typeof deps>
   let look: Awaited<ReturnType<typeof lookUp>>
-  beforeEach(async () => {
-    given = deps()
+  // Nothing here but assessing changes what is known, and that only adds to it: one file serves all.
+  beforeAll(async () => {
+    given = deps(services(), openUserData(join(folder, 'rows.sqlite'), { migrations: MIGRATIONS }))
     look = await lookUp(given, 'bike chain', 'GB', 'en')
   })
-  const rows = (more: Record<string, unknown>) => answerPhrases(given.phrases, ask(more), look, 0).rows
+  afterAll(() => { given.db.close() })
+  const rows = (more: Record<string, unknown>) => answer(given, ask(more), look).rows
 
   test('each filter keeps just what it says', () => {
     expect(rows({ contains: 'clean' }).every(row => row.phrase.split(' ').includes('clean'))).toBe(true)
@@ -141,36 +159,36 @@ describe('assessing', () => {
   test('gives each phrase the difficulty that its own result page answers with', async () => {
     const given = deps()
     const look = await lookUp(given, 'bike chain', 'GB', 'en')
-    const names = answerPhrases(given.phrases, ask({ limit: 15 }), look, 0).rows.map(row => row.phrase)
+    const names = answer(given, ask({ limit: 15 }), look).rows.map(row => row.phrase)
     const assessed = await all(assess(given, names, 'GB', 'en'))
     expect(assessed.map(row => row.phrase)).toEqual(names)
     for (const row of assessed) {
-      const page = await resultPage(given, row.phrase, 'GB', 'en', 20)
-      expect(page.difficulty!.page).toBe(row.difficulty)
-      expect(page.titleMatches).toBe(row.competition)
+      const { page, seats } = await pageOf(given, row.phrase)
+      expect(page.difficulty).toBe(row.difficulty)
+      expect(page.title_matches).toBe(row.competition)
       // By hand: the mean of the strengths weighted by 1 / log2(rank + 1), over twenty seats.
       const weights = Array.from({ length: 20 }, (_, i) => 1 / Math.log2(i + 2))
-      const mean = weights.reduce((sum, weight, i) => sum + weight * (page.rows[i]?.strength ?? 0), 0) / weights.reduce((sum, weight) => sum + weight, 0)
-      expect(page.difficulty!.page).toBeCloseTo(100 * mean, 6)
+      const mean = weights.reduce((sum, weight, i) => sum + weight * (seats[i]?.strength ?? 0), 0) / weights.reduce((sum, weight) => sum + weight, 0)
+      expect(page.difficulty).toBeCloseTo(100 * mean, 6)
     }
     // Assessing asked; looking at the pages afterwards did not.
     expect(given.services.asked.search).toBe(names.length)
-    const detail = answerDetail(given.phrases, given.results, names[0]!, 'GB', 'en')!
+    const detail = answerDetail(given.phrases, given.results, names[0]!, 'GB', 'en', anyone)!
     expect(detail.worth.anyone).toBeCloseTo(assessed[0]!.worth.anyone!)
     expect(detail.figures.map(each => each.region)).toEqual(['GB', null])
   })
 
   test('an old page is asked for anew, a deeper one too', async () => {
     const given = deps()
-    await resultPage(given, 'bike chain', 'GB', 'en', 20)
-    const deep = await resultPage(given, 'bike chain', 'GB', 'en', 60)
-    expect(deep.rows.length).toBeGreaterThan(20)
+    await pageOf(given, 'bike chain')
+    const deep = await pageOf(given, 'bike chain', 60)
+    expect(deep.seats.length).toBeGreaterThan(20)
     expect(given.services.asked.search).toBe(2)
     // Page one is a page of twenty seats whatever depth was read.
-    expect((await resultPage(given, 'bike chain', 'GB', 'en', 20)).rows).toHaveLength(20)
+    expect((await pageOf(given, 'bike chain')).seats).toHaveLength(20)
     expect(given.services.asked.search).toBe(2)
     clock.pass(PAGE_AGE_MS + 1)
-    await resultPage(given, 'bike chain', 'GB', 'en', 20)
+    await pageOf(given, 'bike chain')
     expect(given.services.asked.search).toBe(3)
   })
 
@@ -178,7 +196,7 @@ describe('assessing', () => {
     const given = deps(services({ search: async (...args) => ({ ...await standin.site.search(...args), complete: false }) }))
     const [row] = await all(assess(given, ['bike chain'], 'GB', 'en'))
     expect(row).toMatchObject({ complete: false, difficulty: null, worth: { anyone: null } })
-    expect((await resultPage(given, 'bike chain', 'GB', 'en', 20)).difficulty).toBeNull()
+    expect((await pageOf(given, 'bike chain')).page.difficulty).toBeNull()
   })
 
   test('a failing search is told in its row; the others are done', async () => {
@@ -191,11 +209,11 @@ describe('assessing', () => {
   test('a stop keeps what was done', async () => {
     const given = deps()
     const look = await lookUp(given, 'bike chain', 'GB', 'en')
-    const names = answerPhrases(given.phrases, ask({ limit: 60 }), look, 0).rows.map(row => row.phrase)
+    const names = answer(given, ask({ limit: 60 }), look).rows.map(row => row.phrase)
     const stop = new AbortController()
     let done = 0
     for await (const row of assess(given, names, 'GB', 'en', stop.signal)) if (row.difficulty !== null && ++done === 5) stop.abort()
     expect(done).toBeLessThan(30)
-    expect(answerPhrases(given.phrases, ask(), look, 0).rows.filter(row => row.difficulty !== null).length).toBeGreaterThanOrEqual(done)
+    expect(answer(given, ask(), look).rows.filter(row => row.difficulty !== null).length).toBeGreaterThanOrEqual(done)
   })
 })

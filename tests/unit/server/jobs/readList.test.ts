@@ -2,7 +2,8 @@ import iconv from 'iconv-lite'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { ColumnMap, ListedPhrase } from '../../../../core/formats/phraseList'
-import { delimiterOf, encodingOf, readList, type ListEvent } from '../../../../server/jobs/readList'
+import { unpackBatch } from '../../../../server/jobs/listBatch'
+import { encodingOf, readList, type ListEvent } from '../../../../server/jobs/readList'
 import { temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
@@ -16,8 +17,7 @@ function file(bytes: Buffer | string): string {
 async function read(bytes: Buffer | string, columns: ColumnMap | null = null) {
   const events: ListEvent[] = []
   for await (const event of readList(file(bytes), columns)) events.push(event)
-  const batches = events.filter(event => event.kind === 'batch')
-  return { first: events[0]!, phrases: batches.flatMap(batch => batch.phrases), rejected: batches.flatMap(batch => batch.rejected) }
+  return { first: events[0]!, phrases: events.flatMap(event => event.kind === 'batch' ? unpackBatch(event.batch) : []), rejected: events.flatMap(event => event.kind === 'refused' ? event.lines : []) }
 }
 const pairs = (phrases: ListedPhrase[]) => phrases.map(each => [each.phrase, each.volume])
 const GOOD = [['bike chain', 1200], ['tyre, tubeless', 3400.5]]
@@ -37,7 +37,6 @@ describe('shapes', () => {
   test('tabs, commas, bars', async () => {
     expect(pairs((await read('keyword\tsearch volume\nbike chain\t1.2K\n')).phrases)).toEqual([['bike chain', 1200]])
     expect(pairs((await read('"Search term","Avg. monthly searches"\n"bike chain","1,200"\n')).phrases)).toEqual([['bike chain', 1200]])
-    expect(delimiterOf('a|b|"c,d,e,f"')).toBe('|')
   })
 
   test('JSON of objects and of texts, and JSON Lines', async () => {

@@ -50,6 +50,16 @@ describe('what the services tell', () => {
     close()
   })
 
+  test('trending is young, and another list in every region', async () => {
+    const { site, close } = services()
+    const [home, away] = [(await site.trending('GB', 'en')).data, (await site.trending('US', 'en')).data]
+    const newest = Math.max(...home.map(video => video.publishedAt!))
+    expect(home.length).toBeGreaterThan(5)
+    expect(home.every(video => newest - video.publishedAt! < 46 * 86_400_000)).toBe(true)
+    expect(home.map(video => video.id)).not.toEqual(away.map(video => video.id))
+    close()
+  })
+
   test('a country has part of the searches of everywhere, and 36 months make the mean', async () => {
     const { demand, close } = services()
     const everywhere = (await demand.volumes(['bike chain', 'no such phrase'], null, 'en')).data

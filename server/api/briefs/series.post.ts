@@ -1,0 +1,19 @@
+import { setResponseStatus } from 'h3'
+import { templateFault } from '../../../core/demand/cross'
+import { newSeriesSchema } from '../../../shared/brief'
+import { forPlace } from '../../demand/series'
+import { noSuchBrief } from '../../http/briefOf'
+import { Problem } from '../../http/problem'
+import { bodyOf, route } from '../../http/route'
+
+/** Briefs of one topic for many places, made in one go from one of them. */
+export default route(async (event, { briefs }) => {
+  const { pattern, places, template } = await bodyOf(event, newSeriesSchema)
+  const fault = templateFault(template)
+  if (fault) throw new Problem(400, 'bad-input', fault)
+  const from = briefs.get(pattern)
+  if (!from || from.deletedAt !== null) throw noSuchBrief()
+  const made = briefs.createSeries([...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template) })), from.workspaceId)
+  setResponseStatus(event, 201)
+  return { briefs: made }
+})

@@ -1,0 +1,17 @@
+import { z } from 'zod'
+import { languageInput } from '../../../../shared/text'
+import { Problem } from '../../../http/problem'
+import { paramOf, queryOf, route } from '../../../http/route'
+import { answerChannel, lookAtChannel } from '../../../rivals/channelLook'
+
+const question = z.object({ language: languageInput.default('en'), workspace: z.string().max(60).optional(), anew: z.enum(['0', '1']).optional() })
+
+export default route(async (event, runtime) => {
+  const { language, workspace, anew } = queryOf(event, question)
+  const id = paramOf(event, 'id')
+  const problem = await lookAtChannel(runtime, id, language, anew === '1')
+  const { settings, workspace: own } = runtime.workspaces.standing(workspace)
+  const answer = answerChannel(runtime, id, await runtime.search.viewsModel(), { settings, region: own?.region ?? null, watched: own !== null && runtime.rivalSets.holds(own.id, id), problem })
+  if (!answer) throw new Problem(404, 'unknown-channel', 'Nobody knows of this channel. Open it from a result page, or import its feed.')
+  return answer
+})

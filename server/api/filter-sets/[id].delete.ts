@@ -1,0 +1,7 @@
+import { Problem } from '../../http/problem'
+import { paramOf, route } from '../../http/route'
+
+export default route((event, { lists }) => {
+  if (!lists.removeFilterSet(paramOf(event, 'id'))) throw new Problem(404, 'no-such-set', 'These filters are not there any more.')
+  return { ok: true }
+})

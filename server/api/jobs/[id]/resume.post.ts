@@ -1,0 +1,14 @@
+import { assessBodySchema } from '../../../../shared/phrases'
+import { assessWork } from '../../../demand/assessWork'
+import { Problem } from '../../../http/problem'
+import { paramOf, route } from '../../../http/route'
+
+/** Takes up work that was stopped or cut off: what is done already is answered from the store. */
+export default route((event, runtime) => {
+  const id = paramOf(event, 'id')
+  const state = runtime.jobs.get(id)
+  if (!state) throw new Problem(404, 'no-such-job', 'There is no such job; it may have ended long ago.')
+  if (state.state === 'running') return state
+  const body = assessBodySchema.parse(runtime.jobs.input(id))
+  return runtime.jobs.start('assess', state.title, body, body.phrases.length, signal => assessWork(runtime, body, signal), id)
+})

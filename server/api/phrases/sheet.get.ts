@@ -1,0 +1,43 @@
+import { phrasesQuerySchema, type PhrasesAnswer, type PhraseSheet } from '../../../shared/phrases'
+import { keptPage } from '../../demand/assess'
+import { interestByRegion } from '../../demand/interest'
+import { learn } from '../../demand/lookUp'
+import { answerDetail, answerSheet } from '../../demand/sheet'
+import { phraseQuestion, sheetFor } from '../../http/phraseQuestion'
+import { queryOf, route } from '../../http/route'
+import { workspaceOf } from '../../http/workspaceOf'
+import { isServiceFault } from '../../services/retry'
+
+const SHOWN = 12
+/** A second meaning often begins below the first page. */
+const DEPTH = 60
+/** Rising phrases are told above this many searches a month: below, a change is mostly chance. */
+const RISING_FLOOR = 50
+
+/** A phrase laid open. What a service fails to tell is named; the rest is answered. */
+export default route(async (event, runtime): Promise<PhraseSheet> => {
+  const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
+  const { phrases, results, search, lists } = runtime
+  const whom = sheetFor(runtime, workspace)
+  const missing = await learn(runtime, [phrase], region ?? '', language)
+  await keptPage(runtime, phrase, region ?? '', language, DEPTH).catch((error: unknown) => {
+    if (!isServiceFault(error)) throw error
+    missing.push('its result page')
+  })
+  const told = await interestByRegion(runtime, phrase, language)
+  const related = async (more: Record<string, unknown>) => {
+    const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: SHOWN + 1, ...more }), region: region ?? '', language }
+    const answer = JSON.parse(await search.answer({ query, look: phrases.look(phrase, region ?? '', language)?.id ?? null, missing: [], without: [], own: null })) as PhrasesAnswer
+    return answer.rows.filter(row => row.phrase !== detail.phrase).slice(0, SHOWN).map(row => ({ phrase: row.phrase, volume: row.volume, change: row.change }))
+  }
+  phrases.phraseId(phrase, language)
+  const detail = answerDetail(phrases, results, phrase, region, language, whom)!
+  return {
+    ...answerSheet(phrases, results, detail, region, language, whom.places),
+    interest: told.interest,
+    related: await related({ sort: 'volume:desc' }),
+    rising: (await related({ sort: 'change:desc', minVolume: RISING_FLOOR })).filter(row => (row.change ?? 0) > 0),
+    note: lists.note(workspaceOf(runtime, workspace).id, phrases.phraseId(phrase, language)),
+    missing: [...missing, ...told.missing],
+  }
+})

@@ -1,0 +1,19 @@
+import { z } from 'zod'
+import { languageInput, phraseInput, regionInput } from '../../../shared/text'
+import { learn } from '../../demand/lookUp'
+import { shortlistColumn } from '../../demand/shortlist'
+import { sheetFor } from '../../http/phraseQuestion'
+import { bodyOf, route } from '../../http/route'
+
+const body = z.object({
+  phrases: z.array(phraseInput).min(2, 'Choose two phrases at least.').max(6, 'Six phrases side by side are the most.'),
+  region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional(),
+})
+
+/** Two to six phrases side by side on every figure. */
+export default route(async (event, runtime) => {
+  const { phrases, region, language, workspace } = await bodyOf(event, body)
+  const missing = await learn(runtime, phrases, region ?? '', language)
+  const whom = sheetFor(runtime, workspace)
+  return { columns: await Promise.all(phrases.map(phrase => shortlistColumn(runtime, phrase, region, language, workspace, whom))), missing }
+})

@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { Problem } from '../../http/problem'
+import { bodyOf, route } from '../../http/route'
+import { remoteServices } from '../../services/remote'
+import { isServiceFault } from '../../services/retry'
+
+const body = z.object({
+  address: z.url({ protocol: /^https?$/u, error: 'Give an address such as https://demand.example/api.' }).max(500).nullable(),
+  /** Absent keeps the key there is, empty takes it away. */
+  key: z.string().max(500).optional(),
+})
+
+/** Attaches a live service once it has answered, or with `address: null` goes back to the simulated ones. */
+export default route(async (event, { attached, services }) => {
+  const { address, key } = await bodyOf(event, body)
+  if (address === null) {
+    attached.forget()
+    services.attach(null)
+    return { live: null }
+  }
+  const next = { address, key: key === undefined ? attached.get()?.key ?? null : key || null }
+  try {
+    await remoteServices({ ...next, timeOutMs: 8000 }).demand.related('test', null, 'en')
+  } catch (error) {
+    if (!isServiceFault(error)) throw error
+    throw new Problem(422, 'no-service', `${(error as Error).message} Nothing was changed.`)
+  }
+  attached.set(next.address, next.key)
+  services.attach(next)
+  return { live: { address: next.address, hasKey: next.key !== null } }
+})

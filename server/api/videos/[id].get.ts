@@ -1,0 +1,9 @@
+import { Problem } from '../../http/problem'
+import { paramOf, route } from '../../http/route'
+import { answerVideo } from '../../rivals/channelLook'
+
+export default route(async (event, runtime) => {
+  const answer = answerVideo(runtime, paramOf(event, 'id'), await runtime.search.viewsModel())
+  if (!answer) throw new Problem(404, 'unknown-video', 'Nothing is known of this video. Open it from a result page.')
+  return answer
+})

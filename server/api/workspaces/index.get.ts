@@ -1,0 +1,3 @@
+import { route } from '../../http/route'
+
+export default route((_event, { workspaces }) => ({ workspaces: workspaces.list() }))

@@ -1,0 +1,85 @@
+import { v7 as uuid } from 'uuid'
+import type { FilterSet, ListLine, ListPhrase } from '../../shared/lists'
+import type { Db } from './open'
+import type { PhraseStore } from './phrases'
+
+interface ListRow { id: string, workspace_id: string, name: string, note: string, updated_at: number, phrases: number }
+
+export type ListStore = ReturnType<typeof listStore>
+
+/** Named phrase lists, saved sets of filters and notes on phrases: what a person keeps across briefs. */
+export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date.now) {
+  const SELECT = 'SELECT l.*, (SELECT count(*) FROM list_phrase p WHERE p.list_id = l.id) AS phrases FROM phrase_list l'
+  const all = db.prepare<[string], ListRow>(`${SELECT} WHERE l.workspace_id = ? AND l.deleted_at IS NULL ORDER BY l.updated_at DESC, l.id`)
+  const one = db.prepare<[string], ListRow>(`${SELECT} WHERE l.id = ? AND l.deleted_at IS NULL`)
+  const add = db.prepare('INSERT INTO phrase_list (id, workspace_id, name, created_at, updated_at) VALUES (?, ?, ?, ?, ?)')
+  const set = db.prepare('UPDATE phrase_list SET name = coalesce(?, name), note = coalesce(?, note), updated_at = ? WHERE id = ?')
+  const mark = db.prepare('UPDATE phrase_list SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
+  const last = db.prepare<[string], { place: number }>('SELECT coalesce(max(place), 0) AS place FROM list_phrase WHERE list_id = ?')
+  const put = db.prepare('INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, added_at) VALUES (?, ?, ?, ?)')
+  const drop = db.prepare('DELETE FROM list_phrase WHERE list_id = ? AND phrase_id = ?')
+  const setNote = db.prepare('UPDATE list_phrase SET note = ? WHERE list_id = ? AND phrase_id = ?')
+  const held = db.prepare<[string], { text: string, note: string, added_at: number }>('SELECT p.text, l.note, l.added_at FROM list_phrase l JOIN phrase p ON p.id = l.phrase_id WHERE l.list_id = ? ORDER BY l.place')
+  const merge = db.prepare(`INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, note, added_at)
+    SELECT @list, phrase_id, place + @after, note, @at FROM list_phrase WHERE list_id = @from ORDER BY place`)
+  const subtract = db.prepare('DELETE FROM list_phrase WHERE list_id = ? AND phrase_id IN (SELECT phrase_id FROM list_phrase WHERE list_id = ?)')
+  const sets = db.prepare<[string], { id: string, name: string, query: string }>('SELECT id, name, query FROM filter_set WHERE workspace_id = ? ORDER BY name')
+  const addSet = db.prepare('INSERT INTO filter_set (id, workspace_id, name, query, created_at) VALUES (?, ?, ?, ?, ?)')
+  const dropSet = db.prepare('DELETE FROM filter_set WHERE id = ?')
+  const noteOf = db.prepare<[string, number], { text: string }>('SELECT text FROM phrase_note WHERE workspace_id = ? AND phrase_id = ?')
+  const putNote = db.prepare('INSERT OR REPLACE INTO phrase_note (workspace_id, phrase_id, text, at) VALUES (?, ?, ?, ?)')
+  const dropNote = db.prepare('DELETE FROM phrase_note WHERE workspace_id = ? AND phrase_id = ?')
+
+  const toLine = (row: ListRow): ListLine => ({ id: row.id, name: row.name, note: row.note, phrases: row.phrases, updatedAt: row.updated_at })
+
+  function addAll(id: string, list: readonly string[], language: string): void {
+    let { place } = last.get(id)!
+    for (const phrase of list) put.run(id, phrases.phraseId(phrase, language), ++place, now())
+  }
+
+  const create = db.transaction((workspace: string, name: string, list: readonly string[], language: string, from?: { how: 'merge' | 'subtract', first: string, second: string }): ListLine | null => {
+    if (from && (!one.get(from.first) || !one.get(from.second))) return null
+    const id = uuid()
+    add.run(id, workspace, name, now(), now())
+    if (from) {
+      merge.run({ list: id, from: from.first, after: 0, at: now() })
+      if (from.how === 'merge') merge.run({ list: id, from: from.second, after: last.get(id)!.place, at: now() })
+      else subtract.run(id, from.second)
+    }
+    addAll(id, list, language)
+    return toLine(one.get(id)!)
+  })
+
+  const patch = db.transaction((id: string, change: { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string> }, language: string): ListLine | null => {
+    if (!one.get(id)) return null
+    set.run(change.name ?? null, change.note ?? null, now(), id)
+    for (const phrase of change.remove) drop.run(id, phrases.phraseId(phrase, language))
+    addAll(id, change.add, language)
+    for (const [phrase, note] of Object.entries(change.notes)) setNote.run(note, id, phrases.phraseId(phrase, language))
+    return toLine(one.get(id)!)
+  })
+
+  return {
+    lists: (workspace: string): ListLine[] => all.all(workspace).map(toLine),
+    list: (id: string): ListLine | null => { const row = one.get(id); return row ? toLine(row) : null },
+    /** A new list, perhaps made of two others. `null` when one of those is not there. */
+    create: (workspace: string, name: string, list: readonly string[], language: string, from?: { how: 'merge' | 'subtract', first: string, second: string }) => create.immediate(workspace, name, list, language, from),
+    patch: (id: string, change: { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string> }, language: string) => patch.immediate(id, change, language),
+    /** Marks a list deleted; it can be restored. */
+    remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
+    restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
+    phrases: (id: string): ListPhrase[] => held.all(id).map(row => ({ phrase: row.text, note: row.note, addedAt: row.added_at })),
+    filterSets: (workspace: string): FilterSet[] => sets.all(workspace).map(row => ({ ...row, query: JSON.parse(row.query) as Record<string, string> })),
+    addFilterSet(workspace: string, name: string, query: Record<string, string>): FilterSet {
+      const id = uuid()
+      addSet.run(id, workspace, name, JSON.stringify(query), now())
+      return { id, name, query }
+    },
+    removeFilterSet: (id: string): boolean => dropSet.run(id).changes > 0,
+    note: (workspace: string, phraseId: number): string => noteOf.get(workspace, phraseId)?.text ?? '',
+    setNote(workspace: string, phraseId: number, text: string): void {
+      if (text.trim()) putNote.run(workspace, phraseId, text, now())
+      else dropNote.run(workspace, phraseId)
+    },
+  }
+}

@@ -1,0 +1,23 @@
+import type { Place } from '../../shared/lists'
+import type { Db } from './open'
+
+export type PlaceStore = ReturnType<typeof placeStore>
+
+/** Towns and other places that are words of a search, with their population, by region. */
+export function placeStore(db: Db) {
+  const put = db.prepare('INSERT INTO place (region, name, population, source) VALUES (?, ?, ?, ?) ON CONFLICT (region, name) DO UPDATE SET population = coalesce(excluded.population, population), source = excluded.source')
+  const found = db.prepare<{ region: string | null, least: number | null, most: number | null, name: string }, Place>(`SELECT * FROM place WHERE (@region IS NULL OR region = @region) AND (@least IS NULL OR population >= @least) AND (@most IS NULL OR population <= @most)
+    AND name LIKE @name ESCAPE '\\' ORDER BY population DESC NULLS LAST, name LIMIT 5000`)
+  const regions = db.prepare<[], { region: string, n: number }>('SELECT region, count(*) AS n FROM place GROUP BY region ORDER BY region')
+  const drop = db.prepare('DELETE FROM place WHERE source = ?')
+  return {
+    /** Keeps places; one known by region and name takes the new population. 2,000 at most in one go. */
+    save: db.transaction((list: readonly { region: string, name: string, population: number | null }[], source: string) => { for (const { region, name, population } of list) put.run(region, name, population, source) }),
+    /** Places of a population range, the largest first; those of unknown population only where no bound is given. */
+    find: ({ region, minPopulation, maxPopulation, contains = '' }: { region?: string, minPopulation?: number, maxPopulation?: number, contains?: string }): Place[] =>
+      found.all({ region: region ?? null, least: minPopulation ?? null, most: maxPopulation ?? null, name: `%${contains.replace(/[\\%_]/gu, '\\$&')}%` }),
+    regions: () => regions.all(),
+    /** Forgets the places a source told. */
+    forget: (source: string): number => drop.run(source).changes,
+  }
+}

@@ -1,0 +1,18 @@
+import type { AssessBody, AssessedRow } from '../../shared/phrases'
+import type { Runtime } from '../runtime'
+import { assess } from './assess'
+import { learn } from './lookUp'
+
+/** Phrases whose searches are asked for in one go. */
+const LEARNT = 500
+
+/** The work an assessment asks for: the searches nobody told of, where wanted, and then page by page. */
+export async function* assessWork(runtime: Runtime, { phrases, region, language, workspace, learn: asks }: AssessBody, signal: AbortSignal): AsyncGenerator<AssessedRow> {
+  const { own, settings } = runtime.workspaces.standing(workspace)
+  const whom = { own, weights: settings.weights }
+  for (let from = 0; from < phrases.length && !signal.aborted; from += LEARNT) {
+    const part = phrases.slice(from, from + LEARNT)
+    if (asks) await learn(runtime, part, region ?? '', language)
+    yield* assess(runtime, part, region ?? '', language, signal, whom)
+  }
+}

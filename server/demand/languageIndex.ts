@@ -1,0 +1,148 @@
+import { INTENTS, intentOf, isQuestion } from '../../core/demand/intent'
+import type { WorthWeights } from '../../core/demand/worth'
+import { Postings } from '../../core/search/postings'
+import { wordCount } from '../../core/text/words'
+import type { IndexRows } from '../data/indexRows'
+import { NO_INTENT, RegionColumns } from './regionColumns'
+
+/** Texts read in one go. */
+const STEP = 1000
+/** The place among the texts of a phrase that has none yet: behind all others. */
+const LATE = 0xfffffffe
+
+/**
+ * The phrases of one language. Numbers are given in the order of the texts, later ones as they come. The texts themselves
+ * stay in the store: a million of them would take more memory than all else here.
+ */
+export class LanguageIndex {
+  readonly postings = new Postings()
+  /** A phrase's number by its id, plus one; 0 for none of this language. */
+  private numbers = new Uint32Array(1024)
+  ids = new Uint32Array(1024)
+  /** Where a phrase stands among the others by text: odd for those loaded, in order; what came later stands between two. */
+  text = new Uint32Array(1024)
+  words = new Uint8Array(1024)
+  via = new Uint8Array(1024)
+  question = new Uint8Array(1024)
+  intent = new Uint8Array(1024)
+  /** The largest id, and the one up to which intents are told. */
+  private lastId = 0
+  private intentsTold = 0
+  /** So many stand in order, numbered so or not. */
+  private base = 0
+  private numbered = true
+  readonly regions = new Map<string, RegionColumns>()
+
+  constructor(readonly language: string, private readonly rows: IndexRows, private readonly places: ReadonlySet<string>, private readonly weights: WorthWeights) {
+    for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
+    for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
+  }
+
+  get size(): number { return this.postings.size }
+  /** Whether numbers follow the order of the texts. */
+  get inTextOrder(): boolean { return this.numbered && this.size === this.base }
+  /** −1 for a phrase of another language, or none. */
+  numberOf(id: number): number { return (this.numbers[id] ?? 0) - 1 }
+
+  private add(id: number, text: string, at: number): number {
+    const n = this.postings.add(text)
+    if (n >= this.ids.length) {
+      const room = this.ids.length * 2
+      const more = <Kind extends Uint32Array | Uint8Array>(old: Kind): Kind => { const larger = new (old.constructor as new (length: number) => Kind)(room); larger.set(old); return larger }
+      this.ids = more(this.ids)
+      this.text = more(this.text)
+      this.words = more(this.words)
+      this.via = more(this.via)
+      this.question = more(this.question)
+      this.intent = more(this.intent)
+    }
+    if (id >= this.numbers.length) {
+      const larger = new Uint32Array(Math.max(id + 1, this.numbers.length * 2))
+      larger.set(this.numbers)
+      this.numbers = larger
+    }
+    this.numbers[id] = n + 1
+    this.ids[n] = id
+    this.text[n] = at
+    this.words[n] = Math.min(255, wordCount(text))
+    this.question[n] = Number(isQuestion(text))
+    this.lastId = Math.max(this.lastId, id)
+    return n
+  }
+
+  /** Where a new text stands: right behind the one before it among those in order, as all new ones there do. */
+  private after(text: string): number {
+    const [id] = this.rows.before.get(this.language, text) ?? []
+    if (id === undefined) return 0
+    const n = this.numberOf(id)
+    const at = n < 0 ? LATE : this.text[n]!
+    return at + (at & 1)
+  }
+
+  /** Reads again what is known of a phrase, or takes in a new one. */
+  refresh(id: number, text: string, via: number): void {
+    let n = this.numberOf(id)
+    if (n < 0) n = this.add(id, text, this.after(text))
+    this.via[n] = via
+    for (const region of this.regions.values()) {
+      region.grow(this.size)
+      region.refresh(this.rows, id, n)
+    }
+  }
+
+  /** The same for phrases whose ids follow one another; new ones find their place among the texts when it is asked for. */
+  refreshRange(first: number, last: number): void {
+    for (const [id, language, text, via] of this.rows.phraseRange.all(first, last)) {
+      if (language === this.language) this.via[this.numberOf(id) < 0 ? this.add(id, text, LATE) : this.numberOf(id)] = via
+    }
+    for (const region of this.regions.values()) {
+      region.grow(this.size)
+      region.refreshRange(this.rows, first, last, id => this.numberOf(id))
+    }
+  }
+
+  /** Puts phrases that came later in their place among the texts, for sorting by them. */
+  settleTexts(): void {
+    if (this.size === this.base) return
+    let at = 0
+    for (const [id] of this.rows.inOrder.iterate(this.language)) {
+      const n = this.numberOf(id)
+      if (n >= 0) this.text[n] = 2 * at++ + 1
+    }
+    this.numbered = false
+    for (const region of this.regions.values()) region.forget('')
+    this.base = this.size
+  }
+
+  /** The searches everywhere, which stand beside every region. */
+  everywhere(): RegionColumns { return this.regions.get('') ?? this.region('', true) }
+
+  region(code: string, volumesAlone = false): RegionColumns {
+    const key = volumesAlone ? `${code} volumes` : code
+    let columns = this.regions.get(key)
+    if (!columns) {
+      this.regions.set(key, columns = new RegionColumns(code, this.weights, volumesAlone))
+      columns.grow(this.size)
+      columns.load(this.rows, id => this.numberOf(id))
+    }
+    columns.grow(this.size)
+    return columns
+  }
+
+  /** What each phrase's wording asks for, in the order of their ids and up to so many further. @returns whether there is more to do. */
+  tellIntents(most = Infinity): boolean {
+    for (let left = most; left > 0 && this.intentsTold < this.lastId;) {
+      const step = Math.min(left, STEP)
+      const texts = this.rows.textsBetween.all(this.intentsTold, this.lastId, this.language, step)
+      for (const [id, text] of texts) {
+        const n = this.numberOf(id)
+        if (n < 0) continue
+        const told = intentOf(text, this.places)
+        this.intent[n] = told ? INTENTS.indexOf(told.intent) : NO_INTENT
+      }
+      this.intentsTold = texts.length < step ? this.lastId : texts.at(-1)![0]
+      left -= step
+    }
+    return this.intentsTold < this.lastId
+  }
+}

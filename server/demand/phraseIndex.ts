@@ -1,0 +1,200 @@
+import { INTENTS } from '../../core/demand/intent'
+import type { WorthWeights } from '../../core/demand/worth'
+import { WORTH_WEIGHTS } from '../../core/demand/worth'
+import { Bits } from '../../core/search/bits'
+import { atLeast, between, notAbove, withBit } from '../../core/search/scan'
+import { selectRange } from '../../core/search/selectRange'
+import { normaliseWord, phraseKey, words } from '../../core/text/words'
+import type { PhrasesQuery } from '../../shared/phrases'
+import { indexRows, type IndexRows } from '../data/indexRows'
+import type { Db } from '../data/open'
+import { LanguageIndex } from './languageIndex'
+import { NO_INTENT, RISING, type OwnStanding, type RegionColumns } from './regionColumns'
+import { lastKeys, sortKeys, sortName } from './sortKeys'
+
+/** A question to the index: the query's own filters and sort, with what only the server knows. */
+export interface IndexQuestion {
+  query: Omit<PhrasesQuery, 'region'> & { region: string }
+  /** The look whose phrases belong to the seed besides those that hold its words. */
+  look: number | null
+  /** Phrases that stay away: what the tray holds, what it set aside. */
+  without: string[]
+  own: OwnStanding | null
+  weights?: WorthWeights
+}
+
+export interface IndexAnswer {
+  total: number
+  /** How many were left out only because they are in the tray or set aside. */
+  withheld: number
+  /** Ids of the rows asked for, in order. */
+  ids: number[]
+  /** Their chances of page one for the channel asked for, `null` where unknown. */
+  chances: (number | null)[]
+  cap: number
+  /** Caps worked out anew on the way. */
+  caps: { region: string, cap: number, known: number }[]
+}
+
+/** So many hits are sorted outright; of more, the first ones are found by walking down all phrases in the order wanted. */
+const SORTED = 16_384
+/** Sets of phrases kept: of seeds, and of filters. */
+const KEPT = 48
+/** Both kinds of source suggest a phrase. */
+const BOTH = 3
+
+/** So many phrases that changed at once are read as a range, if they are one. */
+const RANGE = 32
+
+/** Terms parted by commas, each as its words. */
+const termsOf = (list: string | undefined) => (list ?? '').split(',').map(term => words(term).map(word => word.norm)).filter(norms => norms.length)
+
+/**
+ * Phrases found by their words, filtered and sorted by any figure, from typed arrays in memory: half a
+ * million hits take a few milliseconds. It reads the user's file through a connection that only
+ * reads, and is told which phrases changed.
+ */
+export class PhraseIndex {
+  private readonly rows: IndexRows
+  private readonly languages = new Map<string, LanguageIndex>()
+  private places: ReadonlySet<string> | null = null
+  /** Sets of phrases by what makes them, each with the state of the index it was made in. */
+  private readonly kept = new Map<string, { version: number, bits: Bits }>()
+  private version = 0
+
+  constructor(db: Db, private readonly weights: WorthWeights = WORTH_WEIGHTS) {
+    this.rows = indexRows(db)
+  }
+
+  private language(code: string): LanguageIndex {
+    this.places ??= new Set(this.rows.places.all().map(([name]) => normaliseWord(name)))
+    let index = this.languages.get(code)
+    if (!index) this.languages.set(code, index = new LanguageIndex(code, this.rows, this.places, this.weights))
+    return index
+  }
+
+  /** Loads a language and a region before they are asked for. */
+  load(language: string, region: string): number {
+    const index = this.language(language)
+    index.everywhere().settle(index.size, null)
+    if (region) index.region(region).settle(index.size, null)
+    return index.size
+  }
+
+  /** Takes in what changed of these phrases. */
+  changed(ids: ArrayLike<number> & Iterable<number>): void {
+    this.version++
+    const [first, last] = [ids[0]!, ids[ids.length - 1]!]
+    // New phrases get ids one after the other: they are read in one go, several times faster a row.
+    if (ids.length >= RANGE && last - first === ids.length - 1) {
+      for (const index of this.languages.values()) index.refreshRange(first, last)
+      return
+    }
+    for (const id of ids) {
+      const row = this.rows.phrase.get(id)
+      // A language nobody has asked for yet is loaded whole when somebody does.
+      if (row) this.languages.get(row[0])?.refresh(id, row[1], row[2])
+    }
+  }
+
+  /** A step of what can be worked out before it is asked for. @returns whether there is more to do. */
+  prepare(): boolean {
+    let more = false
+    for (const index of this.languages.values()) more = index.tellIntents(4000) || more
+    return more
+  }
+
+  answer({ query, look, without, own, weights }: IndexQuestion): IndexAnswer {
+    const index = this.language(query.language)
+    const region = index.region(query.region)
+    const everywhere = index.everywhere()
+    const caps = [...new Set([region, everywhere])].flatMap((each) => {
+      const news = each.settle(index.size, each === region ? own : null, weights ?? this.weights)
+      return news ? [{ region: each.region, ...news }] : []
+    })
+    const passing = this.passing(index, region, query, look)
+    let withheld = 0
+    for (const n of this.numbersOf(index, query.language, without)) if (passing.has(n)) { passing.clear(n); withheld++ }
+    const total = passing.count()
+    const from = query.offset
+    const to = Math.min(total, from + query.limit)
+    if (query.sort.column === 'phrase') index.settleTexts()
+    const keys = sortKeys(index, region, everywhere, query)
+    const items = total <= SORTED ? passing.list(total) : this.first(index, region, query, passing, to, keys)
+    const chosen = selectRange(items, [...keys, ...lastKeys(index, region)], from, to)
+    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), cap: region.cap, caps }
+  }
+
+  /** A set kept from an earlier question, unless something has changed since. */
+  private set(index: LanguageIndex, key: string, make: () => Bits): Bits {
+    const name = `${index.language} ${key}`
+    const kept = this.kept.get(name)
+    // What was asked for last is dropped last.
+    this.kept.delete(name)
+    const bits = kept?.version === this.version && kept.bits.size === index.size ? kept.bits : make()
+    if (this.kept.size >= KEPT) this.kept.delete(this.kept.keys().next().value!)
+    this.kept.set(name, { version: this.version, bits })
+    return bits
+  }
+
+  /** Phrases that hold every one of some words. */
+  private holding(index: LanguageIndex, norms: readonly string[]): Bits {
+    const word = (norm: string) => this.set(index, `word ${norm}`, () => new Bits(index.size).add(index.postings.of(norm)))
+    const [first, ...others] = [...new Set(norms)]
+    return others.reduce((all, norm) => all.and(word(norm)), first === undefined ? new Bits(index.size) : word(first).copy())
+  }
+
+  /** Phrases that hold every word of the seed, and those of the look besides; what passes the filters of them. */
+  private passing(index: LanguageIndex, region: RegionColumns, query: IndexQuestion['query'], look: number | null): Bits {
+    const seed = words(query.seed).map(word => word.norm)
+    const passing = this.set(index, `seed ${seed.join(' ')} ${look}`, () => {
+      const hits = this.holding(index, seed)
+      if (look !== null) for (const [id] of this.rows.ofLook.all(look)) { const n = index.numberOf(id); if (n >= 0) hits.set(n) }
+      return hits
+    }).copy()
+    const { minWords, maxWords, minVolume, maxDifficulty, questions, rising, both, block, season, intent } = query
+    const { size } = index
+    // Each set is kept under a name that tells it whole.
+    const filter = (name: string, make: () => Bits) => { passing.and(this.set(index, name, make)) }
+    const inRegion = (name: string, make: () => Bits) => { filter(`${region.region} ${name}`, make) }
+    const anyOf = (terms: string[][]) => terms.map(norms => this.holding(index, norms)).reduce((all, each) => all.or(each))
+    const [contains, exclude] = [termsOf(query.contains), termsOf(query.exclude)]
+    if (contains.length) passing.and(anyOf(contains))
+    if (exclude.length) passing.without(anyOf(exclude))
+    if (minWords !== undefined || maxWords !== undefined) { const [least, most] = [minWords ?? 0, maxWords ?? 255]; filter(`words ${least} ${most}`, () => between(index.words, least, most, size)) }
+    if (minVolume !== undefined) inRegion(`volume ${minVolume}`, () => atLeast(region.volume, minVolume, size))
+    // A phrase not assessed yet may still turn out easy: only a known difficulty rules it out. It stands as a 32-bit float, and the bound is rounded alike.
+    if (maxDifficulty !== undefined) { const most = Math.fround(maxDifficulty); inRegion(`difficulty ${most}`, () => notAbove(region.difficulty, most, size)) }
+    if (questions) filter('question', () => between(index.question, 1, 1, size))
+    if (rising) inRegion('rising', () => between(region.direction, RISING, RISING, size))
+    if (both) filter('both', () => between(index.via, BOTH, BOTH, size))
+    if (block) inRegion('block', () => between(region.block, 1, 1, size))
+    if (season) inRegion(`season ${season}`, () => withBit(region.peaks, 1 << season - 1, size))
+    if (intent) {
+      index.tellIntents()
+      const wanted = INTENTS.indexOf(intent)
+      // What the wording tells goes before what the results told.
+      inRegion(`intent ${intent}`, () => between(index.intent, NO_INTENT, NO_INTENT, size).and(between(region.intent, wanted, wanted, size)).or(between(index.intent, wanted, wanted, size)))
+    }
+    return passing
+  }
+
+  private numbersOf(index: LanguageIndex, language: string, phrases: readonly string[]): Set<number> {
+    return new Set(phrases.flatMap((phrase) => { const id = this.rows.idOf.get(language, phraseKey(phrase)); return id ? [index.numberOf(id[0])] : [] }).filter(n => n >= 0))
+  }
+
+  /**
+   * Enough of those that pass to hold the first ones in the order wanted: the walk down all phrases in that order ends as soon
+   * as it has met them, and those that changed since the order was made are added.
+   */
+  private first(index: LanguageIndex, region: RegionColumns, query: IndexQuestion['query'], passing: Bits, to: number, keys: ReturnType<typeof sortKeys>): Uint32Array {
+    // Where numbers follow the texts the first ones in that order stand at an end.
+    if (query.sort.column === 'phrase' && index.inTextOrder) return passing.list(to, query.sort.direction === 'desc')
+    const order = region.order(sortName(query), index, keys, lastKeys(index, region))
+    // Those that changed since, or came since, may stand anywhere: they are met apart.
+    const loose: number[] = []
+    for (const n of order.changed) if (passing.has(n)) { loose.push(n); passing.clear(n) }
+    for (let n = order.sorted.length; n < index.size; n++) if (passing.has(n)) { loose.push(n); passing.clear(n) }
+    return Uint32Array.from([...passing.firstOf(order.sorted, to), ...loose])
+  }
+}

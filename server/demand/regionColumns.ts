@@ -1,0 +1,228 @@
+import { INTENTS } from '../../core/demand/intent'
+import { sortByKeys } from '../../core/search/order'
+import type { KeyOf } from '../../core/search/selectRange'
+import { volumeCap, worth, type WorthWeights } from '../../core/demand/worth'
+import { chanceOfPageOne, type Spread } from '../../core/rivals/forecast'
+import type { FigureColumns, IndexRows, PageColumns } from '../data/indexRows'
+import { unpackStrengths } from '../data/strengths'
+
+/** What stands for no intent told. */
+export const NO_INTENT = 255
+/** What stands for not knowing whether web search shows a video block. */
+const NO_ANSWER = 255
+const DIRECTIONS = ['unknown', 'steady', 'rising', 'fading']
+export const RISING = DIRECTIONS.indexOf('rising')
+/** A cap is worked out anew when this part more volumes are known. */
+const CAP_GROWTH = 1.1
+
+/** Orders kept, and how many phrases may have changed before one is made anew. */
+const ORDERS = 24
+const CHANGED = 4000
+
+/** All phrases in one order, and those that changed since it was made. */
+export interface Order { sorted: Uint32Array, changed: Set<number> }
+
+/** My channel as it is judged for: its strength and how uncertain a forecast for it is. */
+export interface OwnStanding { strength: number, spread: Spread }
+
+const unknown = (size: number) => new Float32Array(size).fill(Number.NaN)
+const told = (value: number | null) => value ?? Number.NaN
+
+/** The figures of all phrases in one region, a typed array a figure, by the phrases' numbers. Unknown is NaN. */
+export class RegionColumns {
+  volume = new Float64Array(0)
+  change = unknown(0)
+  competition = unknown(0)
+  advertiser = unknown(0)
+  season = unknown(0)
+  difficulty = unknown(0)
+  worth = unknown(0)
+  chance = new Float64Array(0)
+  channelWorth = unknown(0)
+  peaks = new Uint16Array(0)
+  direction = new Uint8Array(0)
+  yearly = new Float32Array(0)
+  block = new Uint8Array(0)
+  intent = new Uint8Array(0)
+  cap = 0
+  private capKnown = 0
+  private known = 0
+  /** Strengths of the pages read, for the chance of any channel. */
+  private readonly pages = new Map<number, { strengths: number[], more: boolean }>()
+  private own: OwnStanding | null = null
+  private worthDue = true
+  private channelDue = true
+
+  private readonly orders = new Map<string, Order>()
+  private weights: WorthWeights
+
+  /** @param volumesAlone keeps no more than the searches: all that is shown of everywhere beside a region. */
+  constructor(readonly region: string, weights: WorthWeights, private readonly volumesAlone = false) {
+    this.weights = weights
+  }
+
+  /** Makes room for so many phrases. */
+  grow(size: number): void {
+    if (size <= this.volume.length) return
+    // Columns are scanned by thirty-two values.
+    const length = Math.ceil(Math.max(size, this.volume.length * 1.25, 1024) / 32) * 32
+    const more = <Kind extends Float64Array | Float32Array | Uint16Array | Uint8Array>(old: Kind, fill: number): Kind => {
+      const larger = new (old.constructor as new (length: number) => Kind)(length)
+      larger.set(old)
+      if (fill !== 0) larger.fill(fill, old.length)
+      return larger
+    }
+    this.volume = more(this.volume, Number.NaN)
+    if (this.volumesAlone) return
+    for (const name of ['change', 'competition', 'advertiser', 'season', 'difficulty', 'worth', 'channelWorth'] as const) this[name] = more(this[name], Number.NaN)
+    this.chance = more(this.chance, Number.NaN)
+    this.peaks = more(this.peaks, 0)
+    this.direction = more(this.direction, 0)
+    this.yearly = more(this.yearly, 0)
+    this.block = more(this.block, NO_ANSWER)
+    this.intent = more(this.intent, NO_INTENT)
+  }
+
+  /** Takes every figure of the region. */
+  load(rows: IndexRows, numberOf: (id: number) => number): void {
+    for (const row of rows.figures.iterate(this.region)) this.takeFigure(numberOf(row[0]), row)
+    if (this.volumesAlone) return
+    for (const row of rows.pages.iterate(this.region)) this.takePage(numberOf(row[0]), row)
+  }
+
+  /** Reads one phrase's figures again. */
+  refresh(rows: IndexRows, id: number, n: number): void {
+    this.touch(n)
+    const figure = rows.figure.get(id, this.region)
+    if (figure) this.takeFigure(n, figure)
+    if (this.volumesAlone) return
+    const page = rows.page.get(id, this.region)
+    if (page) this.takePage(n, page)
+    if (!this.worthDue) this.workOut(n)
+    if (!this.channelDue) this.workOutChannel(n)
+  }
+
+  /** Reads again the figures of phrases whose ids follow one another. */
+  refreshRange(rows: IndexRows, first: number, last: number, numberOf: (id: number) => number): void {
+    const touched: number[] = []
+    for (const row of rows.figureRange.all(first, last, this.region)) { const n = numberOf(row[0]); this.takeFigure(n, row); touched.push(n) }
+    if (this.volumesAlone) return
+    for (const row of rows.pageRange.all(first, last, this.region)) { const n = numberOf(row[0]); this.takePage(n, row); touched.push(n) }
+    for (const n of touched) {
+      this.touch(n)
+      if (!this.worthDue) this.workOut(n)
+      if (!this.channelDue) this.workOutChannel(n)
+    }
+  }
+
+  private takeFigure(n: number, [, volume, change, competition, advertiser, direction, yearly, strength, peaks]: FigureColumns): void {
+    if (n < 0) return
+    if (Number.isNaN(this.volume[n]) && volume !== null) this.known++
+    this.volume[n] = told(volume)
+    if (this.volumesAlone) return
+    this.change[n] = told(change)
+    if (competition !== null || !this.pages.has(n)) this.competition[n] = told(competition)
+    this.advertiser[n] = told(advertiser)
+    this.season[n] = told(strength)
+    this.peaks[n] = peaks ?? 0
+    this.direction[n] = Math.max(0, DIRECTIONS.indexOf(direction ?? 'unknown'))
+    this.yearly[n] = yearly ?? 0
+  }
+
+  private takePage(n: number, [, difficulty, titleMatches, block, intent, strengths, more]: PageColumns): void {
+    if (n < 0) return
+    this.difficulty[n] = told(difficulty)
+    // The site's own count goes before what a list told.
+    if (titleMatches !== null) this.competition[n] = titleMatches
+    this.block[n] = block ?? NO_ANSWER
+    const told_ = INTENTS.indexOf(intent as typeof INTENTS[number])
+    this.intent[n] = told_ < 0 ? NO_INTENT : told_
+    if (strengths && difficulty !== null) this.pages.set(n, { strengths: unpackStrengths(strengths), more: more === 1 })
+    else this.pages.delete(n)
+  }
+
+  private trendOf(n: number) {
+    const direction = this.direction[n]!
+    return direction === 0 ? null : { direction: DIRECTIONS[direction] as 'steady' | 'rising' | 'fading', yearly: this.yearly[n]! }
+  }
+
+  private worthWith(n: number, ease: number): number {
+    const volume = this.volume[n]!
+    return worth({ volume: Number.isNaN(volume) ? null : volume, cap: this.cap, ease: Number.isNaN(ease) ? null : ease, trend: this.trendOf(n) }, this.weights) ?? Number.NaN
+  }
+
+  private workOut(n: number): void {
+    const difficulty = this.difficulty[n]!
+    this.worth[n] = Number.isNaN(difficulty) ? Number.NaN : this.worthWith(n, 1 - difficulty / 100)
+  }
+
+  private workOutChannel(n: number): void {
+    const page = this.pages.get(n)
+    this.chance[n] = page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : Number.NaN
+    this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!)
+  }
+
+  /**
+   * Sees to it that caps, worths and chances are right for a question. A cap stands until a tenth more volumes are known.
+   * @returns the cap and how many volumes it was made from when it is new, else `null`.
+   */
+  settle(size: number, own: OwnStanding | null, weights = this.weights): { cap: number, known: number } | null {
+    let news: { cap: number, known: number } | null = null
+    if (!this.cap || this.known > this.capKnown * CAP_GROWTH) {
+      this.cap = volumeCap(this.volume.subarray(0, size).filter(volume => !Number.isNaN(volume)))
+      this.capKnown = this.known
+      this.worthDue = this.channelDue = true
+      news = { cap: this.cap, known: this.known }
+    }
+    if (weights.demand !== this.weights.demand || weights.ease !== this.weights.ease || weights.trend !== this.weights.trend) {
+      this.weights = weights
+      this.worthDue = this.channelDue = true
+    }
+    if (own?.strength !== this.own?.strength || own?.spread.sigma !== this.own?.spread.sigma || own?.spread.tau !== this.own?.spread.tau || own?.spread.offset !== this.own?.spread.offset) {
+      this.own = own
+      this.channelDue = true
+    }
+    if (this.volumesAlone) return news
+    if (this.worthDue) {
+      for (let n = 0; n < size; n++) this.workOut(n)
+      this.worthDue = false
+      this.forget('worth')
+    }
+    if (this.channelDue && own) {
+      this.chance.fill(Number.NaN)
+      this.channelWorth.fill(Number.NaN)
+      for (const n of this.pages.keys()) this.workOutChannel(n)
+      this.channelDue = false
+      this.forget('worth')
+      this.forget('chance')
+    }
+    return news
+  }
+
+  /** Notes that a phrase changed: it may stand elsewhere in every order. */
+  touch(n: number): void {
+    for (const [name, { changed, sorted }] of this.orders) {
+      changed.add(n)
+      if (changed.size > Math.max(CHANGED, sorted.length / 50)) this.orders.delete(name)
+    }
+  }
+
+  /** Drops the orders by a column, or all of them. */
+  forget(column: string): void {
+    for (const name of [...this.orders.keys()]) if (name.startsWith(column)) this.orders.delete(name)
+  }
+
+  /**
+   * All phrases in the order of some keys, made when first asked for and kept while few have changed.
+   * @param keys the column's own keys, and after them `last`, by which all orders part what ties: they are sorted by once.
+   */
+  order(name: string, { size }: { size: number }, keys: readonly KeyOf[], last: readonly KeyOf[]): Order {
+    let order = this.orders.get(name)
+    // Phrases that came since stand behind; with many of them the order is made anew.
+    if (!order || size - order.sorted.length > Math.max(CHANGED, size / 50)) {
+      if (this.orders.size >= ORDERS) this.orders.delete(this.orders.keys().next().value!)
+      this.orders.set(name, order = { sorted: sortByKeys(last.length ? this.order('last', { size }, last, []).sorted : Uint32Array.from({ length: size }, (_, n) => n), keys), changed: new Set() })
+    }
+    return order
+  }
+}

@@ -1,0 +1,63 @@
+import type { ViewsModel } from '../../core/rivals/upsets'
+import type { PhraseStore } from '../data/phrases'
+import type { IndexThread } from '../jobs/indexThread'
+import { keptThread } from '../jobs/keptThread'
+import type { RowsQuestion } from './rows'
+
+/** Phrases told to the index in one message. */
+const BATCH = 4000
+
+/** The index of phrases as the routes see it. */
+export interface PhraseSearch {
+  /** The answer to a question, as JSON. */
+  answer: (question: RowsQuestion) => Promise<string>
+  texts: (question: RowsQuestion) => Promise<string[]>
+  /** Tells that figures of these phrases changed. */
+  changed: (ids: readonly number[]) => void
+  placesChanged: () => void
+  /** What size and age let expect of a video's views, from everything observed. */
+  viewsModel: () => Promise<ViewsModel | null>
+  load: (language: string, region: string) => Promise<number>
+  close: () => Promise<void>
+}
+
+/** Starts the index over a user's file. @param entry the built thread. */
+export function startSearch(entry: string, file: string, putCap: PhraseStore['putCap']): PhraseSearch {
+  const thread = keptThread<IndexThread>('The index of phrases', entry, { workerData: { file }, resourceLimits: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 16 } })
+  // Changes are gathered for a moment: an assessment of three hundred phrases is one message, not three hundred.
+  let due: number[] = []
+  let timer: NodeJS.Immediate | undefined
+  const send = () => {
+    if (timer) clearImmediate(timer)
+    timer = undefined
+    const all = due
+    due = []
+    // One that does not run reads everything anew when it is asked.
+    if (!thread.running()) return
+    for (let from = 0; from < all.length; from += BATCH) {
+      const ids = Int32Array.from(all.slice(from, from + BATCH))
+      thread.ask(remote => remote.changed(ids)).catch(() => undefined)
+    }
+  }
+  return {
+    async answer(question) {
+      const startedAt = performance.now()
+      send()
+      const { json, caps } = await thread.ask(remote => remote.answer(question, performance.now() - startedAt))
+      for (const each of caps) putCap(each.region, each.cap, each.known)
+      return json
+    },
+    texts(question) {
+      send()
+      return thread.ask(remote => remote.texts(question))
+    },
+    changed(ids) {
+      for (const id of ids) due.push(id)
+      timer ??= setImmediate(send)
+    },
+    viewsModel: () => thread.ask(remote => remote.viewsModel()),
+    placesChanged() { if (thread.running()) thread.ask(remote => remote.placesChanged()).catch(() => undefined) },
+    load: (language, region) => thread.ask(remote => remote.load(language, region)),
+    close: thread.close,
+  }
+}

@@ -1,0 +1,72 @@
+/// <reference path="./comlink-node.d.ts" />
+import Database from 'better-sqlite3'
+import * as Comlink from 'comlink'
+import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
+import { parentPort, workerData } from 'node:worker_threads'
+import { normaliseWord } from '../../core/text/words'
+import { fitViews, type ViewsModel } from '../../core/rivals/upsets'
+import { indexRows } from '../data/indexRows'
+import { phraseStore } from '../data/phrases'
+import { videoStore } from '../data/videos'
+import { PhraseIndex } from '../demand/phraseIndex'
+import { answerPhrases, type RowsQuestion } from '../demand/rows'
+
+/**
+ * The index of phrases in a thread of its own, over a connection that only reads. What changed is
+ * told to it in the order of the commits; questions come after what was told before them.
+ */
+const { file } = workerData as { file: string }
+const db = new Database(file, { readonly: true })
+db.pragma('cache_size = -6000')
+const index = new PhraseIndex(db)
+const phrases = phraseStore(db)
+const names = indexRows(db).places
+let places: ReadonlySet<string> = new Set(names.all().map(([name]) => normaliseWord(name)))
+
+/** What can be worked out before it is asked for is done when nothing has changed for a while, in small steps, so that no question waits for it. */
+const QUIET = 1500
+let timer: NodeJS.Timeout | undefined
+function wake(): void {
+  clearTimeout(timer)
+  timer = setTimeout(prepare, QUIET)
+}
+function prepare(): void {
+  if (index.prepare()) timer = setTimeout(prepare, 0)
+}
+
+const videos = videoStore(db)
+/** The model of views is fitted anew when a twentieth more videos are known. */
+let model: { fitted: ViewsModel | null, videos: number } | null = null
+const MODEL_GROWTH = 1.05
+
+const thread = {
+  viewsModel(): ViewsModel | null {
+    const { n } = videos.state()
+    if (!model || n > model.videos * MODEL_GROWTH) model = { fitted: fitViews([...videos.observed()]), videos: n }
+    return model.fitted
+  },
+  /** Loads what the first question will want. @returns how many phrases there are. */
+  load(language: string, region: string): number {
+    const size = index.load(language, region)
+    wake()
+    return size
+  },
+  changed(ids: Int32Array): void {
+    index.changed(ids)
+    wake()
+  },
+  placesChanged(): void { places = new Set(names.all().map(([name]) => normaliseWord(name))) },
+  /** The answer as JSON, ready to be sent, with the caps worked out anew. */
+  answer(question: RowsQuestion, waited: number): { json: string, caps: { region: string, cap: number, known: number }[] } {
+    const startedAt = performance.now() - waited
+    const { caps, ...answer } = answerPhrases(index, phrases, { ...question, places }, startedAt)
+    return { json: JSON.stringify({ ...answer, tookMs: performance.now() - startedAt }), caps }
+  },
+  /** Ids of phrases alone, for what is done with many of them. */
+  texts(question: RowsQuestion): string[] {
+    return index.answer(question).ids.map(id => phrases.rowById(id, question.query.region)!.known.text)
+  },
+}
+export type IndexThread = typeof thread
+
+Comlink.expose(thread, nodeEndpoint(parentPort!))

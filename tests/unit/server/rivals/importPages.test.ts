@@ -1,0 +1,81 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { phraseStore } from '../../../../server/data/phrases'
+import { resultStore } from '../../../../server/data/results'
+import { videoStore } from '../../../../server/data/videos'
+import { workspaceStore } from '../../../../server/data/workspaces'
+import { importPages } from '../../../../server/rivals/importPages'
+import { readHere } from '../../../../server/rivals/pageReader'
+import { answerResults } from '../../../../server/rivals/resultsAnswer'
+import { channelStats } from '../../../../server/rivals/channelLook'
+import { resultsQuerySchema } from '../../../../shared/rivals'
+import { freshData, temporaryFolder } from '../files'
+
+const folder = temporaryFolder()
+const AT = Date.UTC(2026, 4, 1)
+let n = 0
+function setUp() {
+  const db = freshData(folder)
+  const videos = videoStore(db)
+  const given = { db, phrases: phraseStore(db), results: resultStore(db), videos, workspaces: workspaceStore(db, videos, () => AT), reader: readHere, now: () => AT }
+  const load = (text: string) => {
+    const file = join(folder, `pages-${n++}`)
+    writeFileSync(file, text)
+    return importPages(given, { file, region: 'GB', language: 'en', source: 'mine.csv' })
+  }
+  return { ...given, load }
+}
+const CSV = ['phrase,rank,at,id,title,channel,subscribers,views,published,tags', ...Array.from({ length: 20 }, (_, i) =>
+  `bike chain,${i + 1},2026-04-01,v${i},${i % 2 ? 'Clean a bike chain' : 'Chain talk'},Channel ${i % 4},${(i + 1) * 1000},${(i + 1) * 500},2026-01-01,"chain;bike"`), 'bike chain,x,2026-04-01,v99,Bad,C,1,1,2026-01-01,a'].join('\n')
+
+test('a list of results makes its page, with difficulty, and Rivals works on it without any service', async () => {
+  const given = setUp()
+  expect(await given.load(CSV)).toMatchObject({ videos: 20, channels: 4, pages: 1, rejected: [{ line: 22, reason: expect.stringContaining('no number') }] })
+  const known = given.phrases.known('bike chain', 'GB', 'en')!
+  expect(known.difficulty).toBeGreaterThan(10)
+  const page = given.results.latest(known.id, 'GB')!
+  expect(page).toMatchObject({ source: 'mine.csv', complete: 1, at: Date.UTC(2026, 3, 1) })
+  const workspace = given.workspaces.create({ name: 'Shed', subscribers: 4870, videos: [{ id: 'a', title: 'A', views: 900, publishedAt: AT - 30 * 86_400_000 }] })
+  const answer = answerResults(given, page, resultsQuerySchema.parse({ phrase: 'bike chain', region: 'GB', workspace: workspace.id }), null, null)
+  expect(answer.reading.sentence).toContain('A well-worded video of mine')
+  expect(answer.rows).toHaveLength(20)
+  expect(answer.rows[1]!).toMatchObject({ matches: { title: 'exact', tag: 'fragment', firstLine: null }, upset: false })
+  expect(answer.rows[1]!.title.slice(answer.rows[1]!.titleRanges[0]!.start, answer.rows[1]!.titleRanges[0]!.end)).toBe('bike chain')
+  expect(answer.channels[0]).toMatchObject({ results: 5 })
+  expect(answer.reading.spreads.map(each => each.name)).toEqual(['views', 'viewsPerDay', 'subscribers', 'age'])
+  // Taken out by hand, a result counts in nothing and every figure follows.
+  given.results.setOffTopic(known.id, 'v1', true, AT)
+  const after = answerResults(given, given.results.latest(known.id, 'GB')!, resultsQuerySchema.parse({ phrase: 'bike chain', region: 'GB', workspace: workspace.id }), null, null)
+  expect(after.rows[1]!).toMatchObject({ off: true, ahead: null })
+  expect(after.difficulty!.page).not.toBe(answer.difficulty!.page)
+  expect(after.reading.exactTitles).toBe(answer.reading.exactTitles - 1)
+})
+
+test('the same file again changes nothing; a page with a hole gives no difficulty', async () => {
+  const given = setUp()
+  await given.load(CSV)
+  expect(await given.load(CSV)).toMatchObject({ videos: 20, pages: 0 })
+  await given.load(CSV.replaceAll('bike chain', 'bike bell').split('\n').filter((_, i) => i !== 3).join('\n'))
+  expect(given.phrases.known('bike bell', 'GB', 'en')!.difficulty).toBeNull()
+})
+
+test('JSON with pages, JSON Lines, JSON-LD and feeds are read as well', async () => {
+  const given = setUp()
+  expect(await given.load(JSON.stringify({ pages: [{ phrase: 'bike bell', region: 'US', results: [{ id: 'a', title: 'Bike bell' }, { id: 'b', title: 'Bells' }] }], videos: [{ id: 'c', title: 'More', views: 5 }] }))).toMatchObject({ videos: 3, pages: 1 })
+  expect(given.results.latest(given.phrases.phraseId('bike bell', 'en'), 'US')).toMatchObject({ complete: 1 })
+  expect(await given.load('{"id":"d","title":"One"}\n\n{broken\n{"id":"e","title":"Two"}')).toMatchObject({ videos: 2, rejected: [{ line: 3, reason: 'The line is no JSON.' }] })
+  expect(await given.load('{"@context":"https://schema.org","@type":"VideoObject","name":"Three","url":"https://videos.example/f"}')).toMatchObject({ videos: 1 })
+  expect(await given.load('<feed><author><name>Shed</name><uri>https://videos.example/c7</uri></author><entry><title>Four</title><id>g</id></entry></feed>')).toMatchObject({ videos: 1, channels: 1 })
+  expect(channelStats(given.videos.channel('c7')!, given.videos.ofChannel('c7'))).toMatchObject({ title: 'Shed', listed: 1, medianViews: null })
+})
+
+test.each([['', 'empty'], ['a,b\n1,2', 'No column header names a title'], ['<a/>', 'no Atom or RSS feed'], ['{"a"', 'looks like JSON']])('%j is refused: %s', async (text, reason) => {
+  await expect(setUp().load(text)).rejects.toThrow(reason)
+})
+
+test('what a newer sight does not tell keeps what an older one told', async () => {
+  const given = setUp()
+  await given.load('id,title,views,tags,published\nv,Old title,5,a;b,2026-01-01')
+  await given.load('id,title,views\nv,New title,9')
+  expect(given.videos.video('v')).toMatchObject({ title: 'New title', views: 9, tags: '["a","b"]', published_at: Date.UTC(2026, 0, 1) })
+})
