@@ -40,7 +40,11 @@ export async function api<Answer>(path: string, options?: ApiOptions): Promise<A
 
 /** The lines of a streamed answer (NDJSON) as they come. */
 export async function* apiLines<Line>(path: string, options: ApiOptions): AsyncGenerator<Line> {
-  const response = await apiResponse(path, options)
+  yield* readLines<Line>(await apiResponse(path, options))
+}
+
+/** The lines of an answer that is being streamed. */
+export async function* readLines<Line>(response: Response): AsyncGenerator<Line> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {

@@ -1,52 +1,78 @@
 import { computed } from 'vue'
+import { useWorkspace, type Whom } from '~/stores/workspace'
 
-/** What the Demand screen asks, as it stands in the address. */
+/** What the Demand screen asks, as it stands in the address. Flags are '1' or ''. */
 export interface DemandQuery {
   seed: string
   region: string | null
   contains: string
+  exclude: string
   minWords: string
   maxWords: string
   minVolume: string
   maxDifficulty: string
+  questions: string
+  rising: string
+  both: string
+  block: string
+  season: string
+  intent: string
+  tray: string
+  aside: string
   sort: string
+  for: Whom
 }
 
-const NAMES = { contains: 'holds', minWords: 'words-from', maxWords: 'words-to', minVolume: 'volume', maxDifficulty: 'difficulty', sort: 'sort' } as const
+const NAMES = {
+  contains: 'holds', exclude: 'without', minWords: 'words-from', maxWords: 'words-to', minVolume: 'volume', maxDifficulty: 'difficulty',
+  questions: 'questions', rising: 'rising', both: 'both', block: 'videos', season: 'season', intent: 'intent', tray: 'untrayed', aside: 'aside', sort: 'sort',
+} as const
+export type DemandFilter = Exclude<keyof typeof NAMES, 'sort'>
+const FILTERS = (Object.keys(NAMES) as (keyof typeof NAMES)[]).filter((name): name is DemandFilter => name !== 'sort')
 const FIRST_SORT = 'volume:desc'
+
+export const DEMAND_VIEWS = ['table', 'chart', 'year', 'groups'] as const
+export type DemandView = typeof DEMAND_VIEWS[number]
 
 /** The question in the address, and how to change it. A new seed is a step the browser can go back; a filter is none. */
 export function useDemandQuery(regionOfBrief: () => string | null) {
   const route = useRoute()
-  const router = useRouter()
+  const workspace = useWorkspace()
   const text = (name: string) => typeof route.query[name] === 'string' ? route.query[name] : ''
+  const filters = computed(() => Object.fromEntries(FILTERS.map(name => [name, text(NAMES[name])])) as Record<DemandFilter, string>)
   const query = computed<DemandQuery>(() => ({
     seed: text('seed'),
     region: route.query.region === undefined ? regionOfBrief() : text('region') || null,
-    contains: text(NAMES.contains),
-    minWords: text(NAMES.minWords),
-    maxWords: text(NAMES.maxWords),
-    minVolume: text(NAMES.minVolume),
-    maxDifficulty: text(NAMES.maxDifficulty),
+    ...filters.value,
     sort: text(NAMES.sort) || FIRST_SORT,
+    for: workspace.whom,
   }))
 
-  function filter(change: Partial<Omit<DemandQuery, 'seed' | 'region'>>) {
-    const next: Record<string, string | undefined> = { ...route.query as Record<string, string> }
-    for (const [name, value] of Object.entries(change) as [keyof typeof NAMES, string][]) {
-      const shown = name === 'sort' && value === FIRST_SORT ? '' : value
-      if (shown) next[NAMES[name]] = shown
-      else delete next[NAMES[name]]
-    }
-    return router.replace({ query: next })
-  }
+  const address = useAddress()
+  /** What becomes empty goes. */
+  const change = (changes: Record<string, string | null | undefined>, step = false) => address(Object.fromEntries(Object.entries(changes).map(([name, value]) => [name, value ? value : undefined])), step)
+
+  const filter = (changes: Partial<Record<keyof typeof NAMES, string>>) => change(Object.fromEntries(
+    (Object.entries(changes) as [keyof typeof NAMES, string][]).map(([name, value]) => [NAMES[name], name === 'sort' && value === FIRST_SORT ? '' : value])))
 
   return {
     query,
+    filters,
     filter,
-    filtered: computed(() => Boolean(query.value.contains || query.value.minWords || query.value.maxWords || query.value.minVolume || query.value.maxDifficulty)),
-    clear: () => filter({ contains: '', minWords: '', maxWords: '', minVolume: '', maxDifficulty: '' }),
-    ask: (seed: string) => router.push({ query: { ...route.query, seed } }),
-    region: (region: string | null) => router.push({ query: { ...route.query, region: region ?? '' } }),
+    filtered: computed(() => FILTERS.some(name => name !== 'aside' && filters.value[name] !== '')),
+    clear: () => filter(Object.fromEntries(FILTERS.map(name => [name, '']))),
+    ask: (seed: string) => change({ seed, phrase: '' }, true),
+    region: (region: string | null) => address({ region: region ?? '' }, true),
+    view: computed<DemandView>(() => DEMAND_VIEWS.find(view => view === text('view')) ?? 'table'),
+    show: (view: DemandView) => change({ view: view === 'table' ? '' : view }, true),
+    /** The phrase whose sheet is open, and what else is open over the screen. */
+    phrase: computed(() => text('phrase') || null),
+    open: (phrase: string | null) => change({ phrase }, true),
+    longer: computed(() => text('longer') || null),
+    lengthen: (phrase: string | null) => change({ longer: phrase }, true),
+    shortlist: computed(() => text('shortlist').split(',').filter(Boolean)),
+    compare: (phrases: string[]) => change({ shortlist: phrases.join(',') }, true),
+    places: computed(() => text('places') === '1'),
+    cross: (open: boolean) => change({ places: open ? '1' : '' }, true),
   }
 }

@@ -1,7 +1,10 @@
+import { isStale } from '../../core/demand/stale'
+
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
 const exact = new Intl.NumberFormat('en', { maximumFractionDigits: 2 })
 const short = new Intl.NumberFormat('en', { notation: 'compact', maximumSignificantDigits: 3 })
 const dates = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' })
+const days = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 const months = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' })
 
 /** `1 phrase`, `3 phrases`. */
@@ -16,7 +19,23 @@ export const rounded = (value: number | null | undefined) => value === null || v
 export const inFull = (value: number | null | undefined, unit = '') => value === null || value === undefined ? 'unknown' : `${exact.format(value)}${unit ? ` ${unit}` : ''}`
 /** A change as a signed percentage. */
 export const percentChange = (value: number | null | undefined) => value === null || value === undefined ? UNKNOWN : `${value > 0 ? '+' : value < 0 ? '−' : ''}${whole.format(Math.abs(value) * 100)} %`
+/** A part of 1 as a whole percentage, never 0 or 100 unless it is. */
+export const percent = (part: number) => part > 0 && part < 0.01 ? '< 1 %' : part < 1 && part > 0.99 ? '> 99 %' : `${whole.format(part * 100)} %`
 export const dateTime = (at: number) => dates.format(at)
+/** A day: 5 Mar 2026. */
+export const dateOnly = (at: number) => days.format(at)
+/** Who told a figure and when, and whether that is too long ago; empty where nobody did. */
+export const toldBy = (source: string | null, at: number | null) => source === null ? '' : `, from ${source}${at === null ? '' : `, told ${dateOnly(at)}${isStale(at, Date.now()) ? ': stale, ask or import again' : ''}`}`
+/** An age in days, in words: 3 days, 5 months, 2 years. */
+export const ageWords = (age: number) => age < 60 ? counted(Math.round(age), 'day') : age < 730 ? `${Math.round(age / 30.4)} months` : `${(age / 365.25).toFixed(1)} years`
+/** A length as m:ss or h:mm:ss. */
+export function lengthWords(seconds: number | null): string {
+  if (seconds === null) return UNKNOWN
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, Math.floor(seconds) % 60]
+  return `${h ? `${h}:${String(m).padStart(2, '0')}` : m}:${String(s).padStart(2, '0')}`
+}
+/** Micros of a currency, rounded for people. */
+export const money = (micros: number, currency: string) => new Intl.NumberFormat('en-GB', { style: 'currency', currency, maximumFractionDigits: micros < 100_000_000 ? 2 : 0 }).format(micros / 1_000_000)
 /** `2026-10` as Oct 2026. */
 export const monthName = (month: string) => months.format(Date.parse(`${month}-01T00:00:00Z`))
 
@@ -35,3 +54,7 @@ export function trayMark(position: number): string {
   for (let n = position; n >= 0; n = Math.floor(n / 26) - 1) mark = String.fromCharCode(65 + n % 26) + mark
   return mark
 }
+
+const regions = new Intl.DisplayNames(['en'], { type: 'region' })
+/** A region's name; `null` is everywhere, and what is no code stays as it is. */
+export const regionName = (code: string | null): string => !code ? 'everywhere' : /^[a-z]{2}$/iu.test(code) ? regions.of(code.toUpperCase()) ?? code : code

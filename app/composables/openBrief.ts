@@ -1,36 +1,49 @@
-import { computed, watch } from 'vue'
+import { computed, ref, watch, type Ref } from 'vue'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
+import { useWorkspace } from '~/stores/workspace'
+import { useAddress } from './address'
 import { messageOf } from './api'
 
 /**
- * The brief named by the address (`?brief=`). Without one, the last open or the newest takes its
- * place in the address, so that every view can be linked to.
+ * The brief named by the address (`?brief=`), whose workspace is then at work. Without one, the last open or the newest of
+ * the workspace at work takes its place in the address, so that every view can be linked to; one without briefs has none open.
+ * @returns whether it has been told once which brief is open, or that none is.
  */
-export function useOpenBrief() {
+export function useOpenBrief(): Ref<boolean> {
   const route = useRoute()
-  const router = useRouter()
+  const address = useAddress()
   const brief = useBrief()
   const library = useLibrary()
   const notices = useNotices()
+  const workspace = useWorkspace()
+  const workspaces = workspace.refresh()
+  const settled = ref(false)
   const named = computed(() => typeof route.query.brief === 'string' ? route.query.brief : null)
 
   async function open() {
     if (library.state === 'new') await library.refresh()
-    const known = (id: string | null) => id !== null && library.briefs.some(each => each.id === id)
     if (named.value) {
       try {
         await brief.load(named.value)
+        if (brief.brief) workspace.choose(brief.brief.workspaceId)
+        settled.value = true
         return
       } catch (error) {
         notices.tell(messageOf(error), { serious: true })
       }
     }
+    await workspaces
+    if (typeof route.query.workspace === 'string') workspace.choose(route.query.workspace)
+    const own = library.briefs.filter(each => !workspace.known || each.workspaceId === workspace.chosen)
     const last = localStorage.getItem('fonetra.brief')
-    const next = known(last) ? last : library.briefs[0]?.id ?? null
-    if (next) await router.replace({ query: { ...route.query, brief: next } })
-    else brief.close()
+    const next = (own.find(each => each.id === last) ?? own[0])?.id ?? null
+    // With its name in the address it is opened.
+    if (next && next !== named.value) return address({ brief: next })
+    brief.close()
+    settled.value = true
   }
   watch(named, () => void open(), { immediate: true })
+  return settled
 }

@@ -11,12 +11,25 @@ export const SHELL_KEYS = [
   { keys: 'Alt + ↑ ↓', does: 'Move a phrase of the tray' },
   { keys: '↑ ↓ in the table', does: 'From row to row; also Page Up and Down, Home, End' },
   { keys: 'Space, Shift + click', does: 'Select a row, or all up to it' },
+  { keys: 'Tab, Enter in a row', does: 'Its seed, its working or its sheet' },
+  { keys: '1 … 5', does: 'The views of Demand and of Rivals, in their order' },
+  { keys: 'Esc', does: 'Close a dialog, then the sheet' },
   { keys: '?', does: 'This list' },
 ]
 
+interface ViewActions { views: (() => unknown)[], escape?: () => unknown }
+/** What the screen that is shown does with its own keys. */
+let screen: ViewActions | null = null
+
+/** Gives a screen keys of its own: a digit a view, Escape to close what stands beside. */
+export function useViewKeys(actions: ViewActions) {
+  onMounted(() => { screen = actions })
+  onBeforeUnmount(() => { if (screen === actions) screen = null })
+}
+
 interface ShellActions { areas: (() => unknown)[], keys: () => void, tray: () => void, create: () => void }
 
-const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
+const typing = (target: EventTarget | null) => target instanceof HTMLElement && !(target instanceof HTMLInputElement && /^(?:checkbox|radio|button)$/u.test(target.type)) && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
 
 /** Listens for the keys of the shell; none works while something is typed. */
 export function useShellKeys(actions: ShellActions) {
@@ -29,7 +42,11 @@ export function useShellKeys(actions: ShellActions) {
       return void notices.undo()
     }
     if (event.ctrlKey || event.metaKey || event.altKey) return
+    // What a dialog covers does not answer.
+    const covered = document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active') !== null
     if (going > Date.now() - 1500 && /^[1-6]$/u.test(event.key)) actions.areas[Number(event.key) - 1]?.()
+    else if (!covered && /^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1]) screen.views[Number(event.key) - 1]!()
+    else if (!covered && event.key === 'Escape' && screen?.escape) screen.escape()
     else if (event.key === '?') actions.keys()
     else if (event.key === 't') actions.tray()
     else if (event.key === 'n') actions.create()

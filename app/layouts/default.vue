@@ -5,18 +5,24 @@ import { useTheme } from 'vuetify'
 import { AREAS } from '~/composables/areas'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
+import { useWorkspace } from '~/stores/workspace'
 
-useOpenBrief()
+const briefSettled = useOpenBrief()
 const route = useRoute()
 const brief = useBrief()
 const library = useLibrary()
+const workspace = useWorkspace()
+/** Screens ask for a workspace and a brief: with both known from the start they ask once. */
+const settled = computed(() => briefSettled.value && workspace.told)
+/** Briefs of the workspace at work; those of others are one switch away. */
+const briefs = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
 const theme = useTheme()
 const keysOpen = ref(false)
 const newOpen = ref(false)
 const trayOpen = ref(localStorage.getItem('fonetra.tray') !== 'closed')
 const dark = computed(() => theme.global.name.value === 'dark')
 
-const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: id ? { brief: id } : {} })
+const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: { ...(id ? { brief: id } : {}), ...(route.query.for ? { for: route.query.for } : {}) } })
 
 function switchTheme() {
   theme.change(dark.value ? 'light' : 'dark')
@@ -50,19 +56,22 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
           </v-btn>
         </template>
         <v-list density="compact" max-width="420">
-          <v-list-item v-for="line in library.briefs" :key="line.id" :active="line.id === brief.brief?.id" :title="line.topic || 'Untitled brief'" :subtitle="line.lead ?? 'no lead yet'" @click="navigateTo({ path: route.path, query: { brief: line.id } })" />
+          <v-list-item v-for="line in briefs" :key="line.id" :active="line.id === brief.brief?.id" :title="line.topic || 'Untitled brief'" :subtitle="line.lead ?? 'no lead yet'" @click="navigateTo({ path: route.path, query: { brief: line.id } })" />
           <v-divider />
           <v-list-item :prepend-icon="mdiPlus" title="New brief" @click="newOpen = true" />
         </v-list>
       </v-menu>
+      <ShellWorkspace />
       <ShellSaveState />
       <v-spacer />
+      <ShellJobs />
+      <ShellWhom />
       <v-btn :prepend-icon="mdiTrayFull" :aria-pressed="trayOpen" @click="switchTray">Tray</v-btn>
       <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
     </v-app-bar>
     <v-navigation-drawer v-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
-    <v-main id="main" class="main"><slot /></v-main>
+    <v-main id="main" class="main"><slot v-if="settled" /></v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellKeys v-if="keysOpen" v-model="keysOpen" />

@@ -1,10 +1,14 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { JobState } from '../../shared/jobs'
 import type { AssessedRow, PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import { api, apiLines, messageOf } from '~/composables/api'
 import type { DemandQuery } from '~/composables/demandQuery'
 import { counted } from '~/composables/figures'
+import { useBrief } from './brief'
+import { useJobs } from './jobs'
 import { useNotices } from './notices'
+import { useWorkspace } from './workspace'
 
 /** Rows that stand on the screen first, and rows asked for at once after them; the API gives no more. */
 const FIRST = 100
@@ -20,6 +24,9 @@ export const EVERY_REGION = 'everywhere'
 /** The phrases of a seed, and their difficulty as it comes in. */
 export const useDemand = defineStore('demand', () => {
   const notices = useNotices()
+  const brief = useBrief()
+  const workspace = useWorkspace()
+  const jobs = useJobs()
   const rows = shallowRef<PhraseRow[]>([])
   const answer = shallowRef<PhrasesAnswer | null>(null)
   const state = ref<'empty' | 'loading' | 'ready' | 'failed'>('empty')
@@ -39,13 +46,12 @@ export const useDemand = defineStore('demand', () => {
   const difficultyKnown = computed(() => rows.value.filter(row => row.difficulty !== null).length)
 
   const parameters = (query: DemandQuery, offset: number) => ({
-    seed: query.seed, region: query.region ?? EVERY_REGION, contains: query.contains, minWords: query.minWords, maxWords: query.maxWords,
-    minVolume: query.minVolume, maxDifficulty: query.maxDifficulty, sort: query.sort, limit: offset ? PAGE - offset % PAGE : FIRST, offset,
+    ...query, region: query.region ?? EVERY_REGION, brief: brief.brief?.id, workspace: workspace.id, limit: offset ? PAGE - offset % PAGE : FIRST, offset,
   })
 
   /** Asks for the phrases of a seed; the same question again only when it is to be asked anew. */
   async function ask(query: DemandQuery, language = 'en', anew = false) {
-    const key = JSON.stringify([query, language])
+    const key = JSON.stringify([query, language, workspace.id, brief.brief?.id])
     if (key === askedKey && !anew && (state.value === 'loading' || state.value === 'ready')) return
     askedKey = key
     stop()
@@ -124,14 +130,14 @@ export const useDemand = defineStore('demand', () => {
       for (let batch = due(); batch.length && !mine.signal.aborted; batch = due()) {
         batch.forEach(phrase => tried.add(phrase))
         const got = new Map<string, AssessedRow>()
-        for await (const line of apiLines<AssessedRow>('/api/phrases/assess', { method: 'POST', body: { phrases: batch, region, language }, signal: mine.signal })) {
+        for await (const line of apiLines<AssessedRow>('/api/phrases/assess', { method: 'POST', body: { phrases: batch, region, language, workspace: workspace.id }, signal: mine.signal })) {
           got.set(line.phrase, line)
           if (line.problem) judgeProblem.value = line.problem
         }
         if (mine.signal.aborted) return
         // Rows keep their places while figures come in; a click on the header orders them anew.
         rows.value = rows.value.map(row => got.has(row.phrase) ? { ...row, ...judged(got.get(row.phrase)!) } : row)
-        if (/^(difficulty|worth|competition)/u.test(sort)) unsorted.value = true
+        if (/^(difficulty|worth|competition|chance)/u.test(sort)) unsorted.value = true
       }
     } catch (error) {
       if (!mine.signal.aborted) judgeProblem.value = messageOf(error)
@@ -143,7 +149,23 @@ export const useDemand = defineStore('demand', () => {
     }
   }
 
-  const judged = ({ difficulty, competition, worth, videoBlock }: AssessedRow) => ({ difficulty, worth, videoBlock, ...(competition === null ? {} : { competition }) })
+  const judged = ({ difficulty, competition, worth, chance, videoBlock, intent }: AssessedRow) => ({ difficulty, worth, chance, videoBlock, intent, ...(competition === null ? {} : { competition }) })
+
+  /** Has everything assessed that passes the filters, as work that goes on by itself. */
+  async function judgeAll(language = 'en') {
+    if (!asked) return
+    try {
+      const phrases: string[] = []
+      for (let offset = 0; offset < (answer.value?.total ?? 0) && phrases.length < 20_000; offset += PAGE) {
+        phrases.push(...(await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, offset), limit: PAGE, offset, language } })).rows.map(row => row.phrase))
+      }
+      const { job } = await api<{ job: JobState }>('/api/phrases/assess', { method: 'POST', body: { phrases, region: asked.region, language, workspace: workspace.id, title: `Phrases of “${asked.seed}” assessed` } })
+      stop()
+      await jobs.follow(job)
+    } catch (error) {
+      notices.tell(messageOf(error), { serious: true })
+    }
+  }
 
   function stop() {
     stopJudging?.abort()
@@ -158,5 +180,5 @@ export const useDemand = defineStore('demand', () => {
     if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
   }
 
-  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, giveUp, more, judge, stop, see, again: (language = 'en') => asked && ask(asked, language, true) }
+  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en') => asked && ask(asked, language, true) }
 })

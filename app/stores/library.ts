@@ -3,10 +3,12 @@ import { ref } from 'vue'
 import type { Brief, BriefFields, BriefLine } from '../../shared/brief'
 import { api, messageOf } from '~/composables/api'
 import { useNotices } from './notices'
+import { useWorkspace } from './workspace'
 
 /** All briefs, newest change first. */
 export const useLibrary = defineStore('library', () => {
   const notices = useNotices()
+  const workspace = useWorkspace()
   const briefs = ref<BriefLine[]>([])
   const state = ref<'new' | 'loading' | 'ready' | 'failed'>('new')
   const problem = ref('')
@@ -23,7 +25,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function create(fields: Partial<BriefFields>): Promise<Brief> {
-    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { id: crypto.randomUUID(), fields } })
+    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { id: crypto.randomUUID(), fields, workspace: workspace.id } })
     await refresh()
     return brief
   }

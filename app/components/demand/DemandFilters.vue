@@ -1,47 +1,64 @@
 <script setup lang="ts">
+import { mdiFilterVariant } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
-import { reactive, watch } from 'vue'
-import type { DemandQuery } from '~/composables/demandQuery'
+import { computed, reactive, watch } from 'vue'
+import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
+import { monthWord } from '../../../core/demand/story'
+import type { DemandFilter } from '~/composables/demandQuery'
 
-type Filters = Pick<DemandQuery, 'contains' | 'minWords' | 'maxWords' | 'minVolume' | 'maxDifficulty'>
+const props = defineProps<{ filters: Record<DemandFilter, string>, filtered: boolean }>()
+const emit = defineEmits<{ filter: [change: Partial<Record<DemandFilter, string>>], clear: [] }>()
+const TYPED = ['contains', 'exclude', 'minWords', 'maxWords', 'minVolume', 'maxDifficulty'] as const
+type Typed = typeof TYPED[number]
+const FLAGS = [
+  { name: 'questions', title: 'Questions only' }, { name: 'rising', title: 'Rising only' }, { name: 'both', title: 'Both sources suggest it' },
+  { name: 'block', title: 'Web search shows videos' }, { name: 'tray', title: 'Not in the tray' }, { name: 'aside', title: 'Show what was set aside' },
+] as const
+const MONTHS = [{ title: 'any', value: '' }, ...Array.from({ length: 12 }, (_, month) => ({ title: monthWord(month), value: String(month + 1) }))]
+const INTENT_ITEMS = [{ title: 'any', value: '' }, ...INTENTS.map(intent => ({ title: INTENT_WORDS[intent], value: intent }))]
 
-const props = defineProps<{ query: DemandQuery, filtered: boolean }>()
-const emit = defineEmits<{ filter: [change: Partial<Filters>], clear: [] }>()
-const NAMES = ['contains', 'minWords', 'maxWords', 'minVolume', 'maxDifficulty'] as const
-const typed = reactive<Filters>({ contains: '', minWords: '', maxWords: '', minVolume: '', maxDifficulty: '' })
-watch(() => props.query, (query) => { for (const name of NAMES) typed[name] = query[name] }, { immediate: true })
-
-const tell = useDebounceFn(() => emit('filter', { ...typed, ...(NAMES.some(wrong) ? Object.fromEntries(NAMES.filter(wrong).map(name => [name, ''])) : {}) }), 250)
+const typed = reactive<Record<Typed, string>>({ contains: '', exclude: '', minWords: '', maxWords: '', minVolume: '', maxDifficulty: '' })
+watch(() => props.filters, (filters) => { for (const name of TYPED) typed[name] = filters[name] }, { immediate: true })
+const tell = useDebounceFn(() => emit('filter', { ...typed, ...(TYPED.some(wrong) ? Object.fromEntries(TYPED.filter(wrong).map(name => [name, ''])) : {}) }), 250)
+const extra = computed(() => FLAGS.filter(flag => props.filters[flag.name]).length + Number(props.filters.season !== '') + Number(props.filters.intent !== ''))
 
 /** A figure that is none is said so in its field and left out of the question. */
-function wrong(name: keyof Filters): boolean {
-  return name !== 'contains' && typed[name] !== '' && !(Number(typed[name]) >= 0)
+function wrong(name: Typed): boolean {
+  return name !== 'contains' && name !== 'exclude' && typed[name] !== '' && !(Number(typed[name]) >= 0)
 }
-
-const fault = (name: keyof Filters) => wrong(name) ? 'Give a number.' : ''
-
-function type(name: keyof Filters, value: string) {
-  typed[name] = (value ?? '').slice(0, 200)
+const fault = (name: Typed) => wrong(name) ? 'Give a number.' : ''
+function type(name: Typed, value: string) {
+  typed[name] = (value ?? '').slice(0, 400)
   void tell()
 }
 </script>
 
 <template>
   <div class="filters" role="group" aria-label="Filters">
-    <v-text-field class="wide" label="Holds my words" :model-value="typed.contains" data-test="filter-contains" @update:model-value="type('contains', $event)" />
+    <v-text-field class="wide" label="Holds" :model-value="typed.contains" title="Words a phrase must hold; commas part alternatives: clean, wash" data-test="filter-contains" @update:model-value="type('contains', $event)" />
+    <v-text-field class="wide" label="Without" :model-value="typed.exclude" title="Words it must not hold; commas part several: gold, silver" data-test="filter-exclude" @update:model-value="type('exclude', $event)" />
     <v-text-field label="Words from" inputmode="numeric" :model-value="typed.minWords" :error-messages="fault('minWords')" data-test="filter-min-words" @update:model-value="type('minWords', $event)" />
     <v-text-field label="to" inputmode="numeric" :model-value="typed.maxWords" :error-messages="fault('maxWords')" @update:model-value="type('maxWords', $event)" />
     <v-text-field label="Least volume" inputmode="numeric" :model-value="typed.minVolume" :error-messages="fault('minVolume')" data-test="filter-volume" @update:model-value="type('minVolume', $event)" />
-    <v-text-field label="Difficulty up to" inputmode="numeric" :model-value="typed.maxDifficulty" :error-messages="fault('maxDifficulty')" data-test="filter-difficulty" @update:model-value="type('maxDifficulty', $event)" />
+    <v-text-field label="Difficulty to" inputmode="numeric" :model-value="typed.maxDifficulty" :error-messages="fault('maxDifficulty')" data-test="filter-difficulty" @update:model-value="type('maxDifficulty', $event)" />
+    <v-menu :close-on-content-click="false" location="bottom end">
+      <template #activator="{ props: menu }"><v-btn v-bind="menu" :prepend-icon="mdiFilterVariant" :color="extra ? 'primary' : undefined" data-test="filter-more">More{{ extra ? ` (${extra})` : '' }}</v-btn></template>
+      <v-card class="more" data-test="filter-menu">
+        <v-checkbox v-for="flag in FLAGS" :key="flag.name" :label="flag.title" :model-value="filters[flag.name] === '1'" density="compact" hide-details color="primary" :data-test="`filter-${flag.name}`" @update:model-value="emit('filter', { [flag.name]: $event ? '1' : '' })" />
+        <v-select label="Has its season in" :items="MONTHS" :model-value="filters.season" class="mt-3" data-test="filter-season" @update:model-value="emit('filter', { season: $event })" />
+        <v-select label="The searcher wants to" :items="INTENT_ITEMS" :model-value="filters.intent" class="mt-3" data-test="filter-intent" @update:model-value="emit('filter', { intent: $event })" />
+        <DemandFilterSets class="mt-3" :filters="filters" :filtered="filtered" @apply="emit('filter', $event)" />
+      </v-card>
+    </v-menu>
     <v-btn v-if="filtered" @click="emit('clear')">Clear</v-btn>
   </div>
 </template>
 
 <style scoped>
 .filters { display: flex; gap: 8px; align-items: flex-start; }
-.filters > * { flex: 0 0 116px; }
-.filters > :nth-child(3) { flex-basis: 72px; }
-.filters > :nth-child(5) { flex-basis: 136px; }
-.filters > .wide { flex: 1 1 180px; }
+.filters > * { flex: 0 0 118px; }
+.filters > :nth-child(4) { flex-basis: 60px; }
+.filters > .wide { flex: 1 1 110px; min-width: 0; }
 .filters > .v-btn { flex: none; align-self: center; }
+.more { padding: 10px 16px 16px; width: 300px; }
 </style>

@@ -3,30 +3,25 @@ import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { difficultyBand, worthBand } from '../../../core/demand/bands'
+import { isStale } from '../../../core/demand/stale'
 import { words } from '../../../core/text/words'
-import { inFull, percentChange, rounded, UNKNOWN } from '~/composables/figures'
+import { mdiChevronRight } from '@mdi/js'
+import { phraseColumns } from '~/composables/columns'
+import { inFull, percent, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
+import type { Whom } from '~/stores/workspace'
 
-const props = defineProps<{ rows: PhraseRow[], seed: string, sort: string, loading: boolean, judging: boolean, monthsEnd: string | null }>()
+const props = defineProps<{ rows: PhraseRow[], seed: string, sort: string, loading: boolean, judging: boolean, monthsEnd: string | null, whom: Whom, open: string | null, narrow: boolean }>()
 const selected = defineModel<string[]>('selected', { required: true })
-const emit = defineEmits<{ sort: [sort: string], seed: [phrase: string], worth: [phrase: string], see: [from: number, to: number] }>()
+const emit = defineEmits<{ sort: [sort: string], seed: [phrase: string], worth: [phrase: string], open: [phrase: string], see: [from: number, to: number] }>()
 const tray = useTray()
 const ROW = 34
+const now = Date.now()
 
-const COLUMNS = [
-  { key: 'phrase', title: 'Phrase', width: undefined, align: 'start', hint: 'What people type. Click one to make it the next seed.' },
-  { key: 'words', title: 'Words', width: 52, align: 'end', hint: 'Number of words' },
-  { key: 'months', title: '12 months', width: 84, align: 'center', sortable: false, hint: 'Searches a month over the last twelve months' },
-  { key: 'volume', title: 'Searches', width: 76, align: 'end', hint: 'Mean searches a month in the region' },
-  { key: 'volumeAll', title: 'Everywhere', width: 82, align: 'end', hint: 'Mean searches a month everywhere' },
-  { key: 'change', title: 'Change', width: 64, align: 'end', hint: 'Last three months against the same three a year before' },
-  { key: 'competition', title: 'Rivals', width: 52, align: 'end', hint: 'Competition: videos whose title holds the phrase' },
-  { key: 'difficulty', title: 'Difficulty', width: 78, align: 'end', hint: '0 to 100: how firmly the first result page is held' },
-  { key: 'worth', title: 'Worth', width: 58, align: 'end', hint: '0 to 100: demand, ease and trend in one. Click a figure for its working.' },
-  { key: 'via', title: 'Via', width: 44, align: 'center', hint: 'Which of the two sources suggests it: V the video site, W web search' },
-] as const
-
-const headers = COLUMNS.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false }))
+const columns = computed(() => phraseColumns(props.whom, props.narrow))
+const headers = computed(() => columns.value.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false })))
+const shows = (key: string) => columns.value.some(column => column.key === key)
+const worthOf = (row: PhraseRow) => row.worth[props.whom]
 const sorted = computed(() => { const [column, direction] = props.sort.split(':'); return { column, direction } })
 const seedWords = computed(() => new Set(words(props.seed).map(word => word.norm)))
 
@@ -101,35 +96,38 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
 
 <template>
   <div ref="frame" class="frame sheet" @scroll.capture.passive="onScroll">
-    <v-data-table-virtual :headers="[{ key: 'pick', title: '', width: 32, sortable: false }, ...headers]" :items="rows" item-value="phrase" :item-height="ROW" :height="Math.max(120, height - 2)" density="compact" fixed-header :loading="loading" hover data-test="phrases" aria-label="Phrases">
+    <v-data-table-virtual :headers="[{ key: 'pick', title: '', width: 32, sortable: false }, ...headers, { key: 'open', title: '', width: 34, sortable: false }]" :items="rows" item-value="phrase" :item-height="ROW" :height="Math.max(120, height - 2)" density="compact" fixed-header :loading="loading" hover data-test="phrases" aria-label="Phrases">
       <template #headers>
         <tr>
           <th class="pick" scope="col"><input type="checkbox" :checked="allPicked" aria-label="Select all rows" @change="pickAll"></th>
-          <th v-for="column in COLUMNS" :key="column.key" scope="col" :class="column.align" :style="{ width: column.width ? `${column.width}px` : undefined }" :aria-sort="sorted.column === column.key ? (sorted.direction === 'asc' ? 'ascending' : 'descending') : undefined">
-            <button v-if="!('sortable' in column)" class="plain" :title="column.hint" :data-test="`sort-${column.key}`" @click="sortBy(column.key)">{{ column.title }}<span aria-hidden="true">{{ sorted.column === column.key ? (sorted.direction === 'asc' ? ' ↑' : ' ↓') : '' }}</span></button>
+          <th v-for="column in columns" :key="column.key" scope="col" :class="column.align" :style="{ width: column.width ? `${column.width}px` : undefined }" :aria-sort="sorted.column === column.key ? (sorted.direction === 'asc' ? 'ascending' : 'descending') : undefined">
+            <button v-if="column.sortable !== false" class="plain" :title="column.hint" :data-test="`sort-${column.key}`" @click="sortBy(column.key)">{{ column.title }}<span aria-hidden="true">{{ sorted.column === column.key ? (sorted.direction === 'asc' ? ' ↑' : ' ↓') : '' }}</span></button>
             <span v-else :title="column.hint">{{ column.title }}</span>
           </th>
+          <th scope="col" style="width: 34px"><span class="unseen">Sheet</span></th>
         </tr>
       </template>
       <template #item="{ item: row }">
-        <tr :class="{ picked: selected.includes(row.phrase), aside: standing(row.phrase) === 'aside' }" data-test="phrase-row" :data-row="placeOf.get(row.phrase)" @focusin="current = placeOf.get(row.phrase)!" @keydown="onRowKey($event, row.phrase)">
+        <tr :class="{ picked: selected.includes(row.phrase), aside: standing(row.phrase) === 'aside', opened: open === row.phrase }" data-test="phrase-row" :data-row="placeOf.get(row.phrase)" @focusin="current = placeOf.get(row.phrase)!" @keydown="onRowKey($event, row.phrase)" @dblclick="emit('open', row.phrase)">
           <td class="pick"><input type="checkbox" :checked="selected.includes(row.phrase)" :aria-label="`Select ${row.phrase}`" :tabindex="stop(row.phrase)" data-stop="pick" @click="pick(row.phrase, $event)"></td>
-          <td class="phrase">
+          <td class="phrase"><div>
             <button class="plain" :title="`${row.phrase}: make it the seed`" :tabindex="stop(row.phrase)" data-stop="seed" @click="emit('seed', row.phrase)"><span v-for="(part, i) in parts(row.phrase)" :key="i" :class="{ dim: part.dim }">{{ part.text }}</span></button>
             <span v-if="standing(row.phrase)" class="tag small">{{ standing(row.phrase) === 'aside' ? 'set aside' : standing(row.phrase) }}</span>
-          </td>
-          <td class="end figure">{{ row.words }}</td>
-          <td class="center line"><v-sparkline v-if="!flat(row)" :model-value="lastYear(row)" color="primary" :line-width="7" :height="58" :width="190" :padding="6" :smooth="0" aria-hidden="true" /><span v-else class="muted">{{ row.months.length ? '—' : UNKNOWN }}</span></td>
-          <td class="end figure" :title="`${inFull(row.volume, 'searches a month')}${row.source ? `, from ${row.source}` : ''}`">{{ rounded(row.volume) }}</td>
-          <td class="end figure" :title="inFull(row.volumeAll, 'searches a month everywhere')">{{ rounded(row.volumeAll) }}</td>
-          <td class="end figure" :title="row.change === null ? 'unknown' : `${inFull(row.change * 100)} % against a year before`">{{ percentChange(row.change) }}</td>
-          <td class="end figure" :title="inFull(row.competition, 'videos whose title holds the phrase')">{{ rounded(row.competition) }}</td>
+          </div></td>
+          <td v-if="shows('words')" class="end figure">{{ row.words }}</td>
+          <td v-if="shows('months')" class="center line"><v-sparkline v-if="!flat(row)" :model-value="lastYear(row)" color="primary" :line-width="7" :height="58" :width="190" :padding="6" :smooth="0" aria-hidden="true" /><span v-else class="muted">{{ row.months.length ? '—' : UNKNOWN }}</span></td>
+          <td class="end figure" :class="{ stale: isStale(row.at, now) }" :title="`${inFull(row.volume, 'searches a month')}${toldBy(row.source, row.at)}`">{{ rounded(row.volume) }}</td>
+          <td v-if="shows('volumeAll')" class="end figure" :title="inFull(row.volumeAll, 'searches a month everywhere')">{{ rounded(row.volumeAll) }}</td>
+          <td v-if="shows('change')" class="end figure" :title="row.change === null ? 'unknown' : `${inFull(row.change * 100)} % against a year before`">{{ percentChange(row.change) }}</td>
+          <td v-if="shows('competition')" class="end figure" :title="inFull(row.competition, 'videos whose title holds the phrase')">{{ rounded(row.competition) }}</td>
           <td class="end figure difficulty" :title="row.difficulty === null ? (judging ? 'being assessed' : 'not assessed yet') : `${inFull(row.difficulty)} of 100: ${difficultyBand(row.difficulty)}`">
-            <template v-if="row.difficulty !== null"><span class="ramp" :style="{ '--part': row.difficulty / 100 }" aria-hidden="true" />{{ Math.round(row.difficulty) }}</template>
+            <template v-if="row.difficulty !== null"><span v-if="!narrow" class="ramp" :style="{ '--part': row.difficulty / 100 }" aria-hidden="true" />{{ Math.round(row.difficulty) }}</template>
             <span v-else class="muted">{{ judging ? '…' : UNKNOWN }}</span>
           </td>
-          <td class="end figure"><button v-if="row.worth.anyone !== null" class="plain worth" :tabindex="stop(row.phrase)" data-stop="worth" :title="`${inFull(row.worth.anyone)} of 100: ${worthBand(row.worth.anyone)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(row.worth.anyone) }}</button><button v-else class="plain muted" :tabindex="stop(row.phrase)" data-stop="worth" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
-          <td class="center via figure"><span v-for="source in row.via" :key="source" :title="source === 'video' ? 'the video site suggests it' : 'web search suggests it'">{{ source === 'video' ? 'V' : 'W' }}</span><span v-if="!row.via.length" class="muted" title="neither source suggests it">{{ UNKNOWN }}</span></td>
+          <td v-if="shows('chance')" class="end figure" :title="row.chance === null ? 'unknown until the phrase is assessed' : `${inFull(row.chance * 100)} %: chance of page one for my channel`">{{ row.chance === null ? UNKNOWN : percent(row.chance) }}</td>
+          <td class="end figure"><button v-if="worthOf(row) !== null" class="plain worth" :tabindex="stop(row.phrase)" data-stop="worth" :title="`${inFull(worthOf(row))} of 100: ${worthBand(worthOf(row)!)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(worthOf(row)!) }}</button><button v-else class="plain muted" :tabindex="stop(row.phrase)" data-stop="worth" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
+          <td v-if="shows('via')" class="center via figure"><span v-for="source in row.via" :key="source" :title="source === 'video' ? 'the video site suggests it' : 'web search suggests it'">{{ source === 'video' ? 'V' : 'W' }}</span><span v-if="!row.via.length" class="muted" title="neither source suggests it">{{ UNKNOWN }}</span></td>
+          <td class="center"><button class="plain sheet-button" :tabindex="stop(row.phrase)" data-stop="open" :aria-label="`Sheet of ${row.phrase}`" :aria-expanded="open === row.phrase" title="Open its sheet" @click="emit('open', row.phrase)"><v-icon :icon="mdiChevronRight" size="18" /></button></td>
         </tr>
       </template>
     </v-data-table-virtual>
@@ -146,10 +144,14 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
 .frame :deep(.center) { text-align: center; }
 .pick { width: 32px; text-align: center; }
 .pick input { accent-color: var(--teal); width: 15px; height: 15px; vertical-align: middle; }
-.phrase { overflow: hidden; text-overflow: ellipsis; }
-.phrase button { display: inline; }
+.phrase { overflow: hidden; }
+.phrase > div { display: flex; align-items: center; min-width: 0; }
+.phrase button { min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.tag { flex: none; }
 .dim { color: var(--muted); }
 .picked td { background: color-mix(in srgb, var(--teal) 9%, transparent); }
+.opened td { box-shadow: inset 0 1px 0 var(--teal), inset 0 -1px 0 var(--teal); }
+.sheet-button { color: var(--muted); }
 .aside .phrase button { text-decoration: line-through; color: var(--muted); }
 .tag { margin-left: 6px; padding: 0 5px; border: 1px solid var(--line); border-radius: 8px; color: var(--muted); }
 .line { padding: 0 4px !important; }
@@ -158,5 +160,6 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
 .ramp { position: absolute; left: 6px; bottom: 7px; height: 20px; width: 32px; border-bottom: 1px solid var(--line); }
 .ramp::after { content: ''; position: absolute; left: 0; bottom: 0; height: 4px; width: calc(var(--part) * 100%); background: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line)); }
 .worth { text-decoration: underline; text-decoration-style: dotted; text-underline-offset: 3px; font-weight: 600; }
+.stale { color: var(--plum); font-style: italic; }
 .via span + span { margin-left: 5px; }
 </style>

@@ -3,10 +3,12 @@ import { computed, ref, watch } from 'vue'
 import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import type { PhraseDetail } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
-import { dateTime, inFull, monthName } from '~/composables/figures'
+import { dateTime, inFull, monthName, percent } from '~/composables/figures'
+import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrase: string | null, region: string | null, language: string }>()
 const emit = defineEmits<{ close: [] }>()
+const workspace = useWorkspace()
 const detail = ref<PhraseDetail | null>(null)
 const problem = ref('')
 
@@ -15,29 +17,34 @@ watch(() => props.phrase, async (phrase) => {
   problem.value = ''
   if (!phrase) return
   try {
-    detail.value = await api<PhraseDetail>('/api/phrases/detail', { query: { phrase, region: props.region, language: props.language } })
+    detail.value = await api<PhraseDetail>('/api/phrases/detail', { query: { phrase, region: props.region, language: props.language, workspace: workspace.id } })
   } catch (error) {
     problem.value = messageOf(error)
   }
 }, { immediate: true })
 
 const NAMES = { demand: 'Demand', ease: 'Ease', trend: 'Trend' }
+const mine = computed(() => workspace.whom === 'channel' && detail.value?.channelWorking != null)
+const worth = computed(() => mine.value ? detail.value!.worth.channel : detail.value!.worth.anyone)
+const working = computed(() => mine.value ? detail.value!.channelWorking! : detail.value!.worthWorking)
 const sentence = computed(() => {
-  const { worthWorking: working, worth, difficulty, volume } = detail.value!
-  if (worth.anyone === null) {
-    const unknown = working.heldBackBy === 'demand' ? 'its searches a month are not known' : working.heldBackBy === 'ease' ? 'it has not been assessed' : 'its history is not known'
+  const { difficulty, volume, chance } = detail.value!
+  if (worth.value === null) {
+    const unknown = working.value.heldBackBy === 'demand' ? 'its searches a month are not known' : working.value.heldBackBy === 'ease' ? 'it has not been assessed' : 'its history is not known'
     return `Its worth is unknown, since ${unknown}.`
   }
-  const band = `This is ${worthBand(worth.anyone)}`
-  if (working.heldBackBy === 'demand') return `${band}; what holds it back most is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
-  if (working.heldBackBy === 'ease') return `${band}; what holds it back most is its difficulty, ${difficultyBand(difficulty!)} at ${Math.round(difficulty!)} of 100.`
-  if (working.heldBackBy === 'trend') return `${band}; what holds it back most is that interest is fading.`
+  const band = `This is ${worthBand(worth.value)}`
+  if (working.value.heldBackBy === 'demand') return `${band}; what holds it back most is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
+  if (working.value.heldBackBy === 'ease' && mine.value) return `${band}; what holds it back most is my chance of page one, ${percent(chance!)}.`
+  if (working.value.heldBackBy === 'ease') return `${band}; what holds it back most is its difficulty, ${difficultyBand(difficulty!)} at ${Math.round(difficulty!)} of 100.`
+  if (working.value.heldBackBy === 'trend') return `${band}; what holds it back most is that interest is fading.`
   return `${band}; nothing holds it back much.`
 })
 
 function input(name: 'demand' | 'ease' | 'trend'): string {
-  const { volume, difficulty, trend, worthWorking: { cap }, difficultyParts: parts } = detail.value!
+  const { volume, difficulty, trend, chance, worthWorking: { cap }, difficultyParts: parts } = detail.value!
   if (name === 'demand') return volume === null ? 'no volume known' : `log(1 + ${inFull(volume)}) ÷ log(1 + ${inFull(cap)}), the cap being the region’s 99.9th percentile`
+  if (name === 'ease' && mine.value) return chance === null ? 'not assessed yet' : `chance of page one for a well-worded video of strength ${workspace.current?.own?.strength.toFixed(2)}, among all results read`
   if (name === 'ease') return difficulty === null ? 'not assessed yet' : `1 − difficulty ${inFull(difficulty)} ÷ 100${parts ? `; ranks 1–3 ${Math.round(parts.front)}, 4–10 ${Math.round(parts.middle)}, 11–20 ${Math.round(parts.rest)}` : ''}`
   return trend === null ? 'no history known' : trend.direction === 'steady' ? 'steady: no trend that could not be chance' : `${trend.direction} by ${inFull(Math.abs(trend.yearly) * 100)} % a year`
 }
@@ -51,13 +58,13 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
         <p v-if="problem" class="muted">{{ problem }}</p>
         <v-skeleton-loader v-else-if="!detail" type="paragraph" />
         <template v-else>
-          <p class="sum"><span class="figure big">{{ detail.worth.anyone === null ? '–' : inFull(detail.worth.anyone) }}</span> of 100, for anyone. {{ sentence }}</p>
+          <p class="sum"><span class="figure big">{{ worth === null ? '–' : inFull(worth) }}</span> of 100, {{ mine ? 'for my channel' : 'for anyone' }}. {{ sentence }}</p>
           <p class="muted small">100 × the product of each factor raised to its weight, capped at 100.</p>
           <table>
             <thead><tr><th scope="col">Factor</th><th scope="col" class="end">Value</th><th scope="col" class="end">Weight</th><th scope="col" class="end">Costs</th><th scope="col">From</th></tr></thead>
             <tbody>
-              <tr v-for="factor in detail.worthWorking.factors" :key="factor.name">
-                <th scope="row">{{ NAMES[factor.name] }}</th><td class="end figure">{{ factor.value === null ? '–' : factor.value.toFixed(3) }}</td><td class="end figure">{{ factor.weight.toFixed(2) }}</td>
+              <tr v-for="factor in working.factors" :key="factor.name">
+                <th scope="row">{{ factor.name === 'ease' && mine ? 'Chance' : NAMES[factor.name] }}</th><td class="end figure">{{ factor.value === null ? '–' : factor.value.toFixed(3) }}</td><td class="end figure">{{ factor.weight.toFixed(2) }}</td>
                 <td class="end figure">{{ factor.holdsBack === null ? '–' : factor.holdsBack.toFixed(1) }}</td><td>{{ input(factor.name) }}</td>
               </tr>
             </tbody>

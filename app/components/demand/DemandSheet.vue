@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { mdiArrowExpandHorizontal, mdiClose, mdiStairs, mdiStarOutline, mdiTrayPlus } from '@mdi/js'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { difficultyBand, worthBand } from '../../../core/demand/bands'
+import { INTENT_WORDS } from '../../../core/demand/intent'
+import { isStale } from '../../../core/demand/stale'
+import type { PhraseSheet } from '../../../shared/phrases'
+import { api, messageOf } from '~/composables/api'
+import { dateOnly, inFull, percent, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
+import { useTray } from '~/stores/tray'
+import { useWorkspace } from '~/stores/workspace'
+
+const props = defineProps<{ phrase: string, region: string | null, language: string }>()
+const emit = defineEmits<{ close: [], seed: [phrase: string], worth: [phrase: string], longer: [phrase: string], open: [phrase: string], exclude: [words: string], loaded: [sheet: PhraseSheet] }>()
+const tray = useTray()
+const workspace = useWorkspace()
+const sheet = shallowRef<PhraseSheet | null>(null)
+const problem = ref('')
+const note = ref('')
+const noteState = ref('')
+const now = Date.now()
+
+async function load() {
+  const { phrase, region, language } = props
+  problem.value = ''
+  try {
+    const got = await api<PhraseSheet>('/api/phrases/sheet', { query: { phrase, region, language, workspace: workspace.id } })
+    if (phrase !== props.phrase) return
+    sheet.value = got
+    note.value = got.note
+    noteState.value = ''
+    emit('loaded', got)
+  } catch (error) {
+    if (phrase === props.phrase) problem.value = messageOf(error)
+  }
+}
+watch(() => [props.phrase, props.region, workspace.id], () => { sheet.value = null; void load() }, { immediate: true })
+
+const keepNote = useDebounceFn(async () => {
+  try {
+    await api('/api/phrases/note', { method: 'PUT', body: { phrase: props.phrase, language: props.language, workspace: workspace.id, text: note.value } })
+    noteState.value = 'kept'
+  } catch (error) {
+    noteState.value = messageOf(error)
+  }
+}, 500)
+
+const detail = computed(() => sheet.value!.detail)
+const worth = computed(() => detail.value.worth[workspace.whom])
+const held = computed(() => tray.tray.lead === props.phrase ? 'lead' : tray.held.has(props.phrase) ? 'in the tray' : null)
+const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.value.intent.intent]}, as ${sheet.value.intent.from === 'wording' ? `“${sheet.value.intent.cues.slice(0, 2).join('”, “')}” says` : 'its results say'}` : 'cannot be told from wording or results')
+</script>
+
+<template>
+  <aside class="sheet panel" :aria-label="`Sheet of ${phrase}`" data-test="sheet">
+    <header>
+      <h2>{{ phrase }}</h2>
+      <v-btn size="small" :icon="mdiClose" aria-label="Close the sheet" data-test="sheet-close" @click="emit('close')" />
+    </header>
+    <div class="do">
+      <v-btn size="small" :prepend-icon="mdiStarOutline" :disabled="held === 'lead'" @click="tray.makeLead(phrase)">Lead</v-btn>
+      <v-btn size="small" :prepend-icon="mdiTrayPlus" :disabled="held !== null" @click="tray.add([phrase])">{{ held ?? 'Tray' }}</v-btn>
+      <v-btn size="small" :prepend-icon="mdiArrowExpandHorizontal" data-test="sheet-longer" @click="emit('longer', phrase)">Lengthen</v-btn>
+      <v-btn size="small" :prepend-icon="mdiStairs" :to="{ path: '/rivals', query: { ...$route.query, phrase } }">Rivals</v-btn>
+    </div>
+    <div v-if="problem" class="pad" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="load">Try again</v-btn></div>
+    <v-skeleton-loader v-else-if="!sheet" type="image, paragraph@3" />
+    <div v-else class="body">
+      <p v-if="sheet.missing.length" class="missing small">Missing: {{ sheet.missing.join(', ') }}. <button class="plain link" @click="load">Ask again</button></p>
+      <dl class="figures">
+        <div><dt>Searches</dt><dd class="figure" :title="`${inFull(detail.volume, 'a month')}${toldBy(detail.source, detail.at)}`">{{ rounded(detail.volume) }}</dd></div>
+        <div><dt>Difficulty</dt><dd class="figure" :title="inFull(detail.difficulty)">{{ detail.difficulty === null ? UNKNOWN : Math.round(detail.difficulty) }} <small v-if="detail.difficulty !== null">{{ difficultyBand(detail.difficulty) }}</small></dd></div>
+        <div v-if="workspace.whom === 'channel'"><dt>My chance</dt><dd class="figure">{{ detail.chance === null ? UNKNOWN : percent(detail.chance) }}</dd></div>
+        <div><dt>Worth</dt><dd><button class="plain worth figure" title="Open its working" @click="emit('worth', phrase)">{{ worth === null ? UNKNOWN : Math.round(worth) }}</button> <small v-if="worth !== null">{{ worthBand(worth) }}</small></dd></div>
+        <div><dt title="Videos whose title holds it, for a thousand searches a month">Rivals per 1,000</dt><dd class="figure" :title="inFull(sheet.competitionPerThousand)">{{ sheet.competitionPerThousand === null ? UNKNOWN : rounded(Math.round(sheet.competitionPerThousand * 10) / 10) }}</dd></div>
+      </dl>
+      <p class="story" data-test="story">{{ sheet.story }}</p>
+      <DemandMonths v-if="detail.months.length && detail.monthsEnd" :sheet="sheet" />
+      <dl class="facts">
+        <dt>Wants to</dt><dd>{{ intentText }}</dd>
+        <dt>Web search</dt><dd>{{ detail.videoBlock === null ? 'unknown' : detail.videoBlock ? 'shows a block of videos' : 'shows no videos' }}</dd>
+        <dt>Suggested by</dt><dd>{{ detail.via.length ? detail.via.map(via => via === 'video' ? 'the video site' : 'web search').join(' and ') : 'neither source' }}</dd>
+        <dt>Change</dt><dd class="figure">{{ percentChange(detail.change) }}</dd>
+        <template v-if="detail.advertiser !== null"><dt>Advertisers</dt><dd class="figure" title="As imported: proof that it earns, not the competition among videos">{{ inFull(detail.advertiser) }}</dd></template>
+      </dl>
+      <section v-if="sheet.meanings.length" aria-label="What it means">
+        <h3>{{ sheet.meanings.length > 1 ? 'It means more than one thing' : 'What comes up speaks of one matter' }}</h3>
+        <ul class="meanings" data-test="meanings">
+          <li v-for="meaning in sheet.meanings" :key="meaning.ids[0]"><span class="bar" :style="{ width: `${meaning.share * 100}%` }" aria-hidden="true" /><strong>{{ meaning.name.join(', ') }}</strong> <span class="figure muted">{{ percent(meaning.share) }}</span><div class="small muted clip">“{{ meaning.titles[0] }}”</div>
+            <button v-if="sheet.meanings.length > 1" class="plain link small" :title="`Leave out phrases that hold ${meaning.name[0]}`" @click="emit('exclude', meaning.name[0]!)">leave out “{{ meaning.name[0] }}”</button></li>
+        </ul>
+      </section>
+      <section aria-label="On top"><h3>On top</h3>
+        <ol class="top"><li v-for="video in sheet.top" :key="video.videoId"><img v-if="video.thumbnail" :src="video.thumbnail" alt="" width="64" height="36"><div><div class="clip" :title="video.title">{{ video.title }}</div><div class="small muted clip">{{ video.channel }} · {{ rounded(video.views) }} views · {{ video.publishedAt === null ? UNKNOWN : dateOnly(video.publishedAt) }}</div></div><span class="figure small" title="Strength of its seat, 0 to 1">{{ video.strength.toFixed(2) }}</span></li></ol>
+        <p v-if="!sheet.top.length" class="muted small">No result page is known yet.</p>
+      </section>
+      <section v-if="sheet.interest.length" aria-label="Where"><h3>Where</h3><DemandMap :interest="sheet.interest" :region="region" /></section>
+      <section aria-label="Related and rising" class="two">
+        <div><h3>Related</h3><ul><li v-for="row in sheet.related" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ rounded(row.volume) }}</span></li></ul></div>
+        <div><h3>Rising</h3><ul><li v-for="row in sheet.rising" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ percentChange(row.change) }}</span></li></ul><p v-if="!sheet.rising.length" class="muted small">Nothing rises.</p></div>
+      </section>
+      <section aria-label="Notes"><h3>Notes <span class="small muted" role="status">{{ noteState }}</span></h3><v-textarea v-model="note" rows="2" auto-grow variant="outlined" density="compact" hide-details maxlength="4000" :aria-label="`Notes on ${phrase}`" placeholder="Seen wherever this phrase is" data-test="note" @update:model-value="keepNote" /></section>
+      <section aria-label="Sources"><h3>Sources</h3><ul class="small muted"><li v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`">{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: <span class="figure">{{ inFull(figure.volume === null ? null : Math.round(figure.volume)) }}</span>, told {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, now)" class="missing"> · stale</strong></li></ul></section>
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.panel { width: 420px; flex: none; display: flex; flex-direction: column; min-height: 0; }
+header { display: flex; align-items: flex-start; gap: 6px; padding: 10px 8px 2px 14px; }
+header h2 { flex: 1; font-size: 16px; overflow-wrap: anywhere; }
+.do { display: flex; gap: 2px; padding: 0 8px 6px; border-bottom: 1px solid var(--line); }
+.body { overflow: auto; padding: 10px 14px 20px; display: grid; gap: 12px; }
+.pad { padding: 14px; display: grid; gap: 8px; justify-items: start; }
+.figures { display: flex; gap: 16px; margin: 0; }
+.figures dt { font-size: 11px; color: var(--muted); white-space: nowrap; }
+.figures dd { margin: 0; font-size: 18px; font-weight: 600; white-space: nowrap; }
+.figures small { font: 12px var(--sans); color: var(--muted); font-weight: 400; }
+.worth { color: var(--teal); font-weight: 600; text-decoration: underline dotted; text-underline-offset: 4px; }
+.story { font-size: 15px; }
+.facts { display: grid; grid-template-columns: 92px 1fr; gap: 3px 10px; margin: 0; }
+.facts dt { color: var(--muted); }
+.facts dd { margin: 0; }
+h3 { font-size: 13px; margin-bottom: 4px; }
+ul, ol { list-style: none; margin: 0; padding: 0; }
+.meanings li { position: relative; padding: 4px 6px; margin-bottom: 3px; }
+.meanings .bar { position: absolute; inset: 0 auto 0 0; background: color-mix(in srgb, var(--teal) 12%, transparent); z-index: 0; }
+.meanings li > *:not(.bar) { position: relative; }
+.top li { display: grid; grid-template-columns: 64px minmax(0, 1fr) auto; gap: 8px; align-items: center; padding: 3px 0; }
+.top img { border-radius: 2px; display: block; }
+.clip { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; display: block; max-width: 100%; }
+.two { display: grid; grid-template-columns: 1fr 1fr; gap: 16px; }
+.two > div { min-width: 0; }
+.two li { display: flex; justify-content: space-between; gap: 8px; padding: 2px 0; }
+.two button { min-width: 0; }
+.two .figure { white-space: nowrap; }
+.link { color: var(--teal); text-decoration: underline; text-underline-offset: 3px; }
+.missing { color: var(--plum); }
+</style>

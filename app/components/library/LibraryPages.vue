@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { mdiFileUploadOutline } from '@mdi/js'
+import { ref } from 'vue'
+import { api, messageOf } from '~/composables/api'
+import { counted } from '~/composables/figures'
+import { useWorkspace } from '~/stores/workspace'
+
+interface PagesAnswer { videos: number, channels: number, pages: number, rejected: { line: number, reason: string }[], rejectedMore: number }
+const emit = defineEmits<{ close: [] }>()
+const workspace = useWorkspace()
+const file = ref<File | null>(null)
+const region = ref<string | null>(workspace.current?.region ?? null)
+const busy = ref(false)
+const problem = ref('')
+const answer = ref<PagesAnswer | null>(null)
+let stop: AbortController | null = null
+
+async function send() {
+  if (!file.value) {
+    problem.value = 'Choose a file first.'
+    return
+  }
+  busy.value = true
+  problem.value = ''
+  stop = new AbortController()
+  try {
+    answer.value = await api<PagesAnswer>('/api/import/pages', { method: 'POST', file: file.value, signal: stop.signal, query: { region: region.value, language: workspace.current?.language ?? 'en', name: file.value.name.slice(0, 120) } })
+  } catch (error) {
+    if (!stop.signal.aborted) problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+function close() {
+  stop?.abort()
+  emit('close')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" aria-label="Import pages, videos or a feed" max-width="600" @update:model-value="close">
+    <v-card title="Import pages, videos or a feed" data-test="pages">
+      <v-card-text>
+        <p class="muted mb-3">CSV, JSON or JSON Lines with a title and an id or link a line; with <em>phrase</em> and <em>rank</em> it makes result pages. JSON-LD with VideoObject, and the Atom or RSS feed of a channel, are read as they are. Pictures are not fetched.</p>
+        <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.json,.jsonl,.jsonld,.xml,.atom,.rss" :error-messages="problem" hide-details="auto" data-test="pages-file" @update:model-value="answer = null" />
+        <ShellRegion v-model="region" class="mt-4" />
+        <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-4" aria-label="Importing" />
+        <div v-if="answer" class="mt-4" role="status" data-test="pages-answer">
+          <p><strong>{{ counted(answer.videos, 'video') }}</strong> of {{ counted(answer.channels, 'channel') }}, <strong>{{ counted(answer.pages, 'result page') }}</strong>; {{ counted(answer.rejected.length + answer.rejectedMore, 'line') }} left out.</p>
+          <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>
+        </div>
+      </v-card-text>
+      <v-card-actions><v-spacer /><v-btn @click="close">{{ busy ? 'Stop' : 'Close' }}</v-btn><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="pages-send" @click="send">Import</v-btn></v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.rejected { list-style: none; padding: 8px 10px; margin: 8px 0 0; max-height: 180px; overflow: auto; }
+.rejected span { color: var(--muted); margin-right: 6px; }
+</style>

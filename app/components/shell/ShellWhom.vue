@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { watch } from 'vue'
+import { useWorkspace, type Whom } from '~/stores/workspace'
+
+const workspace = useWorkspace()
+const route = useRoute()
+const address = useAddress()
+// What the address says counts; where it says nothing, what was last chosen.
+watch(() => route.query.for, (given) => { if (given === 'channel' || given === 'anyone') workspace.judgeFor(given) }, { immediate: true })
+function judgeFor(whom: Whom) {
+  workspace.judgeFor(whom)
+  void address({ for: whom })
+}
+</script>
+
+<template>
+  <v-btn-toggle :model-value="workspace.whom" mandatory density="compact" variant="outlined" color="primary" divided class="whom" aria-label="Phrases are judged" data-test="whom" @update:model-value="judgeFor">
+    <v-btn value="anyone" size="small">For anyone</v-btn>
+    <v-btn value="channel" size="small" :disabled="!workspace.current?.own" :title="workspace.current?.own ? `Judged for ${workspace.current.channelTitle ?? workspace.current.name}: strength ${workspace.current.own.strength.toFixed(2)} of a well-worded video` : 'Say in the Library which channel is yours, with its subscribers'">For my channel</v-btn>
+  </v-btn-toggle>
+</template>
+
+<style scoped>
+.whom { height: 30px; }
+</style>

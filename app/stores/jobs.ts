@@ -1,0 +1,51 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import type { JobState } from '../../shared/jobs'
+import { api, messageOf } from '~/composables/api'
+import { useNotices } from './notices'
+
+/** How often running work is asked about, and how often when none was running, in milliseconds. */
+const SOON = 700
+
+/** Long work on the server, whichever window began it: it goes on while one looks elsewhere. */
+export const useJobs = defineStore('jobs', () => {
+  const notices = useNotices()
+  const jobs = ref<JobState[]>([])
+  const running = computed(() => jobs.value.filter(job => job.state === 'running'))
+  const interrupted = computed(() => jobs.value.filter(job => job.state === 'interrupted'))
+  /** Grows when work ends, for those who show what it worked on. */
+  const ended = ref(0)
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function refresh() {
+    clearTimeout(timer)
+    const before = running.value.map(job => job.id)
+    try {
+      jobs.value = (await api<{ jobs: JobState[] }>('/api/jobs')).jobs
+    } catch { /* The server is away: asked again below, and whatever else is wanted says so. */ }
+    for (const job of jobs.value) {
+      if (!before.includes(job.id) || job.state === 'running') continue
+      ended.value++
+      if (job.state === 'failed') notices.tell(`${job.title}: ${job.problem ?? 'failed'}`, { serious: true })
+      else notices.tell(`${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')}, which stay`}.`)
+    }
+    if (running.value.length) timer = setTimeout(() => void refresh(), SOON)
+  }
+
+  async function act(work: () => Promise<unknown>) {
+    try {
+      await work()
+    } catch (error) {
+      notices.tell(messageOf(error), { serious: true })
+    }
+    await refresh()
+  }
+
+  return {
+    jobs, running, interrupted, ended, refresh,
+    stop: (id: string) => act(() => api(`/api/jobs/${id}`, { method: 'DELETE' })),
+    resume: (id: string) => act(() => api(`/api/jobs/${id}/resume`, { method: 'POST' })),
+    /** Follows work just begun. */
+    follow: async (job: JobState) => { jobs.value = [job, ...jobs.value]; await refresh() },
+  }
+})

@@ -1,0 +1,74 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { ResultsAnswer, RivalRow } from '../../shared/rivals'
+import { api, messageOf } from '~/composables/api'
+import { EVERY_REGION } from './demand'
+import { useNotices } from './notices'
+import { useTray } from './tray'
+import { useWorkspace } from './workspace'
+
+export interface RivalsQuestion { phrase: string, region: string | null, language: string, depth: number, from: 'site' | 'web' }
+
+/** The result page of a phrase as it is kept, and what is taken out of it. */
+export const useRivals = defineStore('rivals', () => {
+  const notices = useNotices()
+  const tray = useTray()
+  const workspace = useWorkspace()
+  const page = shallowRef<ResultsAnswer | null>(null)
+  const state = ref<'empty' | 'loading' | 'ready' | 'failed'>('empty')
+  const problem = ref('')
+  let asked: RivalsQuestion | null = null
+  let asking: AbortController | null = null
+
+  async function ask(question: RivalsQuestion, anew = false) {
+    asking?.abort()
+    if (!question.phrase.trim()) {
+      state.value = 'empty'
+      page.value = null
+      asked = null
+      return
+    }
+    const mine = asking = new AbortController()
+    if (asked?.phrase !== question.phrase || asked.region !== question.region || asked.from !== question.from) page.value = null
+    asked = { ...question }
+    state.value = 'loading'
+    try {
+      const { region, ...rest } = question
+      const got = await api<ResultsAnswer>('/api/results', { query: { ...rest, region: region ?? EVERY_REGION, workspace: workspace.id, anew: anew ? '1' : undefined }, signal: mine.signal })
+      if (mine.signal.aborted) return
+      page.value = got
+      problem.value = ''
+      state.value = 'ready'
+      notices.say(got.reading.sentence)
+    } catch (error) {
+      if (mine.signal.aborted) return
+      problem.value = messageOf(error)
+      state.value = 'failed'
+    }
+  }
+
+  /** Gives up on a page that takes too long. */
+  function giveUp() {
+    asking?.abort()
+    problem.value = 'Stopped before the page had come.'
+    state.value = page.value ? 'ready' : 'failed'
+  }
+
+  const again = (anew = false) => asked ? ask(asked, anew) : Promise.resolve()
+
+  /** Takes results out as speaking of something else, or back in; every figure follows. */
+  async function setOff(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, tell = true) {
+    if (!asked) return
+    const { phrase, language } = asked
+    try {
+      for (const { videoId } of rows) await api('/api/results/off-topic', { method: 'PUT', body: { phrase, language, videoId, off } })
+      await again()
+      void tray.refreshFigures()
+      if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'taken out' : 'back in'}.` : `${rows.length} results ${off ? 'taken out' : 'back in'}.`, { undo: () => setOff(rows, !off, false) })
+    } catch (error) {
+      notices.tell(messageOf(error), { serious: true })
+    }
+  }
+
+  return { page, state, problem, ask, again, giveUp, setOff, stop: () => asking?.abort() }
+})
