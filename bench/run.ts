@@ -3,8 +3,10 @@ import { cpus, release, totalmem } from 'node:os'
 import demoData from '../tests/e2e/demoData'
 import { benchCheck } from './check'
 import { yardstick, type Timing } from './measure'
+import { growthChart } from './growthChart'
+import { benchScale } from './scale'
 import { benchScreen } from './screen'
-import { benchDemand, benchImport } from './server'
+import { benchDemand, benchImport, benchKept } from './server'
 
 const ms = (value: number) => value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')
 const line = (each: Timing) => `| ${each.name} | ${each.sizes} | ${each.runs} | ${ms(each.median)} | ${ms(each.p95)} | ${ms(each.most)} | ${each.goal ? `${each.goal}: ${each.met ? 'yes' : '**no**'}` : ''} |`
@@ -16,10 +18,13 @@ say('Scoring a full draft')
 const check = await benchCheck()
 say('Phrases and their assessment')
 const demand = await benchDemand()
+say('10,000 phrases assessed from kept pages as one job')
+const kept = await benchKept()
 say('Importing 100,000 rows while a brief is edited')
 const list = await benchImport()
 say('The first screen in Chromium')
 const screen = await benchScreen()
+const scale = await benchScale(say)
 const after = yardstick()
 
 const code = (screen.loadedKb.script ?? 0) + (screen.loadedKb.stylesheet ?? 0) + (screen.loadedKb.document ?? 0)
@@ -33,10 +38,22 @@ Written by \`npm run bench\`; figures as they came out. Milliseconds of wall tim
 
 | what | sizes | runs | median | p95 | most | goal |
 |---|---|---:|---:|---:|---:|---|
-${[...check, ...demand, ...list.timings, ...screen.timings].map(line).join('\n')}
+${[...check, ...demand, ...kept, ...list.timings, ...screen.timings, ...scale.timings].map(line).join('\n')}
 
 - Most memory resident in the server after the import: ${Math.round(list.residentMb)} MB (goal under 400: ${list.residentMb < 400 ? 'yes' : '**no**'})
 - First load of the Demand screen as transferred: ${Math.round(code)} KB of page, scripts and styles (goal under 400: ${code < 400 ? 'yes' : '**no**'}), ${Math.round(screen.loadedKb.font ?? 0)} KB of fonts
+
+## A million phrases
+
+- MiniSearch takes ${Math.round(scale.growth.at(-1)!.miniSearchMs! / scale.growth.at(-1)!.queryMs).toLocaleString('en')} times as long as the index for the same words over the same phrases (medians; goal at least fifty times: ${scale.growth.at(-1)!.miniSearchMs! >= 50 * scale.growth.at(-1)!.queryMs ? 'yes' : '**no**'}), FTS5 ${Math.round(scale.growth.at(-1)!.fts5Ms / scale.growth.at(-1)!.queryMs).toLocaleString('en')} times
+- The slowest single question of the index: ${scale.worst}
+- Most memory resident in the whole program during the import of a million rows, the index in it: ${Math.round(scale.residentMb)} MB (goal under 400: ${scale.residentMb < 400 ? 'yes' : '**no**'})
+- The store all this is asked of (\`npm run large\`): 1,000,000 phrases in three regions, 200,000 videos, 10,000 result pages, filled by import in ${Math.round(scale.fillSeconds)} s (goal under 600: ${scale.fillSeconds < 600 ? 'yes' : '**no**'})${scale.filesSeconds > 1 ? `, from files made in ${Math.round(scale.filesSeconds)} s` : ''}
+
+| phrases | import | sqlite3 shell | loading the index | a question | FTS5 | MiniSearch |
+|---:|---:|---:|---:|---:|---:|---:|
+${scale.growth.map(each => `| ${each.size.toLocaleString('en')} | ${each.importSeconds.toFixed(1)} s | ${each.shellSeconds.toFixed(1)} s | ${ms(each.loadMs)} ms | ${ms(each.queryMs)} ms | ${ms(each.fts5Ms)} ms | ${each.miniSearchMs === null ? '' : `${ms(each.miniSearchMs)} ms`} |`).join('\n')}
 `
+writeFileSync('docs/scale.svg', growthChart(scale.growth))
 writeFileSync('bench/results.md', report)
 console.log(`\n${report}`)

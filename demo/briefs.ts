@@ -41,3 +41,9 @@ export const BRIEFS: BriefFields[] = [
     fileName: 'how-to-index-a-rear-derailleur.mp4',
   },
 ]
+
+/** Phrase lists the workshop keeps across its briefs. */
+export const LISTS: { name: string, note: string, phrases: string[] }[] = [
+  { name: 'Spring repairs', note: 'Film in February, before everybody takes the bike out again', phrases: ['bike tune-up', 'how to clean bike chain', 'adjust rear derailleur', 'replace brake pads', 'how to fix puncture', 'true bike wheel'] },
+  { name: 'Local work', note: 'For the towns we drive to', phrases: ['bike repair marrowby', 'mobile bike repair marrowby', 'bike repair dunmere', 'bike repair pellhaven', 'puncture repair marrowby'] },
+]

@@ -1,20 +1,30 @@
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { briefStore } from '../server/data/briefs'
+import { listStore } from '../server/data/lists'
 import { openUserData } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
 import { resultStore } from '../server/data/results'
+import { videoStore } from '../server/data/videos'
 import { assess } from '../server/demand/assess'
 import { lookUp } from '../server/demand/lookUp'
+import { PhraseIndex } from '../server/demand/phraseIndex'
 import { answerPhrases } from '../server/demand/rows'
+import { lookAtChannel } from '../server/rivals/channelLook'
+import { readHere } from '../server/rivals/pageReader'
+import { Behaviour } from '../server/services/standin/behaviour'
 import { openStandin } from '../server/services/standin/standin'
+import { TOWNS } from '../server/services/standin/vocabulary'
 import { phrasesQuerySchema } from '../shared/phrases'
-import { BRIEFS } from './briefs'
+import { BRIEFS, LISTS } from './briefs'
 import { ensureWorld } from './world'
 
 /** Seeds whose phrases the demo has looked up and judged before the first start. */
 const SEEDS = ['rear derailleur', 'bike chain', 'bike repair marrowby']
 const ASSESSED = 150
+const DAY = 86_400_000
+const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
+const EARLIER_LOOKS = [63, 42, 28, 14]
 
 /** Makes the demo's user data in a folder: the briefs, and what was looked up for them. */
 async function build(data: string): Promise<void> {
@@ -30,20 +40,39 @@ async function build(data: string): Promise<void> {
   // Until it is whole the file is a draft: nothing in it is anybody's yet.
   db.pragma('synchronous = OFF')
   const standin = openStandin(world)
-  const deps = { phrases: phraseStore(db), results: resultStore(db), services: standin }
+  const phrases = phraseStore(db)
+  const deps = { phrases, results: resultStore(db), videos: videoStore(db), services: standin, reader: readHere }
+  const held = BRIEFS.flatMap(({ tray }) => [tray.lead, ...tray.support]).filter(phrase => phrase !== null)
+  // Looks of the weeks before: the world's clock set back, so that pages show who rose and who fell.
+  for (const daysBack of EARLIER_LOOKS) {
+    const then = openStandin(world, new Behaviour(), daysBack)
+    const ago = { ...deps, services: then, now: () => Date.now() - daysBack * DAY }
+    for await (const row of assess(ago, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
+    then.close()
+  }
   for (const seed of SEEDS) {
     const look = await lookUp(deps, seed, 'GB', 'en')
     const query = phrasesQuerySchema.parse({ seed, region: 'GB', limit: ASSESSED })
-    const rows = answerPhrases(deps.phrases, query, look, performance.now()).rows
+    const index = new PhraseIndex(db)
+    const { rows, caps } = answerPhrases(index, phrases, { query: { ...query, region: 'GB' }, look: look.id, missing: [], without: [], own: null })
+    for (const each of caps) phrases.putCap(each.region, each.cap, each.known)
     let done = 0
     for await (const row of assess(deps, rows.map(each => each.phrase), 'GB', 'en')) if (row.difficulty !== null) done++
     console.log(`  “${seed}”: ${rows.length} phrases, ${done} judged.`)
   }
   const briefs = briefStore(db)
-  db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, ?, ?, ?)').run('0190a000-0000-7000-8000-000000000001', 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now())
+  db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)').run(WORKSPACE, 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now(), 'GB')
   for (const fields of BRIEFS) briefs.create(fields)
-  const phrases = BRIEFS.flatMap(({ tray }) => [tray.lead, ...tray.support]).filter(phrase => phrase !== null)
-  for await (const row of assess(deps, phrases, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
+  for await (const row of assess(deps, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
+  const lists = listStore(db, phrases)
+  for (const { name, note, phrases: held } of LISTS) {
+    const list = lists.create(WORKSPACE, name, held, 'en')!
+    lists.patch(list.id, { note, add: [], remove: [], notes: {} }, 'en')
+  }
+  const problem = await lookAtChannel(deps, 'ch-marrowby', 'en')
+  if (problem) throw new Error(problem)
+  const place = db.prepare('INSERT INTO place (region, name, population, source) VALUES (?, ?, ?, ?)')
+  for (const { name, population } of TOWNS) place.run('GB', name, population, 'demo')
   db.pragma('wal_checkpoint(TRUNCATE)')
   db.close()
   standin.close()

@@ -6,6 +6,7 @@ import { join, resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { parseArgs } from 'node:util'
 import { HOME, build, install, run, stop } from './prepare.mjs'
+import { server as serverOf } from './serve.mjs'
 
 const USAGE = `Usage: npm run demo -- [--port N] [--data DIR] [--fresh [--yes]]
        npm start -- [--port N] [--data DIR]
@@ -49,10 +50,8 @@ if (options.fresh && command === 'demo') {
 const tool = command === 'demo' ? ['.output/tools/demo.mjs', data] : ['.output/tools/world.mjs', join(data, 'world.sqlite')]
 if (run(process.execPath, tool) !== 0) stop('The data could not be made; the lines above say why.')
 
-const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-  cwd: HOME, stdio: ['ignore', 'inherit', 'inherit'],
-  env: { ...process.env, NODE_ENV: 'production', NITRO_HOST: '127.0.0.1', HOST: '127.0.0.1', NITRO_PORT: String(port), PORT: String(port), FONETRA_HOME: HOME, FONETRA_DATA: data },
-})
+const { args, env } = serverOf(HOME, data, port)
+const server = spawn(process.execPath, args, { cwd: HOME, stdio: ['ignore', 'inherit', 'inherit'], env })
 server.on('exit', code => process.exit(code ?? 1))
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 

@@ -1,5 +1,6 @@
 // npm test: everything a change must pass, on a machine with only Node.js and root. Last line: N passed, N failed.
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { HOME, aptInstall, build, install, run, stop } from './prepare.mjs'
 
@@ -15,8 +16,20 @@ function step(name, work) {
   console.log(`  ${((Date.now() - startedAt) / 1000).toFixed(1)} s`)
 }
 
-/** A step that counts as one test. */
-const one = (name, command, args) => step(name, () => { if (run(command, args) === 0) passed++; else failed++ })
+/** A step that counts as one test, run beside the others: what it says is shown when it is waited for. */
+function beside(name, command, args) {
+  const file = join(REPORTS, `${name}.txt`)
+  const output = openSync(file, 'w')
+  const child = spawn(command, args, { cwd: HOME, stdio: ['ignore', output, output], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+  const ended = new Promise((tell) => { child.on('exit', code => { tell(code) }).on('error', () => { tell(1) }) })
+  closeSync(output)
+  return async () => {
+    const code = await ended
+    console.log(`\n— ${name} —\n${readFileSync(file, 'utf8').trim() || '  nothing to say'}`)
+    if (code === 0) passed++
+    else failed++
+  }
+}
 
 /** Adds a report's counts; a run that left no report is one failure. */
 function add(file, read) {
@@ -37,14 +50,17 @@ const unit = join(REPORTS, 'unit.json')
 const e2e = join(REPORTS, 'e2e.json')
 for (const file of [unit, e2e]) rmSync(file, { force: true })
 
+// The build keeps one core busy, the units both: the checks of the sources take what is left of either.
+const lint = beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0'])
 step('Build', build)
-one('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0'])
-one('Types', 'npx', ['--no-install', 'nuxt', 'typecheck'])
+const types = beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck'])
 step('Units and the store', () => {
-  const code = run('npx', ['--no-install', 'jest', '--json', `--outputFile=${unit}`, '--reporters=default'])
+  const code = run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--json', `--outputFile=${unit}`, '--reporters=default'])
   add(unit, report => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }))
   if (code !== 0 && failed === 0) failed++
 })
+await lint()
+await types()
 step('The interface in Chromium', () => {
   browser()
   const code = run('npx', ['--no-install', 'playwright', 'test'], { env: { FONETRA_TEST_REPORT: e2e } })

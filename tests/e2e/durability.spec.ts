@@ -87,10 +87,18 @@ test('typed while the server is down and the window closed, it is taken up by th
 })
 
 test('on a full disk the edit stays in the window and is told; nothing saved is lost', async ({ page }) => {
-  const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: '0.27' } })
+  const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: '0.3' } })
   const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Full', title: 'Kept' } } })).json
+  // Growing texts until one does not fit; then small ones, each of which leaves an answer behind, until there is no room for a line.
   let full = await patch(app, id, 0, 'x')
-  for (let revision = 1; full.status === 200 && revision < 15; revision++) full = await patch(app, id, revision, String(revision % 10).repeat(4_000 * revision))
+  let revision = 1
+  for (let size = 4000; full.status === 200 && size < 60_000; size += 4000, revision++) full = await patch(app, id, revision, `${revision} `.repeat(size).slice(0, size))
+  // An edit's id says which page its answer goes to: only when many in a row are refused is there no room on any.
+  revision--
+  for (let refused = 0, tries = 0; refused < 30 && tries < 1500; tries++) {
+    full = await patch(app, id, revision, `Line ${revision}`)
+    if (full.status === 200) { revision++; refused = 0 } else refused++
+  }
   expect(full.status).toBe(507)
   expect(full.json.error).toMatchObject({ code: 'disk-full', message: expect.stringMatching(/still in this window.*free some space/u) })
   await page.goto(`${app.url}/desk?brief=${id}`)

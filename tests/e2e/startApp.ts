@@ -3,6 +3,7 @@ import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { server as serverOf } from '../../scripts/serve.mjs'
 
 /** The project: tests and benchmarks are started from there. */
 export const HOME = process.cwd()
@@ -41,10 +42,8 @@ export async function startApp({ from = 'demo', data, port, env = {} }: StartOpt
   const folder = data ?? mkdtempSync(join(tmpdir(), 'fonetra-e2e-'))
   if (!data) for (const name of ['world.sqlite', ...(from === 'demo' ? ['fonetra.sqlite'] : [])]) cpSync(join(DEMO, name), join(folder, name))
   const at = port ?? await freePort()
-  const server = spawn(process.execPath, [join(HOME, '.output/server/index.mjs')], {
-    cwd: HOME, stdio: ['ignore', 'ignore', 'pipe'],
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(at), NITRO_PORT: String(at), FONETRA_HOME: HOME, FONETRA_DATA: folder, FONETRA_STANDIN_CONTROL: '1', ...env },
-  })
+  const { args, env: serverEnv } = serverOf(HOME, folder, at)
+  const server = spawn(process.execPath, args, { cwd: HOME, stdio: ['ignore', 'ignore', 'pipe'], env: { ...serverEnv, FONETRA_STANDIN_CONTROL: '1', ...env } })
   let told = ''
   server.stderr.on('data', (chunk: Buffer) => { told += chunk.toString() })
   const ended = new Promise<void>((tell) => { server.once('exit', () => { tell() }) })
