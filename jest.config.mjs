@@ -7,6 +7,6 @@ export default {
   testMatch: ['**/*.test.ts'],
   transform: { '^.+\\.(ts|js|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }] },
   // These ship as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(@plussub|comlink|stopword|uuid|d3-[a-z]+|internmap)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@plussub|@vueuse|comlink|stopword|uuid|d3-[a-z]+|internmap)/)'],
   moduleFileExtensions: ['ts', 'js', 'mjs', 'json'],
 }

@@ -23,6 +23,12 @@ test('the sheet lays a phrase open, keeps a note, and reopens from the address',
   await expect(sheet.getByText('kept', { exact: true })).toBeVisible()
   await page.reload()
   await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('Ask Ida about this one')
+  // A note just typed goes to its own phrase, also when the sheet turns to another at once.
+  await page.getByTestId('note').locator('textarea').first().fill('Ask Ida and Tom')
+  await rows(page).nth(2).getByRole('button', { name: /^Sheet of/u }).click()
+  await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('')
+  await page.goBack()
+  await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('Ask Ida and Tom')
   await page.getByTestId('sheet-close').click()
   await expect(sheet).toHaveCount(0)
   await page.goBack()

@@ -31,8 +31,12 @@ test('filters narrow, say when nothing passes, and reopen from the address', asy
   await expect(page).toHaveURL(/holds=clean/u)
   await expect.poll(async () => (await column(page, 1)).every(text => text.includes('clean'))).toBe(true)
   await page.getByTestId('filter-min-words').locator('input').fill('5')
+  const answered = page.waitForResponse(response => /\/api\/phrases\?.*minVolume=100/u.test(response.url()))
   await page.getByTestId('filter-volume').locator('input').fill('100')
-  await expect.poll(async () => (await column(page, 2)).every(words => Number(words) >= 5)).toBe(true)
+  const { rows: told } = await (await answered).json() as { rows: { phrase: string }[] }
+  await expect.poll(async () => (await column(page, 1)).map((text, i) => text.includes(told[i]!.phrase))).not.toContain(false)
+  await expect(page).toHaveURL(/volume=100/u)
+  expect((await column(page, 2)).every(words => Number(words) >= 5)).toBe(true)
   const shown = await column(page, 1)
   await page.reload()
   await expect(page.getByTestId('filter-volume').locator('input')).toHaveValue('100')

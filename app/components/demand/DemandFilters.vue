@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiFilterVariant } from '@mdi/js'
-import { useDebounceFn } from '@vueuse/core'
-import { computed, reactive, watch } from 'vue'
+import { computed } from 'vue'
 import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
 import { monthWord } from '../../../core/demand/story'
 import type { DemandFilter } from '~/composables/demandQuery'
@@ -17,40 +16,44 @@ const FLAGS = [
 const MONTHS = [{ title: 'any', value: '' }, ...Array.from({ length: 12 }, (_, month) => ({ title: monthWord(month), value: String(month + 1) }))]
 const INTENT_ITEMS = [{ title: 'any', value: '' }, ...INTENTS.map(intent => ({ title: INTENT_WORDS[intent], value: intent }))]
 
-const typed = reactive<Record<Typed, string>>({ contains: '', exclude: '', minWords: '', maxWords: '', minVolume: '', maxDifficulty: '' })
-watch(() => props.filters, (filters) => { for (const name of TYPED) typed[name] = filters[name] }, { immediate: true })
-const tell = useDebounceFn(() => emit('filter', { ...typed, ...(TYPED.some(wrong) ? Object.fromEntries(TYPED.filter(wrong).map(name => [name, ''])) : {}) }), 250)
+/** A figure that is none is said so in its field and left out of the question. */
+const wrong = (name: Typed, text: string) => name !== 'contains' && name !== 'exclude' && text !== '' && !(Number(text) >= 0)
+const { typed, type, take } = useTyped(
+  () => Object.fromEntries(TYPED.map(name => [name, props.filters[name]])) as Record<Typed, string>,
+  (texts) => { emit('filter', texts) },
+  { meant: (name, text) => wrong(name, text) ? '' : text.trim() })
+const fault = (name: Typed) => wrong(name, typed[name]) ? 'Give a number.' : ''
 const extra = computed(() => FLAGS.filter(flag => props.filters[flag.name]).length + Number(props.filters.season !== '') + Number(props.filters.intent !== ''))
 
-/** A figure that is none is said so in its field and left out of the question. */
-function wrong(name: Typed): boolean {
-  return name !== 'contains' && name !== 'exclude' && typed[name] !== '' && !(Number(typed[name]) >= 0)
+function clear() {
+  take(Object.fromEntries(TYPED.map(name => [name, ''])))
+  emit('clear')
 }
-const fault = (name: Typed) => wrong(name) ? 'Give a number.' : ''
-function type(name: Typed, value: string) {
-  typed[name] = (value ?? '').slice(0, 400)
-  void tell()
+
+function apply(filters: Record<DemandFilter, string>) {
+  take(filters)
+  emit('filter', filters)
 }
 </script>
 
 <template>
   <div class="filters" role="group" aria-label="Filters">
-    <v-text-field class="wide" label="Holds" :model-value="typed.contains" title="Words a phrase must hold; commas part alternatives: clean, wash" data-test="filter-contains" @update:model-value="type('contains', $event)" />
-    <v-text-field class="wide" label="Without" :model-value="typed.exclude" title="Words it must not hold; commas part several: gold, silver" data-test="filter-exclude" @update:model-value="type('exclude', $event)" />
-    <v-text-field label="Words from" inputmode="numeric" :model-value="typed.minWords" :error-messages="fault('minWords')" data-test="filter-min-words" @update:model-value="type('minWords', $event)" />
-    <v-text-field label="to" inputmode="numeric" :model-value="typed.maxWords" :error-messages="fault('maxWords')" @update:model-value="type('maxWords', $event)" />
-    <v-text-field label="Least volume" inputmode="numeric" :model-value="typed.minVolume" :error-messages="fault('minVolume')" data-test="filter-volume" @update:model-value="type('minVolume', $event)" />
-    <v-text-field label="Difficulty to" inputmode="numeric" :model-value="typed.maxDifficulty" :error-messages="fault('maxDifficulty')" data-test="filter-difficulty" @update:model-value="type('maxDifficulty', $event)" />
+    <v-text-field maxlength="400" class="wide" label="Holds" :model-value="typed.contains" title="Words a phrase must hold; commas part alternatives: clean, wash" data-test="filter-contains" @update:model-value="type('contains', $event)" />
+    <v-text-field maxlength="400" class="wide" label="Without" :model-value="typed.exclude" title="Words it must not hold; commas part several: gold, silver" data-test="filter-exclude" @update:model-value="type('exclude', $event)" />
+    <v-text-field maxlength="400" label="Words from" inputmode="numeric" :model-value="typed.minWords" :error-messages="fault('minWords')" data-test="filter-min-words" @update:model-value="type('minWords', $event)" />
+    <v-text-field maxlength="400" label="to" inputmode="numeric" :model-value="typed.maxWords" :error-messages="fault('maxWords')" @update:model-value="type('maxWords', $event)" />
+    <v-text-field maxlength="400" label="Least volume" inputmode="numeric" :model-value="typed.minVolume" :error-messages="fault('minVolume')" data-test="filter-volume" @update:model-value="type('minVolume', $event)" />
+    <v-text-field maxlength="400" label="Difficulty to" inputmode="numeric" :model-value="typed.maxDifficulty" :error-messages="fault('maxDifficulty')" data-test="filter-difficulty" @update:model-value="type('maxDifficulty', $event)" />
     <v-menu :close-on-content-click="false" location="bottom end">
       <template #activator="{ props: menu }"><v-btn v-bind="menu" :prepend-icon="mdiFilterVariant" :color="extra ? 'primary' : undefined" data-test="filter-more">More{{ extra ? ` (${extra})` : '' }}</v-btn></template>
       <v-card class="more" data-test="filter-menu">
         <v-checkbox v-for="flag in FLAGS" :key="flag.name" :label="flag.title" :model-value="filters[flag.name] === '1'" density="compact" hide-details color="primary" :data-test="`filter-${flag.name}`" @update:model-value="emit('filter', { [flag.name]: $event ? '1' : '' })" />
         <v-select label="Has its season in" :items="MONTHS" :model-value="filters.season" class="mt-3" data-test="filter-season" @update:model-value="emit('filter', { season: $event })" />
         <v-select label="The searcher wants to" :items="INTENT_ITEMS" :model-value="filters.intent" class="mt-3" data-test="filter-intent" @update:model-value="emit('filter', { intent: $event })" />
-        <DemandFilterSets class="mt-3" :filters="filters" :filtered="filtered" @apply="emit('filter', $event)" />
+        <DemandFilterSets class="mt-3" :filters="filters" :filtered="filtered" @apply="apply" />
       </v-card>
     </v-menu>
-    <v-btn v-if="filtered" @click="emit('clear')">Clear</v-btn>
+    <v-btn v-if="filtered" @click="clear">Clear</v-btn>
   </div>
 </template>
 

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { mdiArrowExpandHorizontal, mdiClose, mdiStairs, mdiStarOutline, mdiTrayPlus } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import { INTENT_WORDS } from '../../../core/demand/intent'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
 import { dateOnly, inFull, percent, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
+import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrase: string, region: string | null, language: string }>()
 const emit = defineEmits<{ close: [], seed: [phrase: string], worth: [phrase: string], longer: [phrase: string], open: [phrase: string], exclude: [words: string], loaded: [sheet: PhraseSheet] }>()
+const notices = useNotices()
 const tray = useTray()
 const workspace = useWorkspace()
 const sheet = shallowRef<PhraseSheet | null>(null)
@@ -35,16 +37,28 @@ async function load() {
     if (phrase === props.phrase) problem.value = messageOf(error)
   }
 }
-watch(() => [props.phrase, props.region, workspace.id], () => { sheet.value = null; void load() }, { immediate: true })
-
-const keepNote = useDebounceFn(async () => {
+/** A note belongs to the phrase it was typed at, also when the sheet has turned to another before it is kept. */
+let unkept: { phrase: string, language: string, workspace: string | undefined, text: string } | null = null
+async function keepNote() {
+  if (!unkept) return
+  const body = unkept
+  unkept = null
   try {
-    await api('/api/phrases/note', { method: 'PUT', body: { phrase: props.phrase, language: props.language, workspace: workspace.id, text: note.value } })
-    noteState.value = 'kept'
+    await api('/api/phrases/note', { method: 'PUT', body })
+    if (body.phrase === props.phrase) noteState.value = 'kept'
   } catch (error) {
-    noteState.value = messageOf(error)
+    if (body.phrase === props.phrase) noteState.value = messageOf(error)
+    else notices.tell(`The note on “${body.phrase}” was not kept: ${messageOf(error)}`, { serious: true })
   }
-}, 500)
+}
+const keepSoon = useDebounceFn(keepNote, 500)
+function typeNote(text: string) {
+  note.value = text ?? ''
+  unkept = { phrase: props.phrase, language: props.language, workspace: workspace.id, text: note.value }
+  void keepSoon()
+}
+watch(() => [props.phrase, props.region, workspace.id], () => { void keepNote(); sheet.value = null; void load() }, { immediate: true })
+onBeforeUnmount(() => void keepNote())
 
 const detail = computed(() => sheet.value!.detail)
 const worth = computed(() => detail.value.worth[workspace.whom])
@@ -100,7 +114,7 @@ const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.va
         <div><h3>Related</h3><ul><li v-for="row in sheet.related" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ rounded(row.volume) }}</span></li></ul></div>
         <div><h3>Rising</h3><ul><li v-for="row in sheet.rising" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ percentChange(row.change) }}</span></li></ul><p v-if="!sheet.rising.length" class="muted small">Nothing rises.</p></div>
       </section>
-      <section aria-label="Notes"><h3>Notes <span class="small muted" role="status">{{ noteState }}</span></h3><v-textarea v-model="note" rows="2" auto-grow variant="outlined" density="compact" hide-details maxlength="4000" :aria-label="`Notes on ${phrase}`" placeholder="Seen wherever this phrase is" data-test="note" @update:model-value="keepNote" /></section>
+      <section aria-label="Notes"><h3>Notes <span class="small muted" role="status">{{ noteState }}</span></h3><v-textarea :model-value="note" rows="2" auto-grow variant="outlined" density="compact" hide-details maxlength="4000" :aria-label="`Notes on ${phrase}`" placeholder="Seen wherever this phrase is" data-test="note" @update:model-value="typeNote" /></section>
       <section aria-label="Sources"><h3>Sources</h3><ul class="small muted"><li v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`">{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: <span class="figure">{{ inFull(figure.volume === null ? null : Math.round(figure.volume)) }}</span>, told {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, now)" class="missing"> · stale</strong></li></ul></section>
     </div>
   </aside>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, messageOf } from '~/composables/api'
 import { ago, dateOnly, inFull, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
@@ -14,22 +13,26 @@ const address = useAddress()
 const contains = computed(() => typeof route.query.trending === 'string' ? route.query.trending : '')
 const answer = shallowRef<Trending | null>(null)
 const problem = ref('')
+/** Answers that come late are to a question nobody asks any more. */
+let asked = 0
 
 async function load(anew = false) {
   problem.value = ''
+  const mine = ++asked
   try {
-    answer.value = await api<Trending>('/api/trending', { query: { region: props.region ?? EVERY_REGION, language: props.language, contains: contains.value, anew: anew ? '1' : undefined } })
+    const got = await api<Trending>('/api/trending', { query: { region: props.region ?? EVERY_REGION, language: props.language, contains: contains.value, anew: anew ? '1' : undefined } })
+    if (mine === asked) answer.value = got
   } catch (error) {
-    problem.value = messageOf(error)
+    if (mine === asked) problem.value = messageOf(error)
   }
 }
 watch(() => [props.region, contains.value], () => void load(), { immediate: true })
-const type = useDebounceFn((text: string) => address({ trending: text || undefined }), 250)
+const { typed, type } = useTyped(() => ({ contains: contains.value }), texts => address({ trending: texts.contains || undefined }))
 </script>
 
 <template>
   <div class="sheet frame" data-test="trending">
-    <div class="head"><v-text-field label="Title or tags hold" :model-value="contains" maxlength="200" density="compact" class="find" data-test="trending-find" @update:model-value="type($event ?? '')" /><span v-if="answer?.at" class="small muted">{{ answer.rows.length }} of {{ answer.total }}, {{ answer.source }}, seen {{ ago(answer.at) }}. <button class="plain link" @click="load(true)">Look again</button></span><span v-if="answer?.problem" class="small missing">{{ answer.problem }}</span></div>
+    <div class="head"><v-text-field label="Title or tags hold" :model-value="typed.contains" maxlength="200" density="compact" class="find" data-test="trending-find" @update:model-value="type('contains', $event)" /><span v-if="answer?.at" class="small muted">{{ answer.rows.length }} of {{ answer.total }}, {{ answer.source }}, seen {{ ago(answer.at) }}. <button class="plain link" @click="load(true)">Look again</button></span><span v-if="answer?.problem" class="small missing">{{ answer.problem }}</span></div>
     <div v-if="problem" class="empty" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="load()">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!answer" type="table-row@6" />
     <p v-else-if="!answer.rows.length" class="empty muted">{{ contains ? 'Nothing that is trending holds these words.' : 'Nothing is trending here.' }}</p>

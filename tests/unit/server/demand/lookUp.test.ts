@@ -101,7 +101,7 @@ describe('looking a seed up', () => {
     expect(answer(given, ask(), look).total).toBeGreaterThan(100)
     broken = false
     expect((await lookUp(given, 'bike chain', 'GB', 'en')).missing).toEqual([])
-  }, 20_000)
+  })
 
   test('a mistake of ours is not taken for a service’s fault', async () => {
     const given = deps(services({ volumes: () => Promise.reject(new TypeError('ours')) }))
@@ -204,7 +204,7 @@ describe('assessing', () => {
     const rows = await all(assess(given, ['bike chain', 'bike bell'], 'GB', 'en'))
     expect(rows[0]!.difficulty).not.toBeNull()
     expect(rows[1]).toMatchObject({ difficulty: null, problem: 'down' })
-  }, 20_000)
+  })
 
   test('a stop keeps what was done', async () => {
     const given = deps()

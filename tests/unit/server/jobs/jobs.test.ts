@@ -98,18 +98,20 @@ describe('trying again', () => {
       const running = withRetry<unknown>(work, { signal: stop.signal, waits: [60_000] })
       setTimeout(() => { stop.abort() }, 20)
       await expect(running).rejects.toMatchObject({ name: 'Stopped' })
-      expect(Date.now() - startedAt).toBeLessThan(2000)
+      expect(Date.now() - startedAt).toBeLessThan(30_000)
     }
   })
   test('after a refusal whoever asks the same service waits as well; after a failure nobody else does', async () => {
     const pace = { until: 0 }
     await withRetry(failing(1, 'ServiceFailed').call, { pace, waits: [1] })
     expect(pace.until).toBe(0)
-    const refused = withRetry(failing(1, 'ServiceRefused').call, { pace, waits: [60] })
-    await new Promise(resolve => setTimeout(resolve, 5))
-    const startedAt = Date.now()
+    const refused = withRetry(failing(1, 'ServiceRefused').call, { pace, waits: [400] })
+    await new Promise(resolve => setImmediate(resolve))
+    const until = pace.until
+    expect(until).toBeGreaterThan(Date.now())
     await withRetry(() => Promise.resolve('told'), { pace })
-    expect(Date.now() - startedAt).toBeGreaterThan(30)
+    // A timer may ring within the millisecond before.
+    expect(Date.now()).toBeGreaterThanOrEqual(until - 1)
     await refused
   })
 })
