@@ -22,6 +22,8 @@ export function useAssessing() {
   let mine: AbortController | null = null
   let job: JobState | null = null
   let events: EventSource | null = null
+  /** Whoever asked has left, perhaps while it was being found out what to assess. */
+  let gone = false
 
   const done = computed(() => rows.value.size)
   /** Seconds left, from the pace so far. */
@@ -45,6 +47,7 @@ export function useAssessing() {
   }
 
   async function start(phrases: string[], { region, language, title }: AssessingOptions) {
+    if (gone) return
     stop()
     rows.value = new Map()
     total.value = phrases.length
@@ -83,6 +86,7 @@ export function useAssessing() {
     running.value = false
   }
   onBeforeUnmount(() => {
+    gone = true
     // Work of the server's own goes on; the shell shows it.
     job = null
     events?.close()

@@ -23,6 +23,8 @@ export interface PageToKeep {
   titleMatches: number | null
   videoBlock: boolean | null
   intent: Intent | null
+  /** Whether a person imported it, rather than a service having told it. */
+  imported?: boolean
   seats: { video: SiteVideo, strength: Strength }[]
 }
 
@@ -44,6 +46,7 @@ export interface KeptPage {
   middle: number | null
   rest: number | null
   model_version: number
+  imported: number
 }
 
 export type SeatRow = Omit<VideoRow, 'id' | 'at'> & { rank: number, video_id: number, strength: number, targeting: number | null, reach: number | null, pull: number | null, off: number }
@@ -63,8 +66,8 @@ export type ResultStore = ReturnType<typeof resultStore>
  */
 export function resultStore(db: Db, changed: (ids: readonly number[]) => void = () => undefined) {
   const videos = videoStore(db)
-  const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block, difficulty, front, middle, rest, model_version)
-    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
+  const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block, difficulty, front, middle, rest, model_version, imported)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
   const addSeat = db.prepare('INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength, targeting, reach, pull) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
   const standing = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
   const newestOf = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1')
@@ -92,14 +95,14 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
       const { difficulty, strengths } = judge(page.seats.map(({ video, strength }) => ({ strength: strength.strength, off: off.has(video.id) })), page.complete, page.more)
       const block = page.videoBlock === null ? null : Number(page.videoBlock)
       const id = Number(addPage.run(phraseId, region, page.kind, page.source, page.at, page.depth, Number(page.complete), Number(page.more), page.titleMatches, block,
-        difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION).lastInsertRowid)
+        difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION, Number(page.imported ?? false)).lastInsertRowid)
       page.seats.forEach(({ video, strength }, i) => {
         addSeat.run(id, i + 1, videos.keepVideo(video, page.at), video.channel.subscribers, video.views, video.likes, video.comments, strength.strength, strength.targeting, strength.reach, strength.pull)
       })
       if (page.kind !== 'site') continue
-      // A page that came back half is no reason to forget a whole one.
+      // A page that came back half, or was seen earlier and told later, is no reason to forget a whole one.
       const before = standing.get(phraseId, region)
-      if (page.complete || !before?.complete) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block, packStrengths(strengths), Number(page.more), page.intent)
+      if (!before?.complete || page.complete && page.at >= before.at) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block, packStrengths(strengths), Number(page.more), page.intent)
     }
   })
 

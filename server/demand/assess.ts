@@ -60,9 +60,9 @@ async function readPages({ phrases, reader }: AssessDeps, told: readonly ToldPag
   }))
 }
 
-const fresh = (page: KeptPage | null, now: number, depth = 20): page is KeptPage =>
-  // A page that a person imported stays: no service can be asked for it again.
-  page !== null && page.complete === 1 && page.model_version === MODEL_VERSION && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS
+/** Whether a page answers without asking again. One that a person imported does at any age and depth: what a service tells instead may be something else, and is asked for only by hand. */
+const fresh = (page: KeptPage | null, now: number, depth = 20): page is KeptPage => page !== null && page.complete === 1
+  && (page.imported === 1 || page.model_version === MODEL_VERSION && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS)
 
 function rowOf({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null, { own = null, weights }: AssessFor): AssessedRow {
   const known = phrases.known(phrase, region, language)

@@ -1,4 +1,4 @@
-import { INTENTS, intentOf, isQuestion } from '../../core/demand/intent'
+import { INTENTS, intentOf, isQuestion, type Intent } from '../../core/demand/intent'
 import type { WorthWeights } from '../../core/demand/worth'
 import { Postings } from '../../core/search/postings'
 import { wordCount } from '../../core/text/words'
@@ -33,7 +33,7 @@ export class LanguageIndex {
   private numbered = true
   readonly regions = new Map<string, RegionColumns>()
 
-  constructor(readonly language: string, private readonly rows: IndexRows, private readonly places: ReadonlySet<string>, private readonly weights: WorthWeights) {
+  constructor(readonly language: string, private readonly rows: IndexRows, private places: ReadonlySet<string>, private readonly weights: WorthWeights) {
     for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
     for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
   }
@@ -127,6 +127,17 @@ export class LanguageIndex {
     }
     columns.grow(this.size)
     return columns
+  }
+
+  /** What a phrase's wording asks for, `null` for nothing, `undefined` while that is not told. */
+  wording(n: number): Intent | null | undefined {
+    if (this.ids[n]! > this.intentsTold) return undefined
+    return this.intent[n] === NO_INTENT ? null : INTENTS[this.intent[n]!]
+  }
+
+  retellIntents(places: ReadonlySet<string>): void {
+    this.places = places
+    this.intentsTold = 0
   }
 
   /** What each phrase's wording asks for, in the order of their ids and up to so many further. @returns whether there is more to do. */

@@ -1,4 +1,4 @@
-import { INTENTS } from '../../core/demand/intent'
+import { INTENTS, type Intent } from '../../core/demand/intent'
 import type { WorthWeights } from '../../core/demand/worth'
 import { WORTH_WEIGHTS } from '../../core/demand/worth'
 import { Bits } from '../../core/search/bits'
@@ -31,6 +31,8 @@ export interface IndexAnswer {
   ids: number[]
   /** Their chances of page one for the channel asked for, `null` where unknown. */
   chances: (number | null)[]
+  /** What their wordings ask for, `null` for nothing, `undefined` where that is not worked out yet. */
+  wordings: (Intent | null | undefined)[]
   cap: number
   /** Caps worked out anew on the way. */
   caps: { region: string, cap: number, known: number }[]
@@ -57,6 +59,7 @@ const termsOf = (list: string | undefined) => (list ?? '').split(',').map(term =
 export class PhraseIndex {
   private readonly rows: IndexRows
   private readonly languages = new Map<string, LanguageIndex>()
+  /** Names of places, as words: what is near one is told by them. */
   private places: ReadonlySet<string> | null = null
   /** Sets of phrases by what makes them, each with the state of the index it was made in. */
   private readonly kept = new Map<string, { version: number, bits: Bits }>()
@@ -67,10 +70,20 @@ export class PhraseIndex {
   }
 
   private language(code: string): LanguageIndex {
-    this.places ??= new Set(this.rows.places.all().map(([name]) => normaliseWord(name)))
     let index = this.languages.get(code)
-    if (!index) this.languages.set(code, index = new LanguageIndex(code, this.rows, this.places, this.weights))
+    if (!index) this.languages.set(code, index = new LanguageIndex(code, this.rows, this.placeNames(), this.weights))
     return index
+  }
+
+  placeNames(): ReadonlySet<string> {
+    return this.places ??= new Set(this.rows.places.all().map(([name]) => normaliseWord(name)))
+  }
+
+  /** Reads the names of places again; what wordings ask for is told anew. */
+  placesChanged(): void {
+    this.version++
+    this.places = null
+    for (const index of this.languages.values()) index.retellIntents(this.placeNames())
   }
 
   /** Loads a language and a region before they are asked for. */
@@ -122,7 +135,7 @@ export class PhraseIndex {
     const keys = sortKeys(index, region, everywhere, query)
     const items = total <= SORTED ? passing.list(total) : this.first(index, region, query, passing, to, keys)
     const chosen = selectRange(items, [...keys, ...lastKeys(index, region)], from, to)
-    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), cap: region.cap, caps }
+    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), wordings: Array.from(chosen, n => index.wording(n)), cap: region.cap, caps }
   }
 
   /** A set kept from an earlier question, unless something has changed since. */

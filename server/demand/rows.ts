@@ -1,4 +1,4 @@
-import { intentOf, isQuestion } from '../../core/demand/intent'
+import { intentOf, isQuestion, type Intent } from '../../core/demand/intent'
 import { bitPeaks } from '../../core/demand/season'
 import { worth, type WorthInput, type WorthWeights, WORTH_WEIGHTS } from '../../core/demand/worth'
 import { MODEL_VERSION } from '../../core/modelVersion'
@@ -29,10 +29,12 @@ export interface RowFor {
   chance?: number | null
   weights?: WorthWeights
   places?: ReadonlySet<string>
+  /** What its wording asks for, where that is told already; `null` for nothing. */
+  wording?: Intent | null
 }
 
 /** A known phrase as the API tells it; its months, source and time come as its origin. */
-export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_WEIGHTS, places }: RowFor, origin: Origin = NO_ORIGIN): PhraseRow {
+export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_WEIGHTS, places, wording = intentOf(known.text, places)?.intent ?? null }: RowFor, origin: Origin = NO_ORIGIN): PhraseRow {
   return {
     phrase: known.text,
     words: known.words,
@@ -50,26 +52,21 @@ export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_
     tendency: known.trend?.direction ?? null,
     season: known.seasonStrength === null ? null : { strength: known.seasonStrength, peaks: bitPeaks(known.seasonPeaks ?? 0) },
     spiked: known.spiked === null ? null : known.spiked === 1,
-    intent: intentOf(known.text, places)?.intent ?? known.intent,
+    intent: wording ?? known.intent,
     question: isQuestion(known.text),
     source: origin.source,
     at: origin.at,
   }
 }
 
-export interface RowsQuestion extends IndexQuestion { missing: string[], places?: ReadonlySet<string> }
+export interface RowsQuestion extends IndexQuestion { missing: string[] }
 
 /** Answers the phrases of a seed: the index says which, the store what is known of them. `startedAt` is by `performance.now()`. */
 export function answerPhrases(index: PhraseIndex, phrases: PhraseStore, question: RowsQuestion, startedAt = performance.now()): PhrasesAnswer & { caps: { region: string, cap: number, known: number }[] } {
-  const { query, missing, weights, places } = question
-  const { total, withheld, ids, chances, cap, caps } = index.answer(question)
-  let monthsEnd: string | null = null
-  const rows = ids.flatMap((id, i) => {
-    const row = phrases.rowById(id, query.region)
-    if (!row) return []
-    const { known, origin } = row
-    monthsEnd ??= origin.monthsEnd
-    return [toRow(known, { cap, chance: chances[i]!, weights, places }, origin)]
-  })
+  const { query, missing, weights } = question
+  const { total, withheld, ids, chances, wordings, cap, caps } = index.answer(question)
+  const found = phrases.rowsById(ids, query.region)
+  const rows = found.map(({ known, origin }, i) => toRow(known, { cap, chance: chances[i]!, weights, places: index.placeNames(), wording: wordings[i] }, origin))
+  const monthsEnd = found.find(({ origin }) => origin.monthsEnd !== null)?.origin.monthsEnd ?? null
   return { seed: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, caps }
 }

@@ -3,9 +3,7 @@ import Database from 'better-sqlite3'
 import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort, workerData } from 'node:worker_threads'
-import { normaliseWord } from '../../core/text/words'
 import { fitViews, type ViewsModel } from '../../core/rivals/upsets'
-import { indexRows } from '../data/indexRows'
 import { phraseStore } from '../data/phrases'
 import { videoStore } from '../data/videos'
 import { PhraseIndex } from '../demand/phraseIndex'
@@ -20,8 +18,6 @@ const db = new Database(file, { readonly: true })
 db.pragma('cache_size = -6000')
 const index = new PhraseIndex(db)
 const phrases = phraseStore(db)
-const names = indexRows(db).places
-let places: ReadonlySet<string> = new Set(names.all().map(([name]) => normaliseWord(name)))
 
 /** What can be worked out before it is asked for is done when nothing has changed for a while, in small steps, so that no question waits for it. */
 const QUIET = 1500
@@ -55,16 +51,19 @@ const thread = {
     index.changed(ids)
     wake()
   },
-  placesChanged(): void { places = new Set(names.all().map(([name]) => normaliseWord(name))) },
+  placesChanged(): void {
+    index.placesChanged()
+    wake()
+  },
   /** The answer as JSON, ready to be sent, with the caps worked out anew. */
   answer(question: RowsQuestion, waited: number): { json: string, caps: { region: string, cap: number, known: number }[] } {
     const startedAt = performance.now() - waited
-    const { caps, ...answer } = answerPhrases(index, phrases, { ...question, places }, startedAt)
+    const { caps, ...answer } = answerPhrases(index, phrases, question, startedAt)
     return { json: JSON.stringify({ ...answer, tookMs: performance.now() - startedAt }), caps }
   },
-  /** Ids of phrases alone, for what is done with many of them. */
+  /** The phrases alone, for what is done with many of them. */
   texts(question: RowsQuestion): string[] {
-    return index.answer(question).ids.map(id => phrases.rowById(id, question.query.region)!.known.text)
+    return phrases.textsById(index.answer(question).ids)
   },
 }
 export type IndexThread = typeof thread

@@ -14,6 +14,8 @@ import type { PageReader } from './pageReader'
 /** JSON and XML are read whole; larger files should come as CSV or JSON Lines. */
 const MAX_WHOLE = 60 * 1024 * 1024
 const BATCH = 500
+/** Pages read and kept at a time: some two hundred seats. */
+const PAGES = 10
 const TOLD = 200
 /** Results of one page that are kept. */
 const MAX_SEATS = 60
@@ -102,7 +104,7 @@ async function* readJson(file: string, size: number, encoding: string): AsyncGen
 /**
  * Imports result pages, videos and channels told elsewhere: JSON, JSON Lines, CSV, JSON-LD VideoObject, Atom and RSS with
  * Media RSS. Lines that tell a phrase and a rank make its result page, which then gives difficulty and chance as
- * any other. In transactions of at most 500 videos, the event loop free between them; importing the same
+ * any other. In transactions of some hundred videos, the event loop free between them; importing the same
  * file again changes nothing, so that an import cut off is simply repeated.
  *
  * @throws Error with a message for the user when the file as a whole cannot be read; what was written stays.
@@ -129,32 +131,47 @@ export async function importPages({ phrases, results, videos, reader, now = Date
     const { video, seat } = taken
     answer.videos++
     channels.add(video.channel.id)
-    batch.push(video)
+    let seated = false
     if (seat) {
       const where = seat.region ?? region
       const seen = seat.at ?? at
       const key = `${where}\n${seen}\n${seat.phrase}`
       let page = pages.get(key)
       if (!page) pages.set(key, page = { phrase: seat.phrase, region: where, at: seen, titleMatches: seat.titleMatches, seats: new Map() })
-      if (seat.rank <= MAX_SEATS) page.seats.set(seat.rank, video)
+      seated = seat.rank <= MAX_SEATS && !page.seats.has(seat.rank)
+      if (seated) page.seats.set(seat.rank, video)
     }
+    // What has a seat is kept with its page, as it was when that was seen.
+    if (!seated) batch.push(video)
     if (batch.length >= BATCH) await flush()
   }
   await flush()
   answer.channels = channels.size
-  for (const page of pages.values()) {
-    const ranks = [...page.seats.keys()].sort((a, b) => a - b)
-    // A page with a hole, or that begins after the first rank, was not told whole.
-    const complete = ranks.every((rank, i) => rank === i + 1)
-    const list = ranks.map(rank => page.seats.get(rank)!)
-    const phraseId = phrases.phraseId(page.phrase, language)
-    if (results.past(phraseId, page.region).some(kept => kept.at === page.at)) continue
-    const [read] = await reader.read([{ phrase: page.phrase, language, at: page.at, videos: list }])
-    results.keep([{
-      phraseId, region: page.region, kind: 'site', source, at: page.at, depth: ranks.at(-1) ?? 0, complete, more: list.length >= 20, titleMatches: page.titleMatches, videoBlock: null, intent: read!.intent,
-      seats: list.map((video, i) => ({ video, strength: read!.strengths[i]! })),
-    }])
-    answer.pages++
+  const told = [...pages.values()]
+  const readFrom = (from: number) => {
+    const due = told.slice(from, from + PAGES).flatMap(({ seats, ...page }) => {
+      const phraseId = phrases.phraseId(page.phrase, language)
+      if (results.past(phraseId, page.region).some(kept => kept.at === page.at)) return []
+      const ranks = [...seats.keys()].sort((a, b) => a - b)
+      return [{ ...page, phraseId, ranks, list: ranks.map(rank => seats.get(rank)!) }]
+    })
+    const reading = reader.read(due.map(({ phrase, at, list }) => ({ phrase, language, at, videos: list })))
+    // One that fails while those before are kept is awaited all the same.
+    reading.catch(() => undefined)
+    return { due, reading }
+  }
+  // The next pages are read in their thread while these are kept.
+  let next = readFrom(0)
+  for (let from = 0; from < told.length; from += PAGES) {
+    const { due, reading } = next
+    const read = await reading
+    next = readFrom(from + PAGES)
+    results.keep(due.map(({ phraseId, ranks, list, ...page }, i) => ({
+      // A page with a hole, or that begins after the first rank, was not told whole.
+      phraseId, region: page.region, kind: 'site', source, at: page.at, depth: ranks.at(-1) ?? 0, complete: ranks.every((rank, k) => rank === k + 1), more: list.length >= 20,
+      titleMatches: page.titleMatches, videoBlock: null, intent: read[i]!.intent, imported: true, seats: list.map((video, k) => ({ video, strength: read[i]!.strengths[k]! })),
+    })))
+    answer.pages += due.length
     await new Promise(resolve => setImmediate(resolve))
   }
   return answer

@@ -34,14 +34,19 @@ const assessing = useAssessing()
 const number = (value: string) => value.trim() === '' ? undefined : Number(value.replaceAll(/[, ]/gu, ''))
 const wrong = (value: string) => { const n = number(value); return n !== undefined && !(n >= 0) ? 'Give a number.' : '' }
 
+/** Answers that come late are to a question nobody asks any more. */
+let asked = 0
 async function find() {
   if (wrong(least.value) || wrong(most.value)) return
+  const mine = ++asked
   try {
-    places.value = (await api<{ places: Place[] }>('/api/places', { query: { region: props.region, minPopulation: number(least.value), maxPopulation: number(most.value) } })).places
-    chosen.value = places.value.map(place => place.id)
+    const got = (await api<{ places: Place[] }>('/api/places', { query: { region: props.region, minPopulation: number(least.value), maxPopulation: number(most.value) } })).places
+    if (mine !== asked) return
+    places.value = got
+    chosen.value = got.map(place => place.id)
     placesProblem.value = ''
   } catch (error) {
-    placesProblem.value = messageOf(error)
+    if (mine === asked) placesProblem.value = messageOf(error)
   }
 }
 watch([least, most, () => props.region], () => void find(), { immediate: true })
@@ -62,9 +67,14 @@ async function run() {
     problem.value = messageOf(error)
   }
 }
+/** What is known of searches, once there is an end to the assessing. */
 async function figures() {
   const rows: PhraseRow[] = []
-  for (let from = 0; from < crossed.value.length; from += 1000) rows.push(...(await api<{ rows: PhraseRow[] }>('/api/phrases/figures', { method: 'POST', body: { phrases: crossed.value.slice(from, from + 1000).map(each => each.phrase), region: props.region, language: props.language, workspace: workspace.id } })).rows)
+  try {
+    for (let from = 0; from < crossed.value.length; from += 1000) rows.push(...(await api<{ rows: PhraseRow[] }>('/api/phrases/figures', { method: 'POST', body: { phrases: crossed.value.slice(from, from + 1000).map(each => each.phrase), region: props.region, language: props.language, workspace: workspace.id } })).rows)
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
   volumes.value = new Map(rows.map(row => [row.phrase, row]))
 }
 

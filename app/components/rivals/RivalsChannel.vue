@@ -18,10 +18,12 @@ const onlyUpsets = ref(false)
 
 async function load() {
   problem.value = ''
+  const { id } = props
   try {
-    channel.value = await api<ChannelAnswer>(`/api/channels/${encodeURIComponent(props.id)}`, { query: { language: props.language, workspace: workspace.id } })
+    const got = await api<ChannelAnswer>(`/api/channels/${encodeURIComponent(id)}`, { query: { language: props.language, workspace: workspace.id } })
+    if (id === props.id) channel.value = got
   } catch (error) {
-    problem.value = messageOf(error)
+    if (id === props.id) problem.value = messageOf(error)
   }
 }
 watch(() => props.id, () => { channel.value = null; void load() }, { immediate: true })

@@ -19,19 +19,21 @@ const problem = ref('')
 async function load() {
   busy.value = true
   problem.value = ''
-  const { region, ...rest } = props.question
+  const asked = props.question
+  const { region, ...rest } = asked
   try {
     const [got, set] = await Promise.all([
       api<{ channels: ChannelStats[], missing: number }>('/api/results/channels', { query: { ...rest, region: region ?? EVERY_REGION } }),
       api<{ channels: ChannelStats[] }>('/api/channels', { query: { workspace: workspace.id } }),
     ])
+    if (asked !== props.question) return
     looked.value = new Map(got.channels.map(each => [each.id, each]))
     missing.value = got.missing
     watched.value = set.channels
   } catch (error) {
-    problem.value = messageOf(error)
+    if (asked === props.question) problem.value = messageOf(error)
   } finally {
-    busy.value = false
+    if (asked === props.question) busy.value = false
   }
 }
 watch(() => [props.question, props.page.at], () => void load(), { immediate: true })
@@ -41,12 +43,12 @@ const lines = computed<Line[]>(() => [
   ...props.page.channels.map(each => ({ ...each, stats: looked.value.get(each.id) ?? null })),
   ...watched.value.filter(each => !props.page.channels.some(other => other.id === each.id)).map(each => ({ id: each.id, title: each.title, results: 0, nameHolds: false, subscribers: each.subscribers, stats: each })),
 ])
-const COLUMNS: { key: string, title: string, hint?: string, of: (line: Line) => number | string | null, text: (line: Line) => string }[] = [
+const COLUMNS: { key: string, title: string, hint?: string, of: (line: Line) => number | string | null, text: (line: Line) => string, /** What is rounded on the screen, in full. */ full?: (line: Line) => number | null | undefined }[] = [
   { key: 'results', title: 'Here', hint: 'How many of page one are theirs', of: line => line.results, text: line => String(line.results || UNKNOWN) },
-  { key: 'subscribers', title: 'Subscribers', of: line => line.subscribers, text: line => rounded(line.subscribers) },
+  { key: 'subscribers', title: 'Subscribers', of: line => line.subscribers, text: line => rounded(line.subscribers), full: line => line.subscribers },
   { key: 'founded', title: 'Founded', of: line => line.stats?.foundedAt ?? null, text: line => line.stats?.foundedAt ? dateOnly(line.stats.foundedAt) : UNKNOWN },
-  { key: 'videos', title: 'Videos', of: line => line.stats?.videos ?? null, text: line => rounded(line.stats?.videos) },
-  { key: 'median', title: 'Median views', of: line => line.stats?.medianViews ?? null, text: line => rounded(line.stats?.medianViews == null ? null : Math.round(line.stats.medianViews)) },
+  { key: 'videos', title: 'Videos', of: line => line.stats?.videos ?? null, text: line => rounded(line.stats?.videos), full: line => line.stats?.videos },
+  { key: 'median', title: 'Median views', of: line => line.stats?.medianViews ?? null, text: line => rounded(line.stats?.medianViews == null ? null : Math.round(line.stats.medianViews)), full: line => line.stats?.medianViews },
   { key: 'perSubscriber', title: 'Per subscriber', hint: 'Median views for each subscriber', of: line => line.stats?.viewsPerSubscriber ?? null, text: line => line.stats?.viewsPerSubscriber == null ? UNKNOWN : line.stats.viewsPerSubscriber.toFixed(2) },
   { key: 'share', title: 'One video', hint: 'Part of all its views that its best video has', of: line => line.stats?.oneVideoShare ?? null, text: line => line.stats?.oneVideoShare == null ? UNKNOWN : percent(line.stats.oneVideoShare) },
   { key: 'name', title: 'In its name', hint: 'Whether the channel’s name holds the phrase', of: line => Number(line.nameHolds), text: line => line.nameHolds ? 'yes' : 'no' },
@@ -68,7 +70,7 @@ const sortBy = (key: string) => { sort.value = { key, direction: sort.value.key 
     <p v-else-if="missing" class="small missing note">{{ missing }} channels could not be looked at. <button class="plain link" @click="load">Ask again</button></p>
     <table aria-label="Channels of page one">
       <thead><tr><th scope="col" class="title" :aria-sort="sort.key === 'title' ? (sort.direction > 0 ? 'ascending' : 'descending') : undefined"><button class="plain" @click="sortBy('title')">Channel</button></th><th v-for="column in COLUMNS" :key="column.key" scope="col" :aria-sort="sort.key === column.key ? (sort.direction > 0 ? 'ascending' : 'descending') : undefined"><button class="plain" :title="column.hint" @click="sortBy(column.key)">{{ column.title }}<span aria-hidden="true">{{ sort.key === column.key ? (sort.direction > 0 ? ' ↑' : ' ↓') : '' }}</span></button></th></tr></thead>
-      <tbody><tr v-for="line in sorted" :key="line.id" data-test="channel"><td class="title"><button class="plain name" @click="emit('open', line.id)">{{ line.title }}</button><span v-if="watched.some(each => each.id === line.id)" class="tag small">rival set</span></td><td v-for="column in COLUMNS" :key="column.key" class="figure" :title="typeof column.of(line) === 'number' ? inFull(column.of(line) as number) : undefined">{{ column.text(line) }}</td></tr></tbody>
+      <tbody><tr v-for="line in sorted" :key="line.id" data-test="channel"><td class="title"><button class="plain name" @click="emit('open', line.id)">{{ line.title }}</button><span v-if="watched.some(each => each.id === line.id)" class="tag small">rival set</span></td><td v-for="column in COLUMNS" :key="column.key" class="figure" :title="column.full?.(line) == null ? undefined : inFull(Math.round(column.full(line)!))">{{ column.text(line) }}</td></tr></tbody>
     </table>
   </div>
 </template>

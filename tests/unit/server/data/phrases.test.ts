@@ -105,7 +105,10 @@ test('season and spike are told with the months', () => {
   phrases.save([figure('wave', null, { months: wave, monthsEnd: '2026-12' }), figure('flat', null, { months: year(9), monthsEnd: '2026-12' })], 'en', service, 1)
   expect(phrases.known('wave', 'GB', 'en')).toMatchObject({ seasonPeaks: 0b11100, spiked: 0, seasonStrength: expect.closeTo(1, 2) })
   expect(phrases.known('flat', 'GB', 'en')).toMatchObject({ seasonPeaks: null, seasonStrength: null })
-  expect(phrases.rowById(phrases.phraseId('wave', 'en'), 'GB')).toEqual({ known: phrases.known('wave', 'GB', 'en'), origin: phrases.originOf(phrases.known('wave', 'GB', 'en')!, 'GB') })
+  const ids = ['wave', 'flat', 'wave'].map(text => phrases.phraseId(text, 'en'))
+  const row = (text: string) => ({ known: phrases.known(text, 'GB', 'en')!, origin: phrases.originOf(phrases.known(text, 'GB', 'en')!, 'GB') })
+  expect(phrases.rowsById(ids, 'GB')).toEqual([row('wave'), row('flat'), row('wave')])
+  expect(phrases.textsById(ids)).toEqual(['wave', 'flat', 'wave'])
 })
 
 test('the cap is what was worked out, the least until then', () => {

@@ -42,8 +42,12 @@ test('the newest whole page stands; half a page does not push it out', () => {
   expect(results.latest(id, 'GB')).toMatchObject({ at: 2 * DAY, complete: 1 })
   results.keep([page(id, 4 * DAY, { seats: Array.from({ length: 20 }, (_, i) => seat(i, 0.6)) })])
   expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(60)
+  // One seen earlier and told later, as an import of old pages does, is history at once.
+  results.keep([page(id, 3.5 * DAY)])
+  expect(results.latest(id, 'GB')).toMatchObject({ at: 4 * DAY })
+  expect(results.past(id, 'GB').map(each => each.at)).toEqual([4 * DAY, 3.5 * DAY, 2 * DAY])
   // All of them are kept: history and evidence come from them.
-  expect(db.prepare('SELECT count(*) AS n FROM result_page').get()).toEqual({ n: 4 })
+  expect(db.prepare('SELECT count(*) AS n FROM result_page').get()).toEqual({ n: 5 })
 })
 
 test('a page keeps the views of its day when a video is seen again', () => {

@@ -192,6 +192,24 @@ describe('assessing', () => {
     expect(given.services.asked.search).toBe(3)
   })
 
+  test('a page that a person imported stays at any age and depth, until one looks again', async () => {
+    const given = deps()
+    const phraseId = given.phrases.phraseId('bike chain', 'en')
+    const { page: told, seats } = await pageOf(given, 'bike chain')
+    const page = {
+      phraseId, region: 'GB', kind: 'site' as const, source: 'mine.csv', at: told.at + 1, depth: 20, complete: true, more: true, titleMatches: null, videoBlock: null, intent: null, imported: true,
+      seats: seats.map(({ code, title, strength }) => ({ video: { id: code, title, description: null, tags: null, channel: { id: 'c', title: 'C', subscribers: null }, views: null, likes: null, comments: null, publishedAt: null, durationSeconds: null, thumbnail: null }, strength: { strength: strength / 2, targeting: strength / 2, reach: null, pull: null } })),
+    }
+    given.results.keep([page])
+    const asked = given.services.asked.search
+    clock.pass(PAGE_AGE_MS + 1)
+    expect((await pageOf(given, 'bike chain', 60)).page).toMatchObject({ source: 'mine.csv', imported: 1 })
+    expect((await all(assess(given, ['bike chain'], 'GB', 'en')))[0]!.difficulty).toBeCloseTo(told.difficulty! / 2, 6)
+    expect(given.services.asked.search).toBe(asked)
+    const again = await keptPage(given, 'bike chain', 'GB', 'en', 20, 'site', true)
+    expect(again.page).toMatchObject({ imported: 0, difficulty: expect.closeTo(told.difficulty!, 4) })
+  })
+
   test('half a page gives no difficulty and says so', async () => {
     const given = deps(services({ search: async (...args) => ({ ...await standin.site.search(...args), complete: false }) }))
     const [row] = await all(assess(given, ['bike chain'], 'GB', 'en'))

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { words } from '../../../../core/text/words'
 import { phraseStore } from '../../../../server/data/phrases'
+import { placeStore } from '../../../../server/data/places'
 import { resultStore } from '../../../../server/data/results'
 import { PhraseIndex } from '../../../../server/demand/phraseIndex'
 import { answerPhrases } from '../../../../server/demand/rows'
@@ -42,6 +43,18 @@ test('phrases that hold the seed’s words, and those of its look, each once', (
   expect(texts(ask(given, { seed: 'bike chaine' }))).toEqual(['chaîne bike'])
   expect(texts(ask(given, { seed: '"bike" OR *' }))).toEqual([])
   expect(ask(given, { seed: 'bike', language: 'de' }).total).toBe(0)
+})
+
+test('what wordings ask for is told anew when places come to be known', () => {
+  const given = setUp()
+  given.phrases.save([figure('bike thornwick', 50), figure('bike bell', 5)], 'en', service, 1)
+  expect(texts(ask(given, { intent: 'near' }))).toEqual([])
+  placeStore(given.db).save([{ region: 'GB', name: 'Thornwick', population: 900 }], 'towns.csv')
+  given.index.placesChanged()
+  // Not worked out yet and worked out, it is the same.
+  expect(ask(given).rows.map(row => row.intent)).toEqual(['near', null])
+  expect(texts(ask(given, { intent: 'near' }))).toEqual(['bike thornwick'])
+  expect(ask(given).rows.map(row => row.intent)).toEqual(['near', null])
 })
 
 test('what changes after it was loaded is found, sorted and judged as if it had been there', () => {

@@ -37,10 +37,13 @@ describe('long work', () => {
   })
 
   test('a failure is its state, with the reason', async () => {
+    const told = jest.spyOn(console, 'error').mockImplementation(() => undefined)
     const jobs = new Jobs(freshData(folder))
     const { id } = jobs.start('assess', 'two', {}, 2, async function* () { yield await Promise.resolve(1); throw new Error('broke') })
     while (jobs.get(id)!.endedAt === null) await tick()
     expect(jobs.get(id)).toMatchObject({ state: 'failed', done: 1, problem: 'broke' })
+    expect(told).toHaveBeenCalledWith(expect.stringContaining('two'), expect.objectContaining({ message: 'broke' }))
+    told.mockRestore()
     expect(jobs.get('nobody')).toBeNull()
     expect(jobs.stop('nobody')).toBeNull()
   })

@@ -51,6 +51,21 @@ test('a list of results makes its page, with difficulty, and Rivals works on it 
   expect(after.reading.exactTitles).toBe(answer.reading.exactTitles - 1)
 })
 
+test('videos are known as they were when their page was seen, the newest page last whichever comes first', async () => {
+  const given = setUp()
+  const later = CSV.replaceAll('2026-04-01,v', '2026-04-20,v').replaceAll(',Channel 1,2000,1000,', ',Channel 1,2000,1700,')
+  await given.load(later)
+  await given.load(CSV)
+  expect(given.videos.video('v1')).toMatchObject({ views: 1700, at: Date.UTC(2026, 3, 20) })
+  const { id } = given.phrases.known('bike chain', 'GB', 'en')!
+  expect(given.results.latest(id, 'GB')).toMatchObject({ at: Date.UTC(2026, 3, 20), imported: 1 })
+  expect(given.results.past(id, 'GB')).toHaveLength(2)
+  // A second result at a rank that is taken has no seat, but is known.
+  expect(await given.load(`${CSV.split('\n').slice(0, 2).join('\n').replaceAll('bike chain', 'bike horn')}\nbike horn,1,2026-04-01,w1,Other,C,1,5,2026-01-01,a`)).toMatchObject({ videos: 2, pages: 1 })
+  expect(given.results.seats(given.results.latest(given.phrases.known('bike horn', 'GB', 'en')!.id, 'GB')!, 20).map(seat => seat.code)).toEqual(['v0'])
+  expect(given.videos.video('w1')).toMatchObject({ views: 5 })
+})
+
 test('the same file again changes nothing; a page with a hole gives no difficulty', async () => {
   const given = setUp()
   await given.load(CSV)
