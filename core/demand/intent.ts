@@ -1,4 +1,5 @@
 import { normaliseWord, words } from '../text/words'
+import { PlaceNames } from './placeNames'
 
 /** What a searcher wants. */
 export const INTENTS = ['do', 'learn', 'buy', 'compare', 'hire', 'near'] as const
@@ -58,18 +59,20 @@ function best(points: Points): { intent: Intent, points: number, cues: string[] 
   return found
 }
 
+const NOWHERE = new PlaceNames()
+
 /**
  * What a searcher wants, from the wording, else from the titles the phrase brings up.
  *
- * @param places names of places, normalised: a phrase that names one is looking near it.
+ * @param places a phrase that names one of them is looking near it.
  * @param titles of the results, as far as known; they decide only when at least a third of them agree.
  * @returns `null` when neither tells.
  */
-export function intentOf(phrase: string, places: ReadonlySet<string> = new Set(), titles: readonly string[] = []): IntentTold | null {
+export function intentOf(phrase: string, places: PlaceNames = NOWHERE, titles: readonly string[] = []): IntentTold | null {
   const norms = words(phrase).map(word => word.norm)
   const points: Points = new Map()
   add(points, norms, 1)
-  const place = norms.find(norm => places.has(norm))
+  const place = places.in(norms)
   if (place) {
     const near = points.get('near') ?? { points: 0, cues: new Set<string>() }
     points.set('near', { points: near.points + 6, cues: near.cues.add(place) })

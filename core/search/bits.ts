@@ -79,12 +79,13 @@ export class Bits {
     return found.subarray(0, k)
   }
 
-  /** The first of a list that are in the set, up to so many. */
-  firstOf(numbers: Uint32Array, most: number): Uint32Array {
+  /** The first of a list that are in the set, up to so many, of those within so many steps. */
+  firstOf(numbers: Uint32Array, most: number, steps = numbers.length): Uint32Array {
     const { words } = this
     const found = new Uint32Array(Math.min(most, numbers.length))
+    const end = Math.min(steps, numbers.length)
     let k = 0
-    for (let i = 0; i < numbers.length && k < found.length; i++) {
+    for (let i = 0; i < end && k < found.length; i++) {
       const n = numbers[i]!
       if (words[n >>> 5]! >>> (n & 31) & 1) found[k++] = n
     }

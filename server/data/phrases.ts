@@ -110,8 +110,10 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
   const idOf = db.prepare<[string, string], { id: number }>('SELECT id FROM phrase WHERE language = ? AND text = ?')
   const addPhrase = db.prepare('INSERT OR IGNORE INTO phrase (language, text, words) VALUES (?, ?, ?)')
   const sourceRow = db.prepare<[string], { id: number }>('SELECT id FROM source WHERE name = ?')
+  // A service that is new goes before those known, as an import goes before all.
+  const makeRoom = db.prepare(`UPDATE source SET place = place + 1 WHERE @kind = 'service' AND place >= (SELECT min(place) FROM source WHERE kind = 'service')`)
   const addSource = db.prepare(`INSERT INTO source (name, kind, place)
-    SELECT @name, @kind, CASE @kind WHEN 'service' THEN ${SERVICE_PLACE} ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
+    SELECT @name, @kind, CASE @kind WHEN 'service' THEN coalesce(min(place) FILTER (WHERE kind = 'service') - 1, max(place) + 1, ${SERVICE_PLACE}) ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
   const settle = db.prepare('UPDATE source SET place = place WHERE name = ?')
   // A list of new phrases is added some rows a statement: the statement itself costs more than a row.
   const addPhrases = db.prepare(`INSERT OR IGNORE INTO phrase (language, text, words) VALUES ${Array<string>(CHUNK).fill('(?, ?, ?)').join(', ')}`)
@@ -153,7 +155,10 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
   const addNew = (text: string, language: string) => Number(addPhrase.run(language, text, wordCount(text)).lastInsertRowid)
 
   function sourceId(teller: Teller): number {
-    return sourceRow.get(teller.name)?.id ?? Number(addSource.run(teller).lastInsertRowid)
+    const known = sourceRow.get(teller.name)?.id
+    if (known !== undefined) return known
+    makeRoom.run(teller)
+    return Number(addSource.run(teller).lastInsertRowid)
   }
 
   // What a chunk is written with, used again for each.

@@ -1,4 +1,5 @@
 import type { Place } from '../../shared/lists'
+import { PlaceNames } from '../../core/demand/placeNames'
 import type { Db } from './open'
 
 export type PlaceStore = ReturnType<typeof placeStore>
@@ -10,14 +11,25 @@ export function placeStore(db: Db) {
     AND name LIKE @name ESCAPE '\\' ORDER BY population DESC NULLS LAST, name LIMIT 5000`)
   const regions = db.prepare<[], { region: string, n: number }>('SELECT region, count(*) AS n FROM place GROUP BY region ORDER BY region')
   const drop = db.prepare('DELETE FROM place WHERE source = ?')
+  const names = db.prepare<[], [name: string]>('SELECT DISTINCT name FROM place').raw()
+  let known: PlaceNames | null = null
+  const save = db.transaction((list: readonly { region: string, name: string, population: number | null }[], source: string) => { for (const { region, name, population } of list) put.run(region, name, population, source) })
   return {
     /** Keeps places; one known by region and name takes the new population. 2,000 at most in one go. */
-    save: db.transaction((list: readonly { region: string, name: string, population: number | null }[], source: string) => { for (const { region, name, population } of list) put.run(region, name, population, source) }),
+    save(list: readonly { region: string, name: string, population: number | null }[], source: string): void {
+      known = null
+      save(list, source)
+    },
+    /** All names, to be found in phrases. */
+    names: (): PlaceNames => known ??= new PlaceNames(names.all().map(([name]) => name)),
     /** Places of a population range, the largest first; those of unknown population only where no bound is given. */
     find: ({ region, minPopulation, maxPopulation, contains = '' }: { region?: string, minPopulation?: number, maxPopulation?: number, contains?: string }): Place[] =>
       found.all({ region: region ?? null, least: minPopulation ?? null, most: maxPopulation ?? null, name: `%${contains.replace(/[\\%_]/gu, '\\$&')}%` }),
     regions: () => regions.all(),
     /** Forgets the places a source told. */
-    forget: (source: string): number => drop.run(source).changes,
+    forget(source: string): number {
+      known = null
+      return drop.run(source).changes
+    },
   }
 }

@@ -1,4 +1,5 @@
 import { MODEL_VERSION } from '../../core/modelVersion'
+import type { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { phraseKey } from '../../core/text/words'
 import type { AssessedRow } from '../../shared/phrases'
@@ -7,6 +8,7 @@ import type { KeptPage, PageKind, PageToKeep, ResultStore } from '../data/result
 import type { PageReader } from '../rivals/pageReader'
 import type { Answer, SearchAnswer, Services } from '../services/contract'
 import { isServiceFault, isStop, withRetry, type Pace } from '../services/retry'
+import type { Switchboard } from '../services/switchboard'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, toRow } from './rows'
 
@@ -20,12 +22,12 @@ const BREATH = 8
 export interface AssessDeps {
   phrases: PhraseStore
   results: ResultStore
-  services: Services
+  services: Services & Partial<Pick<Switchboard, 'superseded'>>
   reader: PageReader
   now?: () => number
 }
 /** For whom a phrase is assessed besides for anyone. */
-export interface AssessFor { own?: OwnStanding | null, weights?: WorthWeights }
+export interface AssessFor { own?: OwnStanding | null, weights?: WorthWeights, places?: PlaceNames }
 
 /** After a refusal all searches wait a little, whoever asked. */
 const pace: Pace = { until: 0 }
@@ -61,13 +63,13 @@ async function readPages({ phrases, reader }: AssessDeps, told: readonly ToldPag
 }
 
 /** Whether a page answers without asking again. One that a person imported does at any age and depth: what a service tells instead may be something else, and is asked for only by hand. */
-const fresh = (page: KeptPage | null, now: number, depth = 20): page is KeptPage => page !== null && page.complete === 1
-  && (page.imported === 1 || page.model_version === MODEL_VERSION && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS)
+const fresh = ({ services }: AssessDeps, page: KeptPage | null, now: number, depth = 20): page is KeptPage => page !== null && page.complete === 1
+  && (page.imported === 1 || !services.superseded?.(page.source) && page.model_version === MODEL_VERSION && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS)
 
-function rowOf({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null, { own = null, weights }: AssessFor): AssessedRow {
+function assessedRow({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null, { own = null, weights, places }: AssessFor): AssessedRow {
   const known = phrases.known(phrase, region, language)
   if (!known) return { phrase, difficulty: null, competition: null, worth: { anyone: null, channel: null }, chance: null, videoBlock: null, intent: null, complete: false, at: null, problem }
-  const row = toRow(known, { cap: phrases.cap(region).cap, chance: chanceFor(known, own), weights })
+  const row = toRow(known, { cap: phrases.cap(region).cap, chance: chanceFor(known, own), weights, places })
   const page = results.latest(known.id, region)
   return { phrase: known.text, difficulty: row.difficulty, competition: row.competition, worth: row.worth, chance: row.chance, videoBlock: row.videoBlock, intent: row.intent, complete: page?.complete === 1, at: page?.at ?? null, problem }
 }
@@ -87,7 +89,7 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
     const batch = wanted.slice(from, from + AT_ONCE)
     const due = batch.filter((phrase) => {
       const known = phrases.known(phrase, region, language)
-      return !known || !fresh(results.latest(known.id, region), now())
+      return !known || !fresh(deps, results.latest(known.id, region), now())
     })
     const problems = new Map<string, string>()
     if (due.length) {
@@ -98,7 +100,7 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
       })))
       results.keep(await readPages(deps, told.filter(page => page !== null), region, language, 20, 'site'))
     }
-    for (const phrase of batch) if (!signal?.aborted || !problems.has(phrase)) yield rowOf(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
+    for (const phrase of batch) if (!signal?.aborted || !problems.has(phrase)) yield assessedRow(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
     if (due.length || performance.now() - restedAt > BREATH) {
       await new Promise(resolve => setImmediate(resolve))
       restedAt = performance.now()
@@ -112,7 +114,7 @@ export async function keptPage(deps: AssessDeps, phrase: string, region: string,
   const key = phraseKey(phrase)
   const id = phrases.known(key, region, language)?.id
   const kept = id === undefined ? null : results.latest(id, region, kind)
-  const young = kind === 'web' ? kept !== null && now() - kept.at < PAGE_AGE_MS : fresh(kept, now(), depth)
+  const young = kind === 'web' ? kept !== null && !deps.services.superseded?.(kept.source) && now() - kept.at < PAGE_AGE_MS : fresh(deps, kept, now(), depth)
   if (kept && young && !anew) return { page: kept, problem: null }
   try {
     const told = kind === 'site' ? await askPage(deps, key, region, language, depth) : await askBlock(deps, key, region, language)

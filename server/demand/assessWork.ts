@@ -9,7 +9,7 @@ const LEARNT = 500
 /** The work an assessment asks for: the searches nobody told of, where wanted, and then page by page. */
 export async function* assessWork(runtime: Runtime, { phrases, region, language, workspace, learn: asks }: AssessBody, signal: AbortSignal): AsyncGenerator<AssessedRow> {
   const { own, settings } = runtime.workspaces.standing(workspace)
-  const whom = { own, weights: settings.weights }
+  const whom = { own, weights: settings.weights, places: runtime.places.names() }
   for (let from = 0; from < phrases.length && !signal.aborted; from += LEARNT) {
     const part = phrases.slice(from, from + LEARNT)
     if (asks) await learn(runtime, part, region ?? '', language)

@@ -1,7 +1,7 @@
 import { csvFile } from '../../core/formats/csv'
 import type { Brief } from '../../shared/brief'
 import type { Runtime } from '../runtime'
-import { toRow } from './rows'
+import { rowOf } from './rows'
 
 /** The texts of a brief, each under its name, ready to paste. */
 export function briefText({ fields }: Brief): string {
@@ -18,12 +18,11 @@ export function briefJson({ id, createdAt, updatedAt, fields }: Brief): string {
 }
 
 /** The phrases of a brief with their figures as last observed. */
-export function briefPhrases({ fields }: Brief, { phrases }: Runtime): string {
+export function briefPhrases({ fields }: Brief, runtime: Runtime): string {
   const { tray, region, language } = fields
-  const cap = phrases.cap(region ?? '').cap
+  const tell = rowOf(runtime, region ?? '', language)
   const line = (role: string, phrase: string) => {
-    const known = phrases.known(phrase, region ?? '', language)
-    const row = known && toRow(known, { cap }, phrases.originOf(known, region ?? ''))
+    const row = tell(phrase)
     return [role, phrase, row?.volume ?? null, row?.volumeAll ?? null, row?.change ?? null, row?.competition ?? null, row?.difficulty ?? null, row?.worth.anyone ?? null, row?.source ?? null, row?.at ? new Date(row.at).toISOString() : null]
   }
   return csvFile(['role', 'phrase', 'volume', 'volume everywhere', 'change', 'competition', 'difficulty', 'worth', 'source', 'observed'], [

@@ -1,4 +1,5 @@
 import { INTENTS, intentOf, isQuestion, type Intent } from '../../core/demand/intent'
+import type { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { Postings } from '../../core/search/postings'
 import { wordCount } from '../../core/text/words'
@@ -33,7 +34,7 @@ export class LanguageIndex {
   private numbered = true
   readonly regions = new Map<string, RegionColumns>()
 
-  constructor(readonly language: string, private readonly rows: IndexRows, private places: ReadonlySet<string>, private readonly weights: WorthWeights) {
+  constructor(readonly language: string, private readonly rows: IndexRows, private places: PlaceNames, private readonly weights: WorthWeights) {
     for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
     for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
   }
@@ -135,7 +136,7 @@ export class LanguageIndex {
     return this.intent[n] === NO_INTENT ? null : INTENTS[this.intent[n]!]
   }
 
-  retellIntents(places: ReadonlySet<string>): void {
+  retellIntents(places: PlaceNames): void {
     this.places = places
     this.intentsTold = 0
   }

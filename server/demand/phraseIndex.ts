@@ -1,10 +1,11 @@
 import { INTENTS, type Intent } from '../../core/demand/intent'
+import { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { WORTH_WEIGHTS } from '../../core/demand/worth'
 import { Bits } from '../../core/search/bits'
 import { atLeast, between, notAbove, withBit } from '../../core/search/scan'
 import { selectRange } from '../../core/search/selectRange'
-import { normaliseWord, phraseKey, words } from '../../core/text/words'
+import { phraseKey, words } from '../../core/text/words'
 import type { PhrasesQuery } from '../../shared/phrases'
 import { indexRows, type IndexRows } from '../data/indexRows'
 import type { Db } from '../data/open'
@@ -38,7 +39,12 @@ export interface IndexAnswer {
   caps: { region: string, cap: number, known: number }[]
 }
 
-/** So many hits are sorted outright; of more, the first ones are found by walking down all phrases in the order wanted. */
+/**
+ * So few hits are sorted outright. Of more, the first ones are found by walking down all phrases in the order wanted, some
+ * steps at first: where hits stand far down, sorting up to so many of them is less work than walking to the end.
+ */
+const FEW = 1000
+const STEPS = 60_000
 const SORTED = 16_384
 /** Sets of phrases kept: of seeds, and of filters. */
 const KEPT = 48
@@ -59,8 +65,8 @@ const termsOf = (list: string | undefined) => (list ?? '').split(',').map(term =
 export class PhraseIndex {
   private readonly rows: IndexRows
   private readonly languages = new Map<string, LanguageIndex>()
-  /** Names of places, as words: what is near one is told by them. */
-  private places: ReadonlySet<string> | null = null
+  /** A phrase that names one of them is looking near it. */
+  private places: PlaceNames | null = null
   /** Sets of phrases by what makes them, each with the state of the index it was made in. */
   private readonly kept = new Map<string, { version: number, bits: Bits }>()
   private version = 0
@@ -75,8 +81,8 @@ export class PhraseIndex {
     return index
   }
 
-  placeNames(): ReadonlySet<string> {
-    return this.places ??= new Set(this.rows.places.all().map(([name]) => normaliseWord(name)))
+  placeNames(): PlaceNames {
+    return this.places ??= new PlaceNames(this.rows.places.all().map(([name]) => name))
   }
 
   /** Reads the names of places again; what wordings ask for is told anew. */
@@ -133,7 +139,7 @@ export class PhraseIndex {
     const to = Math.min(total, from + query.limit)
     if (query.sort.column === 'phrase') index.settleTexts()
     const keys = sortKeys(index, region, everywhere, query)
-    const items = total <= SORTED ? passing.list(total) : this.first(index, region, query, passing, to, keys)
+    const items = total <= FEW ? passing.list(total) : this.first(index, region, query, passing, to, keys)
     const chosen = selectRange(items, [...keys, ...lastKeys(index, region)], from, to)
     return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), wordings: Array.from(chosen, n => index.wording(n)), cap: region.cap, caps }
   }
@@ -175,7 +181,7 @@ export class PhraseIndex {
     if (contains.length) passing.and(anyOf(contains))
     if (exclude.length) passing.without(anyOf(exclude))
     if (minWords !== undefined || maxWords !== undefined) { const [least, most] = [minWords ?? 0, maxWords ?? 255]; filter(`words ${least} ${most}`, () => between(index.words, least, most, size)) }
-    if (minVolume !== undefined) inRegion(`volume ${minVolume}`, () => atLeast(region.volume, minVolume, size))
+    if (minVolume !== undefined) inRegion(`volume ${minVolume}`, () => atLeast(region.volume, region.volumeSteps, minVolume, size))
     // A phrase not assessed yet may still turn out easy: only a known difficulty rules it out. It stands as a 32-bit float, and the bound is rounded alike.
     if (maxDifficulty !== undefined) { const most = Math.fround(maxDifficulty); inRegion(`difficulty ${most}`, () => notAbove(region.difficulty, most, size)) }
     if (questions) filter('question', () => between(index.question, 1, 1, size))
@@ -208,6 +214,12 @@ export class PhraseIndex {
     const loose: number[] = []
     for (const n of order.changed) if (passing.has(n)) { loose.push(n); passing.clear(n) }
     for (let n = order.sorted.length; n < index.size; n++) if (passing.has(n)) { loose.push(n); passing.clear(n) }
-    return Uint32Array.from([...passing.firstOf(order.sorted, to), ...loose])
+    const total = passing.count()
+    let found = passing.firstOf(order.sorted, to, total > SORTED ? undefined : STEPS)
+    if (found.length < Math.min(to, total) && total <= SORTED) found = passing.list(total)
+    const items = new Uint32Array(found.length + loose.length)
+    items.set(found)
+    items.set(loose, found.length)
+    return items
   }
 }

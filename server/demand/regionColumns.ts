@@ -1,5 +1,6 @@
 import { INTENTS } from '../../core/demand/intent'
 import { sortByKeys } from '../../core/search/order'
+import { stepOf } from '../../core/search/scan'
 import type { KeyOf } from '../../core/search/selectRange'
 import { volumeCap, worth, type WorthWeights } from '../../core/demand/worth'
 import { chanceOfPageOne, type Spread } from '../../core/rivals/forecast'
@@ -31,6 +32,8 @@ const told = (value: number | null) => value ?? Number.NaN
 /** The figures of all phrases in one region, a typed array a figure, by the phrases' numbers. Unknown is NaN. */
 export class RegionColumns {
   volume = new Float64Array(0)
+  /** The steps volumes stand on, by which a bound is looked for. */
+  volumeSteps = new Uint8Array(0)
   change = unknown(0)
   competition = unknown(0)
   advertiser = unknown(0)
@@ -74,6 +77,7 @@ export class RegionColumns {
     }
     this.volume = more(this.volume, Number.NaN)
     if (this.volumesAlone) return
+    this.volumeSteps = more(this.volumeSteps, 0)
     for (const name of ['change', 'competition', 'advertiser', 'season', 'difficulty', 'worth', 'channelWorth'] as const) this[name] = more(this[name], Number.NaN)
     this.chance = more(this.chance, Number.NaN)
     this.peaks = more(this.peaks, 0)
@@ -120,6 +124,7 @@ export class RegionColumns {
     if (Number.isNaN(this.volume[n]) && volume !== null) this.known++
     this.volume[n] = told(volume)
     if (this.volumesAlone) return
+    this.volumeSteps[n] = stepOf(this.volume[n]!)
     this.change[n] = told(change)
     if (competition !== null || !this.pages.has(n)) this.competition[n] = told(competition)
     this.advertiser[n] = told(advertiser)

@@ -1,10 +1,12 @@
 import { intentOf, isQuestion, type Intent } from '../../core/demand/intent'
 import { bitPeaks } from '../../core/demand/season'
+import type { PlaceNames } from '../../core/demand/placeNames'
 import { worth, type WorthInput, type WorthWeights, WORTH_WEIGHTS } from '../../core/demand/worth'
 import { MODEL_VERSION } from '../../core/modelVersion'
 import { chanceOfPageOne } from '../../core/rivals/forecast'
 import type { PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import { VIA, type KnownPhrase, type Origin, type PhraseStore } from '../data/phrases'
+import type { PlaceStore } from '../data/places'
 import type { IndexQuestion, PhraseIndex } from './phraseIndex'
 import type { OwnStanding } from './regionColumns'
 
@@ -28,7 +30,7 @@ export interface RowFor {
   cap: number
   chance?: number | null
   weights?: WorthWeights
-  places?: ReadonlySet<string>
+  places?: PlaceNames
   /** What its wording asks for, where that is told already; `null` for nothing. */
   wording?: Intent | null
 }
@@ -56,6 +58,20 @@ export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_
     question: isQuestion(known.text),
     source: origin.source,
     at: origin.at,
+  }
+}
+
+export interface RowsFrom { phrases: PhraseStore, places: Pick<PlaceStore, 'names'> }
+
+/**
+ * Tells what is known of a phrase as a row; `null` for one never heard of.
+ * @param region '' for everywhere. @param whom the channel it is judged for, and how; for anyone without.
+ */
+export function rowOf({ phrases, places }: RowsFrom, region: string, language: string, { own = null, weights }: { own?: OwnStanding | null, weights?: WorthWeights } = {}): (phrase: string) => PhraseRow | null {
+  const { cap } = phrases.cap(region)
+  return (phrase) => {
+    const known = phrases.known(phrase, region, language)
+    return known && toRow(known, { cap, chance: chanceFor(known, own), weights, places: places.names() }, phrases.originOf(known, region))
   }
 }
 

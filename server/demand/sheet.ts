@@ -2,6 +2,7 @@ import { season } from '../../core/demand/season'
 import { spike } from '../../core/demand/spike'
 import { demandStory } from '../../core/demand/story'
 import { intentOf } from '../../core/demand/intent'
+import type { PlaceNames } from '../../core/demand/placeNames'
 import { meanings } from '../../core/demand/meanings'
 import { trend } from '../../core/demand/trend'
 import { worthWorking } from '../../core/demand/worth'
@@ -13,7 +14,7 @@ import type { ResultStore } from '../data/results'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, easeForAnyone, toRow, worthInput } from './rows'
 
-export interface SheetFor { own: OwnStanding | null, settings: Settings, places: ReadonlySet<string> }
+export interface SheetFor { own: OwnStanding | null, settings: Settings, places: PlaceNames }
 
 /** Everything known of one phrase, with the working of its worth; `null` for an unknown phrase. */
 export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase: string, regionCode: string | null, language: string, { own, settings, places }: SheetFor): PhraseDetail | null {
@@ -42,7 +43,7 @@ export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase:
 }
 
 /** What the sheet of a phrase tells beside its figures: its months in words, what its results mean, who stands on top. */
-export function answerSheet(phrases: PhraseStore, results: ResultStore, detail: PhraseDetail, regionCode: string | null, language: string, places: ReadonlySet<string>): Omit<PhraseSheet, 'interest' | 'related' | 'rising' | 'note' | 'missing'> {
+export function answerSheet(phrases: PhraseStore, results: ResultStore, detail: PhraseDetail, regionCode: string | null, language: string, places: PlaceNames): Omit<PhraseSheet, 'interest' | 'related' | 'rising' | 'note' | 'missing'> {
   const region = regionCode ?? ''
   const known = phrases.known(detail.phrase, region, language)!
   const lastMonth = detail.monthsEnd ? Number(detail.monthsEnd.slice(5, 7)) - 1 : 0

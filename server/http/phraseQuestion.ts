@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { normaliseWord } from '../../core/text/words'
 import { languageInput, phraseInput, regionInput } from '../../shared/text'
 import type { Runtime } from '../runtime'
 
@@ -7,8 +6,7 @@ import type { Runtime } from '../runtime'
 export const phraseQuestion = z.object({ phrase: phraseInput, region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional() })
 
 /** For whom a sheet is made: the workspace's channel, what is set for it, and the places it knows. */
-export function sheetFor({ db, workspaces }: Runtime, workspace: string | undefined) {
+export function sheetFor({ places, workspaces }: Runtime, workspace: string | undefined) {
   const { own, settings } = workspaces.standing(workspace)
-  const places = new Set(db.prepare<[], { name: string }>('SELECT DISTINCT name FROM place').all().map(({ name }) => normaliseWord(name)))
-  return { own, settings, places }
+  return { own, settings, places: places.names() }
 }

@@ -5,8 +5,9 @@ import type { Db } from '../data/open'
 type Listener = (event: { name: string, data: unknown }) => void
 export type JobWork = (signal: AbortSignal) => AsyncIterable<unknown>
 
-/** Jobs listed, and ended ones whose rows can still be listened to. */
+/** Jobs listed, and ended ones whose rows can still be listened to; so many rows in all. */
 const LISTED = 30
+const ROWS = 50_000
 /** How often at most the progress is written down. */
 const WRITE_MS = 1000
 
@@ -130,7 +131,10 @@ export class Jobs {
   }
 
   private forget(): void {
-    const ended = [...this.jobs.values()].filter(job => job.state.endedAt !== null)
-    for (const job of ended.slice(0, Math.max(0, ended.length - LISTED))) this.jobs.delete(job.state.id)
+    let rows = 0
+    for (const [i, job] of [...this.jobs.values()].filter(each => each.state.endedAt !== null).reverse().entries()) {
+      rows += job.rows.length
+      if (i >= LISTED || rows > ROWS) this.jobs.delete(job.state.id)
+    }
   }
 }

@@ -1,4 +1,4 @@
-import type { Services } from './contract'
+import type { Answer, Services } from './contract'
 import type { ConnectedServices } from './connect'
 import { remoteServices } from './remote'
 import { CALLS, SERVICE_NAMES } from './wire'
@@ -9,17 +9,31 @@ export interface Attached { address: string, key: string | null }
 export interface Switchboard extends ConnectedServices {
   /** Attaches a live service, or goes back to the simulated ones. */
   attach: (to: Attached | null) => void
+  /** Whether what a source told is made up while real answers can be had: it is asked for again at any age. */
+  superseded: (source: string) => boolean
 }
 
+type Ask = (...args: unknown[]) => Promise<Answer<unknown>>
+
+/** What a live service tells is named after its server as well: it may call itself as the simulated ones do. */
+const BY = ' by '
+
 export function switchboard(standin: ConnectedServices, attached: Attached | null): Switchboard {
-  let current: Services = attached ? remoteServices(attached) : standin
+  let live: { services: Services, host: string } | null = null
+  const attach = (to: Attached | null) => { live = to && { services: remoteServices(to), host: new URL(to.address).host } }
+  attach(attached)
   const forwarded = Object.fromEntries(SERVICE_NAMES.map(service => [service, Object.fromEntries(Object.keys(CALLS[service]).map(method => [
-    method, (...args: unknown[]) => (current[service] as unknown as Record<string, (...args: unknown[]) => Promise<unknown>>)[method]!(...args),
+    method, async (...args: unknown[]) => {
+      const asked = live
+      const answer = await ((asked?.services ?? standin)[service] as unknown as Record<string, Ask>)[method]!(...args)
+      return asked ? { ...answer, source: `${answer.source}${BY}${asked.host}` } : answer
+    },
   ]))])) as unknown as Services
   return {
     ...forwarded,
     behave: settings => standin.behave(settings),
     close: () => standin.close(),
-    attach(to) { current = to ? remoteServices(to) : standin },
+    attach,
+    superseded: source => live !== null && !source.includes(BY),
   }
 }

@@ -115,7 +115,17 @@ test('a live service is attached over the wire, its key is never told, and the s
     await page.getByTestId('service-attach').click()
     await expect(page.getByText(`Asked now: ${address}, with a key.`)).toBeVisible()
     for (const path of ['/api/services', '/api/workspaces', '/api/sources']) expect((await call(app, path)).text).not.toContain('open-sesame')
-    expect((await call(app, '/api/phrases?seed=torque%20wrench&region=GB')).json).toMatchObject({ missing: [] })
+    const { host } = new URL(address)
+    const live = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB')).json as { missing: string[], rows: { source: string | null }[] }
+    expect(live.missing).toEqual([])
+    // What it tells goes before what the simulated ones told, and says where it comes from; their pages are asked for anew.
+    expect(live.rows.filter(row => row.source === `demand data by ${host}`).length).toBeGreaterThan(5)
+    const results = '/api/results?phrase=clean%20bike%20chain&region=GB&depth=20'
+    expect((await call(app, results)).json).toMatchObject({ source: `video site by ${host}`, problem: null })
+    // The key is not told to another server.
+    const moved = await call(app, '/api/services', { method: 'PUT', body: { address: address.replace('127.0.0.1', 'localhost') } })
+    expect(moved.status).toBe(422)
+    expect(moved.json.error.message).toContain('does not accept the key')
     service.kill()
     const missing = (await call(app, '/api/phrases?seed=bar%20tape&region=GB')).json as { missing: string[] }
     expect(missing.missing.join()).toContain('related phrases')

@@ -1,17 +1,16 @@
 import { z } from 'zod'
 import { languageInput, regionInput } from '../../../shared/text'
 import { learn } from '../../demand/lookUp'
-import { chanceFor, toRow } from '../../demand/rows'
+import { rowOf } from '../../demand/rows'
 import { bodyOf, route } from '../../http/route'
 
 const question = z.object({ phrases: z.array(z.string().max(500)).max(2000), region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional() })
 
 /** Figures of the phrases named, as far as anybody knows them; unknown ones are left out. */
-export default route(async (event, { phrases, services, workspaces }) => {
+export default route(async (event, { phrases, places, services, workspaces }) => {
   const { phrases: list, region, language, workspace } = await bodyOf(event, question)
   const missing = await learn({ phrases, services }, list, region ?? '', language)
-  const { cap } = phrases.cap(region ?? '')
   const { own, settings } = workspaces.standing(workspace)
-  const known = list.flatMap(phrase => phrases.known(phrase, region ?? '', language) ?? [])
-  return { rows: known.map(each => toRow(each, { cap, chance: chanceFor(each, own), weights: settings.weights }, phrases.originOf(each, region ?? ''))), missing }
+  const tell = rowOf({ phrases, places }, region ?? '', language, { own, weights: settings.weights })
+  return { rows: list.flatMap(phrase => tell(phrase) ?? []), missing }
 })

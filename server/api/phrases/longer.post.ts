@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { longerPhrases } from '../../../core/demand/lengthen'
 import { phrasesQuerySchema, type LongerAnswer } from '../../../shared/phrases'
 import { learn, lookUp } from '../../demand/lookUp'
-import { chanceFor, toRow } from '../../demand/rows'
+import { rowOf } from '../../demand/rows'
 import { phraseQuestion } from '../../http/phraseQuestion'
 import { bodyOf, route } from '../../http/route'
 
@@ -11,19 +11,15 @@ const body = phraseQuestion.extend({ places: z.array(z.string().max(100)).max(20
 /** Longer phrases to try for one that is too hard, with what is known of each. They are assessed by the usual route. */
 export default route(async (event, runtime): Promise<LongerAnswer> => {
   const { phrase, region, language, workspace, places, known } = await bodyOf(event, body)
-  const { phrases, search, workspaces } = runtime
+  const { search, workspaces } = runtime
   const look = await lookUp(runtime, phrase, region ?? '', language)
   const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: Math.max(1, known) }), region: region ?? '', language }
   const held = known ? await search.texts({ query, look: null, missing: [], without: [], own: null }) : []
   const longer = longerPhrases(phrase, held, places)
   const missing = [...look.missing, ...await learn(runtime, longer.map(each => each.phrase), region ?? '', language)]
   const { own, settings } = workspaces.standing(workspace)
-  const { cap } = phrases.cap(region ?? '')
-  const rowOf = (text: string) => {
-    const found = phrases.known(text, region ?? '', language)
-    return found && toRow(found, { cap, chance: chanceFor(found, own), weights: settings.weights }, phrases.originOf(found, region ?? ''))
-  }
-  const rows = longer.map(each => ({ ...each, row: rowOf(each.phrase) }))
+  const tell = rowOf(runtime, region ?? '', language, { own, weights: settings.weights })
+  const rows = longer.map(each => ({ ...each, row: tell(each.phrase) }))
   // What nobody searches as far as anybody knows is not offered, unless a person named the place.
-  return { self: rowOf(phrase), rows: rows.filter(each => each.from === 'known' || each.row?.volume || each.from === 'place'), missing: [...new Set(missing)] }
+  return { self: tell(phrase), rows: rows.filter(each => each.from === 'known' || each.row?.volume || each.from === 'place'), missing: [...new Set(missing)] }
 })

@@ -6,7 +6,7 @@ import { isServiceFault } from '../../services/retry'
 
 const body = z.object({
   address: z.url({ protocol: /^https?$/u, error: 'Give an address such as https://demand.example/api.' }).max(500).nullable(),
-  /** Absent keeps the key there is, empty takes it away. */
+  /** Absent keeps the key there is for the same server, empty takes it away. */
   key: z.string().max(500).optional(),
 })
 
@@ -18,7 +18,10 @@ export default route(async (event, { attached, services }) => {
     services.attach(null)
     return { live: null }
   }
-  const next = { address, key: key === undefined ? attached.get()?.key ?? null : key || null }
+  const before = attached.get()
+  // A key is for the server it was given for: another one is not told it.
+  const kept = before && new URL(before.address).origin === new URL(address).origin ? before.key : null
+  const next = { address, key: key === undefined ? kept : key || null }
   try {
     await remoteServices({ ...next, timeOutMs: 8000 }).demand.related('test', null, 'en')
   } catch (error) {

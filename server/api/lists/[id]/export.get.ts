@@ -2,7 +2,7 @@ import { setResponseHeader } from 'h3'
 import { z } from 'zod'
 import { csvFile } from '../../../../core/formats/csv'
 import { languageInput, regionInput } from '../../../../shared/text'
-import { toRow } from '../../../demand/rows'
+import { rowOf } from '../../../demand/rows'
 import { listOf } from '../../../http/listOf'
 import { queryOf, route } from '../../../http/route'
 
@@ -14,11 +14,8 @@ export default route((event, runtime) => {
   const { format, region, language } = queryOf(event, question)
   const name = list.name.normalize('NFKD').replace(/[^A-Za-z0-9]+/gu, '-').replace(/^-+|-+$/gu, '').slice(0, 80) || 'phrases'
   setResponseHeader(event, 'Content-Disposition', `attachment; filename="${name}.${format}"`)
-  const { cap } = runtime.phrases.cap(region ?? '')
-  const rows = runtime.lists.phrases(list.id).map((each) => {
-    const known = runtime.phrases.known(each.phrase, region ?? '', language)
-    return { ...each, row: known && toRow(known, { cap }, runtime.phrases.originOf(known, region ?? '')) }
-  })
+  const tell = rowOf(runtime, region ?? '', language)
+  const rows = runtime.lists.phrases(list.id).map(each => ({ ...each, row: tell(each.phrase) }))
   if (format === 'json') {
     setResponseHeader(event, 'Content-Type', 'application/json; charset=utf-8')
     return `${JSON.stringify({ format: 1, kind: 'fonetra-list', name: list.name, note: list.note, phrases: rows.map(({ phrase, note, row }) => ({ phrase, note, volume: row?.volume ?? null, difficulty: row?.difficulty ?? null, worth: row?.worth.anyone ?? null })) }, null, 2)}\n`

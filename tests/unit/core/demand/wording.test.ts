@@ -1,4 +1,5 @@
 import { CROSS_TEMPLATES, crossPlaces } from '../../../../core/demand/cross'
+import { PlaceNames } from '../../../../core/demand/placeNames'
 import { intentOf, isQuestion } from '../../../../core/demand/intent'
 import { addedWords, longerPhrases } from '../../../../core/demand/lengthen'
 import { meanings } from '../../../../core/demand/meanings'
@@ -8,12 +9,18 @@ describe('intent', () => {
     ['how to clean bike chain', 'do'], ['bike chain explained', 'learn'], ['cheap bike chain', 'buy'], ['bike chain vs belt', 'compare'], ['mobile bike repair', 'hire'], ['bike shop near me', 'near'],
   ])('%s: %s', (phrase, intent) => { expect(intentOf(phrase)).toMatchObject({ intent, from: 'wording' }) })
 
-  test('a town makes it local', () => { expect(intentOf('bike repair marrowby', new Set(['marrowby']))).toMatchObject({ intent: 'near', cues: ['marrowby'] }) })
+  test('a town makes it local', () => { 
+    const places = new PlaceNames(['Marrowby', 'St. Elm', 'St. Elm on Sea', '?'])
+    expect(intentOf('bike repair marrowby', places)).toMatchObject({ intent: 'near', cues: ['marrowby'] })
+    expect(intentOf('st elm bike repair', places)).toMatchObject({ intent: 'near', cues: expect.arrayContaining(['st elm']) })
+    expect(intentOf('bike st elm on sea', places)).toMatchObject({ intent: 'near', cues: ['st elm on sea'] })
+    expect(intentOf('st bike', places)).toBeNull()
+  })
 
   test('silent wording leaves it to the results, if enough of them agree', () => {
     expect(intentOf('bike chain')).toBeNull()
-    expect(intentOf('bike chain', new Set(), ['How to fix a chain', 'Replace a chain', 'Chain gossip'])).toMatchObject({ intent: 'do', from: 'results' })
-    expect(intentOf('bike chain', new Set(), ['How to fix a chain', 'Gossip', 'Gossip again', 'More of it', 'And more'])).toBeNull()
+    expect(intentOf('bike chain', undefined, ['How to fix a chain', 'Replace a chain', 'Chain gossip'])).toMatchObject({ intent: 'do', from: 'results' })
+    expect(intentOf('bike chain', undefined, ['How to fix a chain', 'Gossip', 'Gossip again', 'More of it', 'And more'])).toBeNull()
   })
 
   test('questions are told by their first word', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { Bits } from '../../../../core/search/bits'
 import { Postings } from '../../../../core/search/postings'
 import { sortByKeys } from '../../../../core/search/order'
-import { atLeast, between, notAbove, withBit } from '../../../../core/search/scan'
+import { atLeast, between, notAbove, stepOf, withBit } from '../../../../core/search/scan'
 import { floatKey, selectRange } from '../../../../core/search/selectRange'
 import { words } from '../../../../core/text/words'
 
@@ -63,12 +63,21 @@ describe('sets of numbers', () => {
       const whole = padded.map(each => Number.isFinite(each) ? Math.min(255, Math.floor(each)) : 0)
       const numbers = (passes: (value: number) => boolean, of = list) => of.flatMap((each, n) => passes(each) ? [n] : [])
       const known = whole.slice(0, size)
-      expect(all(atLeast(Float64Array.from(padded), bound, size))).toEqual(numbers(each => each >= bound))
+      expect(all(atLeast(Float64Array.from(padded), Uint8Array.from(padded, stepOf), bound, size))).toEqual(numbers(each => each >= bound))
       expect(all(notAbove(Float32Array.from(padded), Math.fround(bound), size))).toEqual(numbers(each => !(Math.fround(each) > Math.fround(bound))))
       expect(notAbove(Float32Array.from(padded), -1, size).count()).toBe(0)
       const least = Math.floor(Math.min(bound, 200))
       expect(all(between(Uint8Array.from(whole), least, least + 9, size))).toEqual(numbers(each => each >= least && each <= least + 9, known))
       expect(all(withBit(Uint16Array.from(whole), 5, size))).toEqual(numbers(each => (each & 5) !== 0, known))
+    }))
+  })
+  test('a larger value never stands on a lower step, whatever a logarithm rounds to', () => {
+    expect([Number.NaN, 0, 1, 1e12].map(stepOf)).toEqual([0, 1, 6, 127])
+    fc.assert(fc.property(fc.double({ min: 0, max: 1e8, noNaN: true }), fc.integer({ min: 1, max: 127 }), (value, step) => {
+      const begin = Math.pow(2, (step - 1) / 5) - 1
+      expect(stepOf(value)).toBeGreaterThanOrEqual(value >= begin ? step : 1)
+      expect(stepOf(begin)).toBe(step)
+      expect(stepOf(begin * (1 - 1e-15) - 1e-15)).toBe(step - 1)
     }))
   })
   test('a copy stands for itself, and single ones come and go', () => {

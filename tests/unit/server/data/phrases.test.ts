@@ -48,6 +48,16 @@ describe('several sources', () => {
     expect(phrases.figuresOf('a', 'en').map(each => [each.source, each.volume])).toEqual([['new.csv', 30], ['old.csv', 20], ['demand data', 11]])
   })
 
+  test('a service that is new is believed before those known, after every list', () => {
+    const phrases = store()
+    phrases.save([figure('a', 10)], 'en', service, 1)
+    phrases.save([figure('b', 20)], 'en', list('mine.csv'), 2)
+    phrases.save([figure('a', 30), figure('b', 31)], 'en', { name: 'demand data by a.example', kind: 'service' }, 3)
+    phrases.save([figure('a', 40)], 'en', service, 4)
+    expect(phrases.figuresOf('a', 'en').map(each => each.volume)).toEqual([30, 40])
+    expect(phrases.known('b', 'GB', 'en')!.volume).toBe(20)
+  })
+
   test('one that does not know the volume gives way to one that does, and months still come from whoever tells them', () => {
     const phrases = store()
     phrases.save([figure('a', 10, { months: year(10), monthsEnd: '2026-03' })], 'en', service, 1)

@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { PlaceNames } from '../../../../core/demand/placeNames'
 import { MODEL_VERSION } from '../../../../core/modelVersion'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
@@ -50,7 +51,7 @@ async function pageOf(given: AssessDeps, phrase: string, depth = 20) {
   const { page } = await keptPage(given, phrase, 'GB', 'en', depth)
   return { page, seats: given.results.seats(page, depth) }
 }
-const anyone = { own: null, settings: settingsSchema.parse({}), places: new Set<string>() }
+const anyone = { own: null, settings: settingsSchema.parse({}), places: new PlaceNames() }
 const ask = (more: Record<string, unknown> = {}) => phrasesQuerySchema.parse({ seed: 'bike chain', region: 'GB', limit: 1000, ...more })
 async function all(rows: AsyncGenerator<AssessedRow>): Promise<AssessedRow[]> {
   const list: AssessedRow[] = []
@@ -208,6 +209,15 @@ describe('assessing', () => {
     expect(given.services.asked.search).toBe(asked)
     const again = await keptPage(given, 'bike chain', 'GB', 'en', 20, 'site', true)
     expect(again.page).toMatchObject({ imported: 0, difficulty: expect.closeTo(told.difficulty!, 4) })
+  })
+
+  test('a page that was made up is asked for again once a live service is there', async () => {
+    const given = deps()
+    await pageOf(given, 'bike chain')
+    const live = { ...given, services: { ...given.services, superseded: (source: string) => source === 'video site' } }
+    await pageOf(live, 'bike chain')
+    await all(assess(live, ['bike chain'], 'GB', 'en'))
+    expect(given.services.asked.search).toBe(3)
   })
 
   test('half a page gives no difficulty and says so', async () => {

@@ -156,3 +156,13 @@ test('every sort and page of it is that of sorting all rows', () => {
     }
   }
 })
+
+test('the first of many are found wherever they stand in the order', () => {
+  const given = setUp()
+  // Two thousand stand behind seventy thousand others, or before them.
+  given.phrases.save(Array.from({ length: 72_000 }, (_, i) => figure(`${i < 2000 ? 'low' : 'high'} bike ${i}`, i + 1)), 'en', service, 1)
+  expect(texts(ask(given, { contains: 'low', sort: 'volume:desc', limit: 3 }))).toEqual([1999, 1998, 1997].map(i => `low bike ${i}`))
+  expect(texts(ask(given, { contains: 'low', sort: 'volume:asc', limit: 2, offset: 1500 }))).toEqual([1500, 1501].map(i => `low bike ${i}`))
+  expect(texts(ask(given, { sort: 'volume:desc', limit: 2, offset: 100 }))).toEqual([71_899, 71_898].map(i => `high bike ${i}`))
+  expect(texts(ask(given, { minVolume: '71990', sort: 'volume:asc', limit: 2 }))).toEqual([71_989, 71_990].map(i => `high bike ${i}`))
+})
