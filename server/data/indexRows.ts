@@ -19,6 +19,7 @@ export function indexRows(db: Db) {
     via: db.prepare<[string], [id: number, via: number]>('SELECT id, via FROM phrase WHERE language = ? AND via != 0').raw(),
     languages: db.prepare<[], [language: string]>('SELECT DISTINCT language FROM phrase').raw(),
     figures: db.prepare<[string], FigureColumns>(`SELECT ${FIGURE} WHERE region = ? AND counts = 1`).raw(),
+    volumes: db.prepare<[string], [id: number, volume: number | null]>('SELECT phrase_id, volume FROM figure WHERE region = ? AND counts = 1').raw(),
     pages: db.prepare<[string], PageColumns>(`SELECT ${PAGE} WHERE region = ?`).raw(),
     /** The same of phrases whose ids follow one another, as new ones do. */
     phraseRange: db.prepare<[number, number], [id: number, language: string, text: string, via: number]>('SELECT id, language, text, via FROM phrase WHERE id BETWEEN ? AND ?').raw(),

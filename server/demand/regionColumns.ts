@@ -89,8 +89,11 @@ export class RegionColumns {
 
   /** Takes every figure of the region. */
   load(rows: IndexRows, numberOf: (id: number) => number): void {
+    if (this.volumesAlone) {
+      for (const [id, volume] of rows.volumes.iterate(this.region)) this.takeVolume(numberOf(id), volume)
+      return
+    }
     for (const row of rows.figures.iterate(this.region)) this.takeFigure(numberOf(row[0]), row)
-    if (this.volumesAlone) return
     for (const row of rows.pages.iterate(this.region)) this.takePage(numberOf(row[0]), row)
   }
 
@@ -119,11 +122,15 @@ export class RegionColumns {
     }
   }
 
-  private takeFigure(n: number, [, volume, change, competition, advertiser, direction, yearly, strength, peaks]: FigureColumns): void {
+  private takeVolume(n: number, volume: number | null): void {
     if (n < 0) return
     if (Number.isNaN(this.volume[n]) && volume !== null) this.known++
     this.volume[n] = told(volume)
-    if (this.volumesAlone) return
+  }
+
+  private takeFigure(n: number, [, volume, change, competition, advertiser, direction, yearly, strength, peaks]: FigureColumns): void {
+    this.takeVolume(n, volume)
+    if (n < 0 || this.volumesAlone) return
     this.volumeSteps[n] = stepOf(this.volume[n]!)
     this.change[n] = told(change)
     if (competition !== null || !this.pages.has(n)) this.competition[n] = told(competition)
