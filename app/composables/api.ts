@@ -57,4 +57,10 @@ export async function* readLines<Line>(response: Response): AsyncGenerator<Line>
 }
 
 /** The message of anything thrown. */
-export const messageOf = (error: unknown) => error instanceof Error ? error.message : String(error)
+/** A sentence that says what to do speaks for itself; only what the schema says by itself needs the name of its field before it. */
+export function messageOf(error: unknown): string {
+  const first: unknown = error instanceof ApiProblem && error.code === 'bad-input' && Array.isArray(error.details) ? error.details[0] : null
+  const told = (first as { message?: unknown } | null)?.message
+  if (typeof told === 'string' && told.endsWith('.')) return told
+  return error instanceof Error ? error.message : String(error)
+}

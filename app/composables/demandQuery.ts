@@ -29,6 +29,9 @@ const NAMES = {
 } as const
 export type DemandFilter = Exclude<keyof typeof NAMES, 'sort'>
 const FILTERS = (Object.keys(NAMES) as (keyof typeof NAMES)[]).filter((name): name is DemandFilter => name !== 'sort')
+/** Filters that are figures; what is none, in a link perhaps, is marked in its field and left out of the question. */
+export const NUMBERS = ['minWords', 'maxWords', 'minVolume', 'maxDifficulty'] as const satisfies readonly DemandFilter[]
+export const isFigure = (text: string) => text === '' || Number(text) >= 0
 const FIRST_SORT = 'volume:desc'
 
 export const DEMAND_VIEWS = ['table', 'chart', 'year', 'groups'] as const
@@ -44,6 +47,7 @@ export function useDemandQuery(regionOfBrief: () => string | null) {
     seed: text('seed'),
     region: route.query.region === undefined ? regionOfBrief() : text('region') || null,
     ...filters.value,
+    ...Object.fromEntries(NUMBERS.filter(name => !isFigure(filters.value[name])).map(name => [name, ''])),
     sort: text(NAMES.sort) || FIRST_SORT,
     for: workspace.whom,
   }))

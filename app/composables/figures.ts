@@ -15,8 +15,12 @@ export const UNKNOWN = '–'
 
 /** A figure rounded for a table: 101K rather than 100,878. */
 export const rounded = (value: number | null | undefined) => value === null || value === undefined ? UNKNOWN : value < 10_000 ? whole.format(value) : short.format(value)
+/** A ratio rounded alike, with a tenth below ten, where whole numbers would not part what differs. */
+export const roundedRatio = (value: number) => value > 0 && value < 10 ? value.toFixed(1) : rounded(Math.round(value))
 /** The same figure in full, for the tooltip. */
 export const inFull = (value: number | null | undefined, unit = '') => value === null || value === undefined ? 'unknown' : `${exact.format(value)}${unit ? ` ${unit}` : ''}`
+/** A range of figures as they are shown; one figure where both ends show the same. */
+export const span = (low: string, high: string, by = '–') => low === high ? low : `${low}${by}${high}`
 /** A change as a signed percentage. */
 export const percentChange = (value: number | null | undefined) => value === null || value === undefined ? UNKNOWN : `${value > 0 ? '+' : value < 0 ? '−' : ''}${whole.format(Math.abs(value) * 100)} %`
 /** A part of 1 as a whole percentage, never 0 or 100 unless it is. */

@@ -30,24 +30,26 @@ function chanceWord(chance: number): string {
 function standing({ pageOne, likely, ranks }: Forecast): string {
   const last = ranks.length
   const rank = (k: number) => k >= last ? `behind all ${last - 1} read` : whole.format(k)
-  const where = likely[0] === likely[1] ? `at rank ${rank(likely[0])}` : likely[0] >= last ? `behind all ${last - 1} read` : `between ranks ${rank(likely[0])} and ${rank(likely[1])}`
+  const where = likely[0] >= last ? rank(last) : likely[0] === likely[1] ? `at rank ${rank(likely[0])}` : `between ranks ${rank(likely[0])} and ${rank(likely[1])}`
   return `A well-worded video of mine would most likely stand ${where}; page one is ${chanceWord(pageOne)} (${percent(pageOne)})`
 }
 
 const views = (count: number) => count < 1 ? 'hardly any' : count < 1000 ? whole.format(count) : short.format(count)
+
+const span = (low: string, high: string) => low === high ? low : `${low} to ${high}`
 
 /** The reading of a page: one sentence that says whether it can be won and what it brings, as far as known. */
 export function readingInWords(of: ReadingOf): string {
   const { difficulty, forecast, winnings, turnover, age, results, exactTitles } = of
   if (!results) return 'Nothing stands here: whoever publishes first has the page.'
   const parts: string[] = []
-  if (forecast) parts.push(standing(forecast) + (winnings ? `, for ${views(winnings.low)} to ${views(winnings.high)} views in 90 days` : ''))
+  if (forecast) parts.push(standing(forecast) + (winnings ? `, for ${span(views(winnings.low), views(winnings.high))} views in 90 days` : ''))
   else parts.push('Say which channel is yours to see where it would stand')
   if (difficulty) {
     const [firm, soft] = difficulty.front >= difficulty.rest + 4 ? ['front', 'end'] : difficulty.rest >= difficulty.front + 4 ? ['end', 'front'] : [null, null]
     parts.push(firm ? `the ${firm} of the page is held more firmly than its ${soft}` : 'the page is held evenly')
   } else parts.push('the page came back incomplete, so that nothing is said of its difficulty')
-  const words = exactTitles === 0 ? 'no title of page one holds the exact words' : `${exactTitles} of ${Math.min(20, results)} titles hold the exact words`
+  const words = exactTitles === 0 ? 'no title of page one holds the exact words' : `${exactTitles} of ${Math.min(20, results)} titles ${exactTitles === 1 ? 'holds' : 'hold'} the exact words`
   parts.push(words)
   if (turnover !== null) parts.push(`${percent(turnover)} of it change hands in 30 days`)
   else if (age) parts.push(`half of it is older than ${age.median >= 60 ? `${Math.round(age.median / 30)} months` : `${Math.round(age.median)} days`}`)

@@ -176,6 +176,7 @@ test('a phrase is chosen and its rivals’ words are taken with the keyboard alo
   await expect(page.getByTestId('lead')).toContainText(lead)
   await expect(page).not.toHaveURL(/shortlist=/u)
   await expect(page.getByTestId('shortlist')).toHaveCount(0)
+  await expect(page.getByTestId('compare')).toBeFocused()
 
   await keys.press('g')
   await keys.press('2')

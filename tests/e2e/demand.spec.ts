@@ -54,6 +54,10 @@ test('a figure that is none is marked in its field and loses nothing', async ({ 
   await page.getByTestId('filter-volume').locator('input').fill('lots')
   await expect(page.getByTestId('filter-volume')).toContainText('a number')
   expect(await column(page, 1)).toEqual(before)
+  // In a link as well.
+  await open(page, 'seed=bike+chain&region=GB&volume=lots')
+  await expect(page.getByTestId('filter-volume')).toContainText('a number')
+  await expect(page.getByTestId('filter-volume').locator('input')).toHaveValue('lots')
 })
 
 test('wrong seeds get a message in the field', async ({ page }) => {

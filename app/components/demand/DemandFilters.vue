@@ -3,11 +3,11 @@ import { mdiFilterVariant } from '@mdi/js'
 import { computed } from 'vue'
 import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
 import { monthWord } from '../../../core/demand/story'
-import type { DemandFilter } from '~/composables/demandQuery'
+import { isFigure, NUMBERS, type DemandFilter } from '~/composables/demandQuery'
 
 const props = defineProps<{ filters: Record<DemandFilter, string>, filtered: boolean }>()
 const emit = defineEmits<{ filter: [change: Partial<Record<DemandFilter, string>>], clear: [] }>()
-const TYPED = ['contains', 'exclude', 'minWords', 'maxWords', 'minVolume', 'maxDifficulty'] as const
+const TYPED = ['contains', 'exclude', ...NUMBERS] as const
 type Typed = typeof TYPED[number]
 const FLAGS = [
   { name: 'questions', title: 'Questions only' }, { name: 'rising', title: 'Rising only' }, { name: 'both', title: 'Both sources suggest it' },
@@ -17,7 +17,7 @@ const MONTHS = [{ title: 'any', value: '' }, ...Array.from({ length: 12 }, (_, m
 const INTENT_ITEMS = [{ title: 'any', value: '' }, ...INTENTS.map(intent => ({ title: INTENT_WORDS[intent], value: intent }))]
 
 /** A figure that is none is said so in its field and left out of the question. */
-const wrong = (name: Typed, text: string) => name !== 'contains' && name !== 'exclude' && text !== '' && !(Number(text) >= 0)
+const wrong = (name: Typed, text: string) => name !== 'contains' && name !== 'exclude' && !isFigure(text)
 const { typed, type, take } = useTyped(
   () => Object.fromEntries(TYPED.map(name => [name, props.filters[name]])) as Record<Typed, string>,
   (texts) => { emit('filter', texts) },

@@ -10,6 +10,7 @@ import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrase: string, region: string | null, language: string }>()
 const emit = defineEmits<{ close: [] }>()
+useFocusBack()
 const tray = useTray()
 const workspace = useWorkspace()
 const longer = shallowRef<LongerRow[] | null>(null)

@@ -13,6 +13,7 @@ import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrases: string[], region: string | null, language: string }>()
 const emit = defineEmits<{ close: [] }>()
+useFocusBack()
 const tray = useTray()
 const brief = useBrief()
 const library = useLibrary()

@@ -7,7 +7,7 @@ import { INTENT_WORDS } from '../../../core/demand/intent'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
-import { dateOnly, inFull, percent, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
+import { dateOnly, inFull, percent, percentChange, rounded, roundedRatio, toldBy, UNKNOWN } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
@@ -87,7 +87,7 @@ const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.va
         <div><dt>Difficulty</dt><dd class="figure" :title="inFull(detail.difficulty)">{{ detail.difficulty === null ? UNKNOWN : Math.round(detail.difficulty) }} <small v-if="detail.difficulty !== null">{{ difficultyBand(detail.difficulty) }}</small></dd></div>
         <div v-if="workspace.whom === 'channel'"><dt>My chance</dt><dd class="figure">{{ detail.chance === null ? UNKNOWN : percent(detail.chance) }}</dd></div>
         <div><dt>Worth</dt><dd><button class="plain worth figure" title="Open its working" @click="emit('worth', phrase)">{{ worth === null ? UNKNOWN : Math.round(worth) }}</button> <small v-if="worth !== null">{{ worthBand(worth) }}</small></dd></div>
-        <div><dt title="Videos whose title holds it, for a thousand searches a month">Rivals per 1,000</dt><dd class="figure" :title="inFull(sheet.competitionPerThousand)">{{ sheet.competitionPerThousand === null ? UNKNOWN : rounded(Math.round(sheet.competitionPerThousand * 10) / 10) }}</dd></div>
+        <div><dt title="Videos whose title holds it, for a thousand searches a month">Rivals per 1,000</dt><dd class="figure" :title="inFull(sheet.competitionPerThousand)">{{ sheet.competitionPerThousand === null ? UNKNOWN : roundedRatio(sheet.competitionPerThousand) }}</dd></div>
       </dl>
       <p class="story" data-test="story">{{ sheet.story }}</p>
       <DemandMonths v-if="detail.months.length && detail.monthsEnd" :sheet="sheet" />

@@ -5,12 +5,13 @@ import { INTENT_WORDS } from '../../../core/demand/intent'
 import { monthSpan } from '../../../core/demand/story'
 import type { ShortlistColumn } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
-import { ageWords, inFull, percent, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
+import { ageWords, inFull, percent, percentChange, rounded, roundedRatio, span, toldBy, UNKNOWN } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrases: string[], region: string | null, language: string }>()
 const emit = defineEmits<{ close: [], drop: [phrase: string] }>()
+useFocusBack()
 const tray = useTray()
 const workspace = useWorkspace()
 const columns = shallowRef<ShortlistColumn[] | null>(null)
@@ -30,8 +31,8 @@ interface Line { name: string, hint?: string, text: (column: ShortlistColumn) =>
 const lines = computed<Line[]>(() => [
   { name: 'Worth', text: c => c.row.worth[workspace.whom] === null ? UNKNOWN : `${Math.round(c.row.worth[workspace.whom]!)} ${worthBand(c.row.worth[workspace.whom]!)}`, exact: c => inFull(c.row.worth[workspace.whom]), best: c => c.row.worth[workspace.whom] },
   { name: 'Chance for my channel', hint: 'of page one, for a well-worded video', text: c => c.forecast ? percent(c.forecast.pageOne) : UNKNOWN, exact: c => inFull(c.forecast && c.forecast.pageOne * 100, '%'), best: c => c.forecast?.pageOne ?? null },
-  { name: 'Likely ranks', text: c => c.forecast ? `${c.forecast.likely[0]} to ${c.forecast.likely[1]}` : UNKNOWN, best: c => c.forecast?.likely[1] ?? null, least: true },
-  { name: 'Views to win', hint: 'in the first ninety days', text: c => c.winnings ? `${rounded(Math.round(c.winnings.low))} to ${rounded(Math.round(c.winnings.high))}` : UNKNOWN, exact: c => inFull(c.winnings?.expected ?? null, 'expected'), best: c => c.winnings?.expected ?? null },
+  { name: 'Likely ranks', text: c => c.forecast ? span(String(c.forecast.likely[0]), String(c.forecast.likely[1]), ' to ') : UNKNOWN, best: c => c.forecast?.likely[1] ?? null, least: true },
+  { name: 'Views to win', hint: 'in the first ninety days', text: c => c.winnings ? span(rounded(Math.round(c.winnings.low)), rounded(Math.round(c.winnings.high)), ' to ') : UNKNOWN, exact: c => inFull(c.winnings?.expected ?? null, 'expected'), best: c => c.winnings?.expected ?? null },
   { name: 'Searches a month', text: c => rounded(c.row.volume), exact: c => `${inFull(c.row.volume)}${toldBy(c.row.source, c.row.at)}`, best: c => c.row.volume },
   { name: 'Everywhere', text: c => rounded(c.row.volumeAll), exact: c => inFull(c.row.volumeAll), best: c => c.row.volumeAll },
   { name: 'Change in a year', text: c => percentChange(c.row.change), best: c => c.row.change },
@@ -40,7 +41,7 @@ const lines = computed<Line[]>(() => [
   { name: 'Front, middle, rest', hint: 'difficulty of ranks 1–3, 4–10 and 11–20', text: c => c.difficultyParts ? `${Math.round(c.difficultyParts.front)} · ${Math.round(c.difficultyParts.middle)} · ${Math.round(c.difficultyParts.rest)}` : UNKNOWN },
   { name: 'Soft seats', hint: 'of page one, that I pass more likely than not', text: c => c.forecast ? String(c.forecast.softSeats) : UNKNOWN, best: c => c.forecast?.softSeats ?? null },
   { name: 'Exact titles', hint: 'of the first twenty', text: c => String(c.exactTitles), best: c => c.exactTitles, least: true },
-  { name: 'Rivals per 1,000', hint: 'videos whose title holds it, for a thousand searches', text: c => c.competitionPerThousand === null ? UNKNOWN : rounded(Math.round(c.competitionPerThousand)), exact: c => inFull(c.competitionPerThousand), best: c => c.competitionPerThousand, least: true },
+  { name: 'Rivals per 1,000', hint: 'videos whose title holds it, for a thousand searches', text: c => c.competitionPerThousand === null ? UNKNOWN : roundedRatio(c.competitionPerThousand), exact: c => inFull(c.competitionPerThousand), best: c => c.competitionPerThousand, least: true },
   { name: 'Turnover', hint: 'of page one in thirty days', text: c => c.turnover === null ? UNKNOWN : percent(c.turnover), best: c => c.turnover },
   { name: 'Age of the page', hint: 'median', text: c => c.age ? ageWords(c.age.median) : UNKNOWN },
   { name: 'Searcher wants to', text: c => c.intent ? INTENT_WORDS[c.intent.intent] : UNKNOWN },

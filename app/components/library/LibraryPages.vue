@@ -7,6 +7,7 @@ import { useWorkspace } from '~/stores/workspace'
 
 interface PagesAnswer { videos: number, channels: number, pages: number, rejected: { line: number, reason: string }[], rejectedMore: number }
 const emit = defineEmits<{ close: [] }>()
+useFocusBack()
 const workspace = useWorkspace()
 const file = ref<File | null>(null)
 const region = ref<string | null>(workspace.current?.region ?? null)

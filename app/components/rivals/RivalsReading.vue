@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { difficultyBand } from '../../../core/demand/bands'
 import type { ResultsAnswer, Spreads } from '../../../shared/rivals'
-import { ageWords, dateOnly, inFull, lengthWords, money, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { ageWords, dateOnly, inFull, lengthWords, money, percent, rounded, span, UNKNOWN } from '~/composables/figures'
 
 const props = defineProps<{ page: ResultsAnswer }>()
 const open = ref(false)
@@ -24,9 +24,9 @@ const place = ({ name, values }: Spreads, value: number) => {
       <dl class="figures">
         <div v-if="page.difficulty"><dt>Difficulty</dt><dd class="figure" :title="inFull(page.difficulty.page)">{{ Math.round(page.difficulty.page) }} <small>{{ difficultyBand(page.difficulty.page) }}</small></dd></div>
         <div v-if="page.difficulty"><dt title="Ranks 1–3, 4–10, 11–20">Front · middle · rest</dt><dd class="figure">{{ Math.round(page.difficulty.front) }} · {{ Math.round(page.difficulty.middle) }} · {{ Math.round(page.difficulty.rest) }}</dd></div>
-        <div v-if="reading.forecast"><dt>My likely ranks</dt><dd class="figure" data-test="likely">{{ reading.forecast.likely[0] }}–{{ reading.forecast.likely[1] }} <small>page one {{ percent(reading.forecast.pageOne) }}</small></dd></div>
-        <div v-if="reading.winnings"><dt>Views to win, 90 days</dt><dd class="figure" :title="`${inFull(reading.winnings.expected)} expected`">{{ rounded(Math.round(reading.winnings.low)) }}–{{ rounded(Math.round(reading.winnings.high)) }}</dd></div>
-        <div v-if="reading.earnings"><dt>Earns about</dt><dd class="figure" title="From the rate table of the workspace">{{ money(reading.earnings.lowMicros, reading.earnings.currency) }}–{{ money(reading.earnings.highMicros, reading.earnings.currency) }}</dd></div>
+        <div v-if="reading.forecast"><dt>My likely ranks</dt><dd class="figure" data-test="likely">{{ span(String(reading.forecast.likely[0]), String(reading.forecast.likely[1])) }} <small>page one {{ percent(reading.forecast.pageOne) }}</small></dd></div>
+        <div v-if="reading.winnings"><dt>Views to win, 90 days</dt><dd class="figure" :title="`${inFull(reading.winnings.expected)} expected`">{{ span(rounded(Math.round(reading.winnings.low)), rounded(Math.round(reading.winnings.high))) }}</dd></div>
+        <div v-if="reading.earnings"><dt>Earns about</dt><dd class="figure" title="From the rate table of the workspace">{{ span(money(reading.earnings.lowMicros, reading.earnings.currency), money(reading.earnings.highMicros, reading.earnings.currency)) }}</dd></div>
         <div><dt title="Part of page one that changes hands in thirty days">Turnover</dt><dd class="figure">{{ reading.turnover === null ? UNKNOWN : percent(reading.turnover) }}</dd></div>
         <div v-if="page.titleMatches !== null"><dt title="Videos whose title holds the phrase, as the site tells it">Rivals</dt><dd class="figure">{{ rounded(page.titleMatches) }}</dd></div>
       </dl>

@@ -37,8 +37,8 @@ watch(() => props.question, () => void load(), { immediate: true })
 type Order = 'lift' | 'users' | 'volume' | 'rank'
 const order = ref<Order>('lift')
 const ORDERS: { value: Order, title: string, of: (word: PageWord) => number }[] = [
-  { value: 'lift', title: 'By lift', of: word => -Math.log(word.lift) * Math.sqrt(word.users) }, { value: 'users', title: 'By users', of: word => -word.users },
-  { value: 'volume', title: 'By searches', of: word => -(word.volume ?? -1) }, { value: 'rank', title: 'By best rank', of: word => Math.min(...word.ranks) },
+  { value: 'lift', title: 'Lift × users', of: word => -Math.log(word.lift) * Math.sqrt(word.users) }, { value: 'users', title: 'Users', of: word => -word.users },
+  { value: 'volume', title: 'Searches', of: word => -(word.volume ?? -1) }, { value: 'rank', title: 'Best rank', of: word => Math.min(...word.ranks) },
 ]
 const lists = computed(() => WORD_PLACES.map((place) => {
   const of = ORDERS.find(each => each.value === order.value)!.of
