@@ -31,7 +31,7 @@ const free = await new Promise((tell) => {
 })
 if (!free) stop(`Port ${port} is in use, perhaps by a Fonetra that is running already: http://127.0.0.1:${port}. Close it, or give another with --port.`)
 
-install()
+await install()
 build()
 mkdirSync(data, { recursive: true })
 

@@ -18,6 +18,6 @@ const sizes = ['phrases', 'videos', 'pages'].map((name) => {
 })
 // The tool itself answers Ctrl-C, once the file it is at is imported.
 process.on('SIGINT', () => undefined)
-install()
+await install()
 build()
 process.exit(run(process.execPath, ['--max-old-space-size=8192', '.output/tools/large.mjs', resolve(HOME, options.data), ...sizes]))

@@ -1,5 +1,5 @@
 // What every command needs first: packages as locked, and a build newer than its sources. Plain Node, since nothing is installed yet.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -23,6 +23,17 @@ export function run(command, args, { quiet = false, env = {} } = {}) {
   return done.status ?? 1
 }
 
+/** The same beside others, its output kept and shown only when it fails. @returns its exit code, once it has ended. */
+function begin(command, args, env = {}) {
+  const child = spawn(command, args, { cwd: HOME, stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } })
+  let told = ''
+  for (const output of [child.stdout, child.stderr]) output.on('data', (chunk) => { told += chunk })
+  return new Promise((tell) => {
+    child.once('error', (error) => { told += error.message; tell(1) })
+    child.once('close', (code) => { if (code !== 0) process.stderr.write(told); tell(code ?? 1) })
+  })
+}
+
 function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19)) stop(`Fonetra needs Node.js 20.19 or newer; this is ${process.versions.node}.`)
@@ -31,28 +42,37 @@ function checkNode() {
 const there = command => spawnSync(command, ['--version'], { stdio: 'ignore' }).status === 0
 
 /** Installs packages of Debian; says so first. @returns whether it worked. */
-export function aptInstall(packages, why) {
+export async function aptInstall(packages, why) {
   if (process.getuid?.() !== 0) return false
   console.log(`Installing ${packages.join(', ')} (${why}) …`)
-  const apt = args => run('apt-get', ['-qq', '-o', 'Dpkg::Use-Pty=0', ...args], { quiet: true, env: { DEBIAN_FRONTEND: 'noninteractive' } })
-  apt(['update'])
-  return apt(['install', '-y', '--no-install-recommends', ...packages]) === 0
+  const apt = args => begin('apt-get', ['-qq', '-o', 'Dpkg::Use-Pty=0', ...args], { DEBIAN_FRONTEND: 'noninteractive' })
+  await apt(['update'])
+  return await apt(['install', '-y', '--no-install-recommends', ...packages]) === 0
 }
 
 /** better-sqlite3 is compiled at install. */
-function compiler() {
+async function compiler() {
   const missing = ['python3', 'make', 'g++'].filter(command => !there(command))
-  if (missing.length && !aptInstall(missing, 'to compile the database driver, once')) stop(`${missing.join(', ')} must be installed first: the database driver is compiled.`)
+  if (missing.length && !await aptInstall(missing, 'to compile the database driver, once')) stop(`${missing.join(', ')} must be installed first: the database driver is compiled.`)
 }
 
-/** Installs the packages named by the lockfile unless they are there. */
-export function install() {
+/**
+ * Installs the packages named by the lockfile unless they are there. The database driver is compiled, which takes one
+ * core a minute or two; no other package needs its install script.
+ * @param meanwhile begun once the packages are there, beside the compiling.
+ */
+export async function install(meanwhile = () => undefined) {
   checkNode()
   const lock = createHash('sha256').update(readFileSync(join(HOME, 'package-lock.json'))).update(process.versions.modules).digest('hex')
-  if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === lock) return
-  compiler()
-  console.log('Installing packages from the lockfile (about five minutes, once) …')
-  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) stop('The packages could not be installed; the lines above say why. Run the same command again once that is mended.')
+  if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === lock) { meanwhile(); return }
+  await compiler()
+  const failed = 'The packages could not be installed; the lines above say why. Run the same command again once that is mended.'
+  console.log('Installing packages from the lockfile (about four minutes, once) …')
+  if (run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']) !== 0) stop(failed)
+  console.log('Compiling the database driver …')
+  const compiled = begin('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], { JOBS: '2', npm_config_build_from_source: 'true' })
+  meanwhile()
+  if (await compiled !== 0) stop(failed)
   writeFileSync(LOCK_STAMP, lock)
 }
 

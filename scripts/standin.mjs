@@ -12,7 +12,7 @@ try {
 }
 const port = Number(options.port)
 if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port}” is no port: give a number from 1 to 65535.`)
-install()
+await install()
 build()
 const data = resolve(HOME, options.data)
 mkdirSync(data, { recursive: true })

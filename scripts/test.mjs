@@ -39,30 +39,33 @@ function add(file, read) {
   failed += counts.failed
 }
 
-function browser() {
+async function browser() {
   if (existsSync(CHROMIUM)) return
-  if (!aptInstall(['chromium'], 'for the tests of the interface, about a minute, once') || !existsSync(CHROMIUM)) stop(`Chromium is not at ${CHROMIUM} and could not be installed. As root: apt-get install chromium; or name another by FONETRA_CHROMIUM.`)
+  if (!await aptInstall(['chromium'], 'for the tests of the interface, about a minute, once') || !existsSync(CHROMIUM)) stop(`Chromium is not at ${CHROMIUM} and could not be installed. As root: apt-get install chromium; or name another by FONETRA_CHROMIUM.`)
 }
 
-install()
 mkdirSync(REPORTS, { recursive: true })
 const unit = join(REPORTS, 'unit.json')
 const e2e = join(REPORTS, 'e2e.json')
 for (const file of [unit, e2e]) rmSync(file, { force: true })
 
-// The build keeps one core busy, the units both: the checks of the sources take what is left of either.
-const lint = beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0'])
+// Compiling keeps one core busy: what needs no database driver is done beside it.
+const checks = []
+let chromium
+await install(() => {
+  checks.push(beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']), beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck']))
+  chromium = browser()
+})
+// Types and the build write the same folder.
+for (const told of checks) await told()
 step('Build', build)
-const types = beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck'])
 step('Units and the store', () => {
   const code = run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--json', `--outputFile=${unit}`, '--reporters=default'])
   add(unit, report => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }))
   if (code !== 0 && failed === 0) failed++
 })
-await lint()
-await types()
+await chromium
 step('The interface in Chromium', () => {
-  browser()
   const code = run('npx', ['--no-install', 'playwright', 'test'], { env: { FONETRA_TEST_REPORT: e2e } })
   add(e2e, ({ stats, errors }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length }))
   if (code !== 0 && failed === 0) failed++

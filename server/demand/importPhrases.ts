@@ -23,6 +23,8 @@ export interface ImportOptions {
   source: string
   /** Told the phrases of each batch once they are kept: for a list they go into. */
   into?: (texts: string[]) => void
+  /** Ends it after the batch at work. */
+  signal?: AbortSignal
   now?: () => number
 }
 
@@ -61,7 +63,7 @@ async function* inThread(entry: string, file: string, columns: ColumnMap | null)
  * @throws Error with a message for the user when the file cannot be read; what was written stays.
  */
 export async function importPhrases(phrases: PhraseStore, entry: string, options: ImportOptions): Promise<ImportResult> {
-  const { file, columns, region, language, source, into, now = Date.now } = options
+  const { file, columns, region, language, source, into, signal, now = Date.now } = options
   const answer: ImportAnswer = { accepted: 0, updated: 0, rejected: [], rejectedMore: 0, columns: {} }
   const at = now()
   for await (const event of inThread(entry, file, columns)) {
@@ -82,6 +84,7 @@ export async function importPhrases(phrases: PhraseStore, entry: string, options
     answer.updated += saved.updated
     into?.(figures.map(each => each.phrase))
     await new Promise(resolve => setImmediate(resolve))
+    if (signal?.aborted) break
   }
   phrases.settle({ name: source, kind: 'import' })
   return { kind: 'imported', answer }

@@ -10,12 +10,14 @@ import { Problem } from './problem'
 const MAX_FILE = 600 * 1024 * 1024
 
 /**
- * Takes the body as a file, bounded, for as long as it is worked on.
+ * Takes the body as a file, bounded, for as long as it is worked on. The work is told by a signal when nobody waits for its answer any more.
  * @throws Problem 422 with the reason when the file cannot be read; what SQLite says is passed on.
  */
-export async function withUpload<Result>(event: H3Event, folder: string, work: (file: string) => Promise<Result>): Promise<Result> {
+export async function withUpload<Result>(event: H3Event, folder: string, work: (file: string, gone: AbortSignal) => Promise<Result>): Promise<Result> {
   const file = join(folder, `upload-${uuid()}.tmp`)
   let size = 0
+  const gone = new AbortController()
+  event.node.res.once('close', () => { gone.abort() })
   const bounded = new Transform({
     transform(chunk: Buffer, _encoding, done) {
       size += chunk.length
@@ -24,7 +26,7 @@ export async function withUpload<Result>(event: H3Event, folder: string, work: (
   })
   try {
     await pipeline(event.node.req, bounded, createWriteStream(file))
-    return await work(file).catch((error: Error & { code?: string }) => { throw error instanceof Problem || error.code?.startsWith('SQLITE') ? error : new Problem(422, 'unreadable', error.message) })
+    return await work(file, gone.signal).catch((error: Error & { code?: string }) => { throw error instanceof Problem || error.code?.startsWith('SQLITE') ? error : new Problem(422, 'unreadable', error.message) })
   } finally {
     await rm(file, { force: true })
   }

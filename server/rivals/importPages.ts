@@ -22,7 +22,7 @@ const MAX_SEATS = 60
 
 export interface PagesAnswer { videos: number, channels: number, pages: number, rejected: { line: number, reason: string }[], rejectedMore: number }
 export interface ImportPagesDeps { phrases: PhraseStore, results: ResultStore, videos: VideoStore, reader: PageReader, now?: () => number }
-export interface ImportPagesOptions { file: string, region: string, language: string, source: string }
+export interface ImportPagesOptions { file: string, region: string, language: string, source: string, /** Ends it after the batch at work. */ signal?: AbortSignal }
 
 type Taken = { line: number } & ({ video: ToldVideo, seat: ToldSeat | null } | { reason: string } | { channel: { id: string, title: string, subscribers: number | null, foundedAt: number | null, videos: number | null } })
 
@@ -109,7 +109,7 @@ async function* readJson(file: string, size: number, encoding: string): AsyncGen
  *
  * @throws Error with a message for the user when the file as a whole cannot be read; what was written stays.
  */
-export async function importPages({ phrases, results, videos, reader, now = Date.now }: ImportPagesDeps, { file, region, language, source }: ImportPagesOptions): Promise<PagesAnswer> {
+export async function importPages({ phrases, results, videos, reader, now = Date.now }: ImportPagesDeps, { file, region, language, source, signal }: ImportPagesOptions): Promise<PagesAnswer> {
   const answer: PagesAnswer = { videos: 0, channels: 0, pages: 0, rejected: [], rejectedMore: 0 }
   const at = now()
   const pages = new Map<string, { phrase: string, region: string, at: number, titleMatches: number | null, seats: Map<number, ToldVideo> }>()
@@ -144,6 +144,7 @@ export async function importPages({ phrases, results, videos, reader, now = Date
     // What has a seat is kept with its page, as it was when that was seen.
     if (!seated) batch.push(video)
     if (batch.length >= BATCH) await flush()
+    if (signal?.aborted) break
   }
   await flush()
   answer.channels = channels.size
@@ -162,7 +163,7 @@ export async function importPages({ phrases, results, videos, reader, now = Date
   }
   // The next pages are read in their thread while these are kept.
   let next = readFrom(0)
-  for (let from = 0; from < told.length; from += PAGES) {
+  for (let from = 0; from < told.length && !signal?.aborted; from += PAGES) {
     const { due, reading } = next
     const read = await reading
     next = readFrom(from + PAGES)

@@ -139,3 +139,20 @@ test('an import runs in its thread while an edit is saved, leaves no file behind
   await again.close()
   await app.close()
 })
+
+test('an import that is stopped ends soon, keeps what it did, and leaves no file behind', async () => {
+  const app = await startApp({ from: 'empty' })
+  const rows = 400_000
+  const stop = new AbortController()
+  const importing = fetch(`${app.url}/api/import/phrases?region=GB&name=long.csv`, { method: 'POST', signal: stop.signal, body: `phrase,volume\n${Array.from({ length: rows }, (_, i) => `long phrase ${i},${i}`).join('\n')}\n` }).catch(() => null)
+  const figures = async () => ((await call(app, '/api/sources')).json as { sources: { name: string, figures: number }[] }).sources.find(each => each.name === 'long.csv')?.figures ?? 0
+  await expect.poll(figures).toBeGreaterThan(0)
+  stop.abort()
+  expect(await importing).toBeNull()
+  await expect.poll(() => readdirSync(app.data).filter(name => name.endsWith('.tmp'))).toEqual([])
+  const kept = await figures()
+  expect(kept).toBeLessThan(rows)
+  // The seed itself is a phrase too.
+  expect((await call(app, '/api/phrases?seed=long%20phrase&region=GB&limit=1')).json).toMatchObject({ total: kept + 1 })
+  await app.close()
+})

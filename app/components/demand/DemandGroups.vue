@@ -12,16 +12,20 @@ const problem = ref('')
 const assessed = computed(() => props.rows.filter(row => row.difficulty !== null).map(row => row.phrase))
 const byPhrase = computed(() => new Map(props.rows.map(row => [row.phrase, row])))
 
+/** Answers that come late are to a question nobody asks any more. */
+let asked = 0
 async function load() {
   problem.value = ''
+  const mine = ++asked
   try {
-    answer.value = await api<ClustersAnswer>('/api/phrases/clusters', { method: 'POST', body: { phrases: assessed.value, region: props.region, language: props.language } })
+    const got = await api<ClustersAnswer>('/api/phrases/clusters', { method: 'POST', body: { phrases: assessed.value, region: props.region, language: props.language } })
+    if (mine === asked) answer.value = got
   } catch (error) {
-    problem.value = messageOf(error)
+    if (mine === asked) problem.value = messageOf(error)
   }
 }
-// Groups are drawn anew when a fair number more was assessed, not with every row.
-watch(() => Math.floor(assessed.value.length / 24), () => void load(), { immediate: true })
+// Groups are drawn anew for other phrases and when a fair number more was assessed, not with every row.
+watch(() => [props.region, props.rows[0]?.phrase, Math.floor(assessed.value.length / 24)].join('\n'), () => void load(), { immediate: true })
 /** So many of a group are shown until all are wanted. */
 const SHOWN = 9
 const whole = ref<string[]>([])

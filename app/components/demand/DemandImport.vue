@@ -5,10 +5,12 @@ import { guessColumns, LIST_COLUMNS, type ListColumn } from '../../../core/forma
 import type { ImportAnswer } from '../../../shared/phrases'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
+import { useNotices } from '~/stores/notices'
 
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ region: string | null, language: string, dropped: File | null }>()
 const emit = defineEmits<{ imported: [] }>()
+const notices = useNotices()
 const file = ref<File | null>(null)
 const region = ref<string | null>(props.region)
 const busy = ref(false)
@@ -19,7 +21,13 @@ const mapped = ref<Partial<Record<ListColumn, number>>>({})
 let stop: AbortController | null = null
 
 watch(open, (now) => {
-  if (!now) return stop?.abort()
+  if (!now) {
+    if (busy.value) {
+      notices.tell('Stopped. What was read by then is kept; importing the list again takes the rest.')
+      emit('imported')
+    }
+    return stop?.abort()
+  }
   file.value = props.dropped
   region.value = props.region
   forget()

@@ -11,7 +11,11 @@ import { useWorkspace } from '~/stores/workspace'
 
 const workspace = useWorkspace()
 const notices = useNotices()
-const chosen = ref<string | null>(null)
+const route = useRoute()
+const address = useAddress()
+/** The workspace looked at, which need not be the one at work. */
+const chosen = computed(() => typeof route.query.of === 'string' ? route.query.of : null)
+const choose = (id: string | null) => address({ of: id }, true)
 const one = computed(() => workspace.workspaces.find(each => each.id === (chosen.value ?? workspace.id)) ?? null)
 const problem = ref('')
 const newName = ref('')
@@ -27,15 +31,17 @@ const rate = ref({ currency: '', low: '', high: '' })
 
 watch(() => one.value?.id, async (id) => {
   if (!id) return
+  problem.value = ''
   channelId.value = one.value!.channelId ?? ''
   subscribers.value = one.value!.channelId ? '' : one.value!.subscribers === null ? '' : String(one.value!.subscribers)
   found.value = []
   try {
     const got = await api<{ settings: Settings, videos: { title: string, views: number, publishedAt: number }[] }>(`/api/workspaces/${id}/settings`)
+    if (one.value?.id !== id) return
     show(got.settings)
     byHand.value = got.videos.map(video => `${new Date(video.publishedAt).toISOString().slice(0, 10)}; ${video.views}; ${video.title}`).join('\n')
   } catch (error) {
-    problem.value = messageOf(error)
+    if (one.value?.id === id) problem.value = messageOf(error)
   }
 }, { immediate: true })
 function show(next: Settings) {
@@ -63,9 +69,9 @@ const patch = (body: Record<string, unknown>, text = 'Kept.') => attempt(async (
 const make = () => attempt(async () => {
   const got = await api<Workspace>('/api/workspaces', { method: 'POST', body: { name: newName.value } })
   newName.value = ''
-  chosen.value = got.id
+  await choose(got.id)
 })
-const remove = (each: Workspace) => attempt(async () => { await api(`/api/workspaces/${each.id}`, { method: 'DELETE' }); chosen.value = null }, `“${each.name}” deleted.`)
+const remove = (each: Workspace) => attempt(async () => { await api(`/api/workspaces/${each.id}`, { method: 'DELETE' }); await choose(null) }, `“${each.name}” deleted.`)
 const search = () => attempt(async () => { found.value = (await api<{ channels: ChannelStats[] }>('/api/channels', { query: { find: find.value } })).channels; if (!found.value.length) throw new Error('No channel of this name has been seen yet. Give its id, import its feed under Sources, or state it by hand.') })
 const number = (value: string) => value.trim() === '' ? null : Number(value.replaceAll(/[, ]/gu, ''))
 
@@ -93,7 +99,7 @@ const saveRate = () => put({ rates: { ...settings.value!.rates, [one.value?.regi
 <template>
   <div class="channels">
     <nav class="sheet list" aria-label="Workspaces">
-      <ul><li v-for="each in workspace.workspaces" :key="each.id" :class="{ here: one?.id === each.id }"><button class="plain" data-test="workspace-line" @click="chosen = each.id"><strong>{{ each.name }}</strong><span class="small muted">{{ each.channelTitle ?? 'no channel yet' }} · {{ counted(each.briefs, 'brief') }}</span></button><v-btn v-if="!each.briefs && workspace.workspaces.length > 1" size="x-small" :icon="mdiDeleteOutline" :aria-label="`Delete ${each.name}`" @click="remove(each)" /></li></ul>
+      <ul><li v-for="each in workspace.workspaces" :key="each.id" :class="{ here: one?.id === each.id }"><button class="plain" data-test="workspace-line" @click="choose(each.id)"><strong>{{ each.name }}</strong><span class="small muted">{{ each.channelTitle ?? 'no channel yet' }} · {{ counted(each.briefs, 'brief') }}</span></button><v-btn v-if="!each.briefs && workspace.workspaces.length > 1" size="x-small" :icon="mdiDeleteOutline" :aria-label="`Delete ${each.name}`" @click="remove(each)" /></li></ul>
       <form class="new" @submit.prevent="make"><v-text-field v-model="newName" label="New workspace" maxlength="120" data-test="workspace-name" /><v-btn type="submit" size="small" :icon="mdiPlus" :disabled="!newName.trim()" aria-label="Make the workspace" data-test="workspace-make" /></form>
       <p class="small muted">A workspace is one channel, your own or a client’s, with its briefs and lists.</p>
     </nav>

@@ -3,11 +3,13 @@ import { mdiFileUploadOutline } from '@mdi/js'
 import { ref } from 'vue'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
+import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
 interface PagesAnswer { videos: number, channels: number, pages: number, rejected: { line: number, reason: string }[], rejectedMore: number }
 const emit = defineEmits<{ close: [] }>()
 useFocusBack()
+const notices = useNotices()
 const workspace = useWorkspace()
 const file = ref<File | null>(null)
 const region = ref<string | null>(workspace.current?.region ?? null)
@@ -33,6 +35,7 @@ async function send() {
   }
 }
 function close() {
+  if (busy.value) notices.tell('Stopped. What was read by then is kept; importing the file again takes the rest.')
   stop?.abort()
   emit('close')
 }

@@ -66,6 +66,13 @@ test('videos are known as they were when their page was seen, the newest page la
   expect(given.videos.video('w1')).toMatchObject({ views: 5 })
 })
 
+test('one that is stopped ends there', async () => {
+  const given = setUp()
+  const file = join(folder, 'stopped.csv')
+  writeFileSync(file, CSV)
+  expect(await importPages(given, { file, region: 'GB', language: 'en', source: 'mine.csv', signal: AbortSignal.abort() })).toMatchObject({ videos: 1, pages: 0 })
+})
+
 test('the same file again changes nothing; a page with a hole gives no difficulty', async () => {
   const given = setUp()
   await given.load(CSV)
