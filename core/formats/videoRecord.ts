@@ -1,18 +1,20 @@
 import { phraseKey } from '../text/words'
 import { looseNumber } from './number'
 
-/** A video as somebody told it elsewhere; what is `null` was not told. */
+/** A video as told, by a service or in a file. What is `null` was not told; an empty text or list is known to be empty. */
 export interface ToldVideo {
   id: string
   title: string
   description: string | null
   tags: string[] | null
+  /** Subscribers are `null` when the channel hides them. */
   channel: { id: string, title: string, subscribers: number | null }
   views: number | null
   likes: number | null
   comments: number | null
   publishedAt: number | null
   durationSeconds: number | null
+  /** A small picture as a `data:` address, 20 KB at most. */
   thumbnail: string | null
 }
 export interface ToldChannel { id: string, title: string, subscribers: number | null, foundedAt: number | null, videos: number | null }

@@ -1,10 +1,9 @@
-import { peakBits, season } from '../../core/demand/season'
-import { spike } from '../../core/demand/spike'
-import { trend, type Trend } from '../../core/demand/trend'
-import { meanVolume, yearChange, type Months } from '../../core/demand/volume'
+import type { Trend } from '../../core/demand/trend'
+import { meanVolume, type Months } from '../../core/demand/volume'
 import type { Intent } from '../../core/demand/intent'
 import { LEAST_CAP } from '../../core/demand/worth'
 import { phraseKey, wordCount } from '../../core/text/words'
+import { fromMonths } from './fromMonths'
 import { packMonth, packMonths, unpackMonth, unpackMonths } from './months'
 import { unpackStrengths } from './strengths'
 import { believeFirst } from './believe'
@@ -83,20 +82,9 @@ const ORIGIN = 'h.months, h.months_end, s.name, f.at'
 type OriginRow = [Buffer | null, number | null, string | null, number | null]
 const toOrigin = ([months, monthsEnd, source, at]: OriginRow): Origin => ({ months: months ? unpackMonths(months) : [], monthsEnd: monthsEnd === null ? null : unpackMonth(monthsEnd), source, at })
 
-/** What months tell, as it stands with a figure. */
-function derive({ months, monthsEnd }: ToldFigure) {
-  if (!months?.length) return { monthsChange: null, direction: null, yearly: null, strength: null, peaks: null, spiked: null }
-  const found = trend(months)
-  const yearly = monthsEnd ? season(months, Number(monthsEnd.slice(5, 7)) - 1) : null
-  return {
-    monthsChange: yearChange(months), direction: found?.direction ?? null, yearly: found?.yearly ?? null,
-    strength: yearly?.strength ?? null, peaks: yearly ? peakBits(yearly.peaks) : null, spiked: months.length < 24 ? null : Number(spike(months) !== null),
-  }
-}
-
 const CHUNK = 25
 const NONE: FigureRow[] = []
-const NOTHING = derive({ phrase: '', region: '' })
+const NOTHING = fromMonths({})
 
 export type PhraseStore = ReturnType<typeof phraseStore>
 
@@ -210,7 +198,7 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
       const { region } = figure
       const others = seen === undefined ? NONE : figureRows.all(id, region)
       const before = others.find(other => other.source_id === source)
-      const told = figure.months?.length ? derive(figure) : NOTHING
+      const told = figure.months?.length ? fromMonths(figure) : NOTHING
       const next = { volume: figure.volume ?? (figure.months ? meanVolume(figure.months) : null), change: figure.change ?? null, competition: figure.competition ?? null, advertiser: figure.advertiser ?? null }
       if (before) {
         updated++

@@ -1,3 +1,5 @@
+import type { ToldChannel, ToldVideo } from '../../core/formats/videoRecord'
+
 /**
  * What the product knows of the world outside. Every service speaks through these interfaces
  * alone; the simulated ones that ship are one implementation.
@@ -23,30 +25,8 @@ export interface VolumeAnswer {
   figures: PhraseFigures[]
 }
 
-export interface SiteChannel {
-  id: string
-  title: string
-  /** `null` when the channel hides it. */
-  subscribers: number | null
-  foundedAt: number | null
-  videos: number | null
-}
-
-/** A video as told. What is `null` was not told; an empty text or list is known to be empty. */
-export interface SiteVideo {
-  id: string
-  title: string
-  description: string | null
-  tags: string[] | null
-  channel: { id: string, title: string, subscribers: number | null }
-  views: number | null
-  likes: number | null
-  comments: number | null
-  publishedAt: number | null
-  durationSeconds: number | null
-  /** A small picture as a `data:` address, 20 KB at most. */
-  thumbnail: string | null
-}
+export type SiteChannel = ToldChannel
+export type SiteVideo = ToldVideo
 
 export interface SearchAnswer {
   /** The site's own count of videos whose title holds the phrase. */
