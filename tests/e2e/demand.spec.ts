@@ -87,6 +87,8 @@ test('difficulty comes in where one looks, without rows moving', async ({ page, 
   await expect(page.getByTestId('demand-status')).toContainText('assessing')
   await expect(rows(page).nth(4).locator('.difficulty')).toHaveText(/^\d+$/u)
   expect(await column(page, 1)).toEqual(before)
+  // Slow from here, so that it is stopped before it is done.
+  await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 1000 } })
   await page.getByTestId('judge-stop').click()
   await expect(page.getByTestId('demand-status')).toContainText('assess more')
   const known = Number(/([\d,]+) assessed/u.exec(await page.getByTestId('demand-status').innerText())![1]!.replace(',', ''))
