@@ -2,7 +2,8 @@
 export default {
   testEnvironment: 'node',
   // A machine busy with something else may be slow; what hangs still ends.
-  testTimeout: 30_000,
+  testTimeout: process.env.FONETRA_EXPLORE ? 600_000 : 30_000,
+  setupFiles: ['<rootDir>/tests/setup/properties.ts'],
   roots: ['<rootDir>/tests/unit'],
   testMatch: ['**/*.test.ts'],
   transform: { '^.+\\.(ts|js|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }] },

@@ -13,6 +13,11 @@ const BENEFIT: Record<string, string[]> = {
   es: ['tu', 'tus', 'aprende', 'sin', 'como', 'consigue'],
 }
 
+/** A line that is a link with little around it. */
+const isBare = (line: string) => linksOf(line).length > 0 && words(line).length <= 8
+
+const isHashtags = (line: string) => line.trimStart().startsWith('#')
+
 /** What the description begins with: what the viewer gets, or the link, by rule set. */
 export const descriptionFirst = defineCheck({
   id: 'description-first',
@@ -27,21 +32,21 @@ export const descriptionFirst = defineCheck({
     const text = draft.description!
     const line = firstLineOf(text)
     if (!line.text) return notApplicable('Nothing written yet.')
-    const links = linksOf(text)
-    const here = links.filter(link => link.start < line.start + line.text.length)
     const ranges = [{ field: 'description' as const, start: line.start, end: line.start + line.text.length }]
     if (settings.first === 'link') {
-      if (here.length) return met('The first line holds a link.', { ranges })
-      const link = links[0]
+      const link = linksOf(text)[0]
+      if (link && link.start < line.start + line.text.length) return met('The first line holds a link.', { ranges })
       return missing('This rule set wants a link on the first line.', {
         fixes: link ? [{ label: 'Put the first link on top', field: 'description', value: `${link.text}\n${text}` }] : [],
       })
     }
-    const bare = here.length > 0 && words(line.text).length <= 8
-    if (bare || line.text.startsWith('#')) {
-      const rest = (text.slice(0, line.start) + text.slice(line.start + line.text.length)).trim()
-      const fixes: Fix[] = /[\p{L}\p{N}]/u.test(rest) ? [{ label: 'Move this line to the end', field: 'description', value: `${rest}\n\n${line.text}` }] : []
-      return missing(`Begins with ${bare ? 'a link' : 'hashtags'}. Begin with what the viewer gets.`, { ranges, fixes })
+    if (isBare(line.text) || isHashtags(line.text)) {
+      // Every line of the kind that stands before the first real one moves, or the fix would put the next link on top.
+      const lines = text.slice(line.start).split('\n')
+      const real = lines.findIndex(each => each.trim() !== '' && !isBare(each) && !isHashtags(each))
+      const moved = lines.slice(0, real).join('\n').trim()
+      const fixes: Fix[] = real > 0 ? [{ label: moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end', field: 'description', value: `${lines.slice(real).join('\n').trim()}\n\n${moved}` }] : []
+      return missing(`Begins with ${isBare(line.text) ? 'a link' : 'hashtags'}. Begin with what the viewer gets.`, { ranges, fixes })
     }
     const wanted = BENEFIT[primaryLanguage(language)]
     if (wanted && !words(line.text).some(word => wanted.includes(word.norm))) {

@@ -4,6 +4,7 @@ import { CHECKS } from '../../../../core/draft/checks'
 import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { BALANCED, EXACT_LINE, RULE_SETS, type RuleSet } from '../../../../core/draft/ruleset'
 import { scoreDraft } from '../../../../core/draft/score'
+import { runs } from '../../../setup/runs'
 
 const score = (draft: Draft, phrases = { lead: 'bike chain', support: [] as string[] }, set: RuleSet = BALANCED) => scoreDraft(draft, phrases, set, DEFAULT_PROFILE, 'en')
 
@@ -73,7 +74,7 @@ describe('properties of any draft', () => {
         if (check.state === 'met') expect(check.points).toBeCloseTo(check.outOf)
       }
       for (const { start, end } of placements) expect(start).toBeLessThanOrEqual(end)
-    }), { numRuns: 300 })
+    }), { numRuns: runs(300) })
   })
 
   test('a fix never lowers the points of its own check', () => {
@@ -84,6 +85,6 @@ describe('properties of any draft', () => {
           if (after.outOf) expect(after.points).toBeGreaterThanOrEqual(check.points - 1e-9)
         }
       }
-    }), { numRuns: 200 })
+    }), { numRuns: runs(200) })
   })
 })

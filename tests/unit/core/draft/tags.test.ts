@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { DEFAULT_PROFILE, tagsCost, type LimitProfile } from '../../../../core/draft/limits'
 import { packTags, type TagCandidate } from '../../../../core/draft/tags'
+import { runs } from '../../../setup/runs'
 
 const profileOf = (limit: number): LimitProfile => ({ ...DEFAULT_PROFILE, tags: { ...DEFAULT_PROFILE.tags, limit } })
 
@@ -31,7 +32,7 @@ describe('the packer', () => {
       expect(packed.used).toBeLessThanOrEqual(limit)
       expect(packed.used).toBe(tagsCost(packed.tags, profileOf(limit)))
       expect(packed.value).toBeCloseTo(byTrial(candidates, lead, limit))
-    }), { numRuns: 300 })
+    }), { numRuns: runs(300) })
   })
 
   test('the lead stands first whatever its value; one that cannot fit is left out', () => {

@@ -4,6 +4,7 @@ import { ownStrength } from '../../../../core/rivals/ownStrength'
 import { readingInWords, whySoft } from '../../../../core/rivals/reading'
 import { earnings, SHARES, viewsToWin } from '../../../../core/rivals/winnings'
 import { seeded, normal } from '../../../../server/services/standin/chance'
+import { runs } from '../../../setup/runs'
 
 const strength = fc.double({ min: 0, max: 1, noNaN: true })
 const page = fc.array(strength, { minLength: 20, maxLength: 60 })
@@ -39,19 +40,19 @@ describe('chance of page one', () => {
   test('the quick sum is the same chance', () => {
     fc.assert(fc.property(strength, page, fc.boolean(), (own, strengths, more) => {
       expect(chanceOfPageOne(own, strengths, more)).toBeCloseTo(forecast(own, strengths, more).pageOne, 9)
-    }), { numRuns: 60 })
+    }), { numRuns: runs(60) })
   })
 
   test('never rises when a rival is added', () => {
     fc.assert(fc.property(strength, fc.array(strength, { maxLength: 59 }), strength, (own, strengths, added) => {
       expect(forecast(own, [...strengths, added], false).pageOne).toBeLessThanOrEqual(forecast(own, strengths, false).pageOne + 1e-9)
-    }), { numRuns: 120 })
+    }), { numRuns: runs(120) })
   })
 
   test('never falls when I grow stronger', () => {
     fc.assert(fc.property(strength, strength, page, (a, b, strengths) => {
       expect(forecast(Math.min(a, b), strengths, true).pageOne).toBeLessThanOrEqual(forecast(Math.max(a, b), strengths, true).pageOne + 1e-9)
-    }), { numRuns: 60 })
+    }), { numRuns: runs(60) })
   })
 
   test('is not sharpened by reading fewer results, where those unread are no stronger than the last ten read', () => {
@@ -59,7 +60,7 @@ describe('chance of page one', () => {
       const tail = strengths.slice(read - 10, read).reduce((a, b) => a + b, 0) / 10
       const all = strengths.map((each, i) => i < read ? each : Math.min(each, tail))
       expect(forecast(own, all.slice(0, read), true).pageOne).toBeLessThanOrEqual(forecast(own, all, false).pageOne + 1e-9)
-    }), { numRuns: 100 })
+    }), { numRuns: runs(100) })
   })
 
   test('nor are the likely ranks: they never end sooner for a page that falls off and is read less far', () => {
@@ -69,7 +70,7 @@ describe('chance of page one', () => {
       expect(less.pageOne).toBeLessThanOrEqual(all.pageOne + 1e-9)
       expect(less.likely[0]).toBeGreaterThanOrEqual(all.likely[0])
       expect(less.likely[1]).toBeGreaterThanOrEqual(all.likely[1])
-    }), { numRuns: 100 })
+    }), { numRuns: runs(100) })
   })
 
   test('soft seats are those I pass more likely than not', () => {

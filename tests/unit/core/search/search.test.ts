@@ -5,6 +5,7 @@ import { sortByKeys } from '../../../../core/search/order'
 import { atLeast, between, notAbove, stepOf, withBit } from '../../../../core/search/scan'
 import { floatKey, selectRange } from '../../../../core/search/selectRange'
 import { words } from '../../../../core/text/words'
+import { runs } from '../../../setup/runs'
 
 const WORDS = ['bike', 'chain', 'how', 'to', 'clean', 'fix', 'Kette', 'éclair']
 const phrase = fc.array(fc.constantFrom(...WORDS), { minLength: 1, maxLength: 5 }).map(list => list.join(' '))
@@ -52,7 +53,7 @@ describe('sets of numbers', () => {
       expect([...bits(a).list(most)]).toEqual(ascending.slice(0, most))
       expect([...bits(a).list(most, true)]).toEqual(ascending.reverse().slice(0, most))
       expect([...bits(a).firstOf(Uint32Array.from(order), most)]).toEqual(order.filter(n => a.includes(n)).slice(0, most))
-    }), { numRuns: 40 })
+    }), { numRuns: runs(40) })
   })
   test('a column is scanned as its definition says, unknown values and sizes beside whole words included', () => {
     const value = fc.oneof(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }).map(each => each + 1e-9), fc.constantFrom(Number.NaN, Number.POSITIVE_INFINITY, 0.5, 1e300))
@@ -104,7 +105,7 @@ describe('a range of a sort', () => {
         return (falling ? y - x : x - y) || rows[a]![1] - rows[b]![1] || a - b
       })
       expect([...found]).toEqual(sorted.slice(from, from + length))
-    }), { numRuns: 200 })
+    }), { numRuns: runs(200) })
   })
   test('among many equals the next key decides', () => {
     const items = Uint32Array.from({ length: 50_000 }, (_, i) => i)

@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { delimitedLines, delimitedText, delimiterOf, type DelimitedLine } from '../../../../server/jobs/delimited'
 import { temporaryFolder } from '../files'
+import { runs } from '../../../setup/runs'
 
 const folder = temporaryFolder()
 const path = join(folder, 'list.csv')
@@ -26,7 +27,7 @@ test('what was written comes back, whatever it holds and wherever a piece ends',
       expect(found[i]!.line).toBe(line)
       line += 1 + row.join('').split('\n').length - 1
     }
-  }), { numRuns: 150 })
+  }), { numRuns: runs(150) })
 })
 
 test('a file and the same text as a whole give the same', async () => {

@@ -37,6 +37,12 @@ describe('description-first', () => {
     expect(checkOf('description-first', link, { settings: { first: 'link' } }).state).toBe('met')
   })
 
+  test('every link and hashtag line before the text moves to the end; without a text there is nothing to offer', () => {
+    const check = checkOf('description-first', { description: 'https://wheelshed.example/a\n\n#bike #shed\nYou will learn much.\nMore.' })
+    expect(check.fixes).toEqual([expect.objectContaining({ label: 'Move these lines to the end', value: 'You will learn much.\nMore.\n\nhttps://wheelshed.example/a\n\n#bike #shed' })])
+    expect(checkOf('description-first', { description: 'https://wheelshed.example bike\n\nhttps://wheelshed.example bike' })).toMatchObject({ state: 'missing', fixes: [] })
+  })
+
   test('in a language without a word list a plain line passes', () => {
     expect(checkOf('description-first', { description: 'Pyörän ketju.' }, { language: 'fi' }).state).toBe('met')
   })
