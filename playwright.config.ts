@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from './tests/e2e/chromium'
 
 /** The real interface on the built app, in Debian's Chromium. Each file starts servers of its own. */
 export default defineConfig({
@@ -15,8 +16,10 @@ export default defineConfig({
     testIdAttribute: 'data-test',
     locale: 'en-GB',
     timezoneId: 'Europe/London',
+    // Motion is looked at by the journeys; everywhere else a thing stands where it comes to stand at once.
+    contextOptions: { reducedMotion: 'reduce' },
     permissions: ['clipboard-read', 'clipboard-write'],
     screenshot: 'only-on-failure',
-    launchOptions: { executablePath: process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] },
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
   },
 })

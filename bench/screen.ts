@@ -1,11 +1,12 @@
 import { chromium } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from '../tests/e2e/chromium'
 import { startApp } from '../tests/e2e/startApp'
 import { timing, type Timing } from './measure'
 
 /** The first Demand screen in a new browser profile: until a row with its difficulty can be used, and what was loaded. */
 export async function benchScreen(): Promise<{ timings: Timing[], loadedKb: Record<string, number> }> {
   const app = await startApp()
-  const browser = await chromium.launch({ executablePath: process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   try {
     const times: number[] = []
     const loaded: Record<string, number> = {}

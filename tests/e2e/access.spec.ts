@@ -33,8 +33,7 @@ const SCREENS = [
 
 for (const theme of ['light', 'dark'] as const) {
   test.describe(theme, () => {
-    // Without motion a dialog stands as soon as it is there.
-    test.use({ colorScheme: theme, contextOptions: { reducedMotion: 'reduce' } })
+    test.use({ colorScheme: theme })
     test.describe.configure({ mode: 'parallel' })
 
     for (const [half, screens] of [['first', SCREENS.slice(0, 7)], ['other', SCREENS.slice(7)]] as const) {
@@ -94,7 +93,6 @@ test('a change of the score is said to screen readers, and every figure of the g
 })
 
 test('with reduced motion nothing moves', async ({ page }) => {
-  await page.emulateMedia({ reducedMotion: 'reduce' })
   await page.goto('/desk')
   await page.getByTestId('ledger').waitFor()
   expect(await page.getByTestId('ledger').locator('.bar span').evaluate(bar => parseFloat(getComputedStyle(bar).transitionDuration))).toBeLessThan(0.001)

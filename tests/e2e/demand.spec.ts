@@ -75,6 +75,31 @@ test('wrong seeds get a message in the field', async ({ page }) => {
   await expect(rows(page).first()).toContainText('<script>alert(1)</script>')
 })
 
+test('a suggestion held with the arrow keys stays when an answer for later letters comes', async ({ page }) => {
+  await page.goto('/demand')
+  await seed(page).pressSequentially('rear der')
+  await expect(page.getByRole('option').first()).toBeVisible()
+  let letIn: () => void = () => undefined
+  const held = new Promise<void>((go) => { letIn = go })
+  await page.route(/\/api\/suggest\?/u, async (route) => {
+    await held
+    await route.fulfill({ json: { suggestions: [{ phrase: 'rear seat', via: ['video'] }] } })
+  })
+  const asked = page.waitForRequest(/\/api\/suggest\?/u)
+  const answered = page.waitForResponse(/\/api\/suggest\?/u)
+  await seed(page).press('Backspace')
+  await asked
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('option').first()).toBeFocused()
+  const offered = await page.getByRole('option').allInnerTexts()
+  letIn()
+  await answered
+  await page.evaluate(() => new Promise(drawn => requestAnimationFrame(() => setTimeout(drawn))))
+  expect(await page.getByRole('option').allInnerTexts()).toEqual(offered)
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(url => offered[0]!.startsWith(url.searchParams.get('seed')!))
+})
+
 test('an unknown region in the address is told, and another can be chosen', async ({ page }) => {
   await page.goto('/demand?seed=bike+chain&region=QQ')
   await expect(page.getByRole('alert')).toContainText('no region we know')

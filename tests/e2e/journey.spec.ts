@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test'
 import { expect, startApp, test } from './app'
 import { tabTo } from './keys'
 
+// As most people have it; other files look at things without motion.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } })
+
 const row = (page: Page, n: number) => page.getByTestId('phrase-row').nth(n)
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
 const editor = (page: Page, name: 'title' | 'description') => page.getByTestId(name).locator('.cm-content')
@@ -104,7 +107,7 @@ test('the same with the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('option').first()).toBeVisible()
   await keys.press('ArrowDown')
   await expect(page.getByRole('option').first()).toBeFocused()
-  // Read once it is held: what came late for the letters before may have changed the list.
+  // What comes late for the letters typed since does not change the list under the hand.
   const suggestion = await page.locator('[role=option]:focus .v-list-item-title').innerText()
   await keys.press('Enter')
   await expect(page).toHaveURL(url => url.searchParams.get('seed') === suggestion)

@@ -15,6 +15,9 @@ const suggestions = ref<Suggestion[]>([])
 let asked = props.seed
 watch(() => props.seed, (seed) => { typed.value = asked = seed })
 
+/** Someone stands on a suggestion with the arrow keys: what comes late must not put another one under Enter. */
+const isChoosing = () => document.activeElement?.closest('[role=option]') != null
+
 const suggest = useDebounceFn(async (prefix: string) => {
   if (!prefix.trim() || prefix.length > 200) {
     suggestions.value = []
@@ -22,7 +25,7 @@ const suggest = useDebounceFn(async (prefix: string) => {
   }
   const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { query: { prefix, region: props.region, language: props.language } }).catch(() => null)
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
-  if (got && prefix === typed.value && prefix !== asked) suggestions.value = got.suggestions
+  if (got && prefix === typed.value && prefix !== asked && !isChoosing()) suggestions.value = got.suggestions
 }, 120)
 
 function onType(text: string) {

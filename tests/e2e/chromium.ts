@@ -1,0 +1,15 @@
+/** Debian's Chromium, or the one named. */
+export const CHROMIUM = process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium'
+
+/**
+ * What the browser would load for itself: the lists under its own address bar are pages of their own, opened with every
+ * window beside the page looked at, and took as much of the processor as half of ours. The rest is what Playwright
+ * switches off too, since the last list given is the one that holds.
+ */
+const OFF = [
+  'WebUIOmniboxPopup', 'WebUIOmniboxAimPopup', 'WebUIOmniboxFullPopup',
+  'AvoidUnnecessaryBeforeUnloadCheckSync', 'DestroyProfileOnBrowserClose', 'HttpsUpgrades', 'HttpsFirstBalancedModeAutoEnable', 'LensOverlay', 'MediaRouter', 'PaintHolding',
+  'ThirdPartyStoragePartitioning', 'AvoidCorsURLLoaderRestartOnRedirect', 'OptimizationHints', 'NetworkTimeServiceQuerying', 'AimEnabled', 'PreconnectToSearch',
+]
+
+export const CHROMIUM_ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', `--disable-features=${OFF.join(',')}`]
