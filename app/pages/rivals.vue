@@ -49,25 +49,25 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
     <nav v-if="tray.phrases.length" class="tray small" aria-label="Phrases of the tray"><button v-for="each in tray.phrases" :key="each.phrase" class="plain chip" :class="{ here: each.phrase === phrase }" :aria-current="each.phrase === phrase ? 'true' : undefined" data-test="tray-chip" @click="read(each.phrase)"><strong class="figure">{{ each.mark }}</strong> {{ each.phrase }}</button></nav>
     <div v-if="!phrase && view !== 'trending'" class="sheet state" data-test="rivals-empty"><h2>Who holds this phrase, and how firmly?</h2><p>Type a phrase, or give the brief a lead. You see every result with its strength, where your channel would stand among them, and what their words are.</p></div>
     <template v-else>
-      <div v-if="rivals.state === 'failed' && !rivals.page" class="sheet state" role="alert"><h2>The page could not be had</h2><p>{{ rivals.problem }}</p><v-btn variant="tonal" @click="rivals.again()">Try again</v-btn></div>
-      <template v-else>
-        <RivalsReading v-if="rivals.page" :page="rivals.page" />
-        <v-skeleton-loader v-else-if="phrase" type="paragraph" class="sheet" />
-        <div class="tabs">
-          <v-btn-toggle :model-value="view" mandatory density="compact" variant="outlined" color="primary" divided aria-label="View"><v-btn v-for="each in VIEWS" :key="each.view" :value="each.view" size="small" :data-test="`tab-${each.view}`" @click="turn(each.view)">{{ each.title }}</v-btn></v-btn-toggle>
+      <div class="tabs">
+        <v-btn-toggle :model-value="view" mandatory density="compact" variant="outlined" color="primary" divided aria-label="View"><v-btn v-for="each in VIEWS" :key="each.view" :value="each.view" size="small" :data-test="`tab-${each.view}`" @click="turn(each.view)">{{ each.title }}</v-btn></v-btn-toggle>
+        <template v-if="view !== 'trending'">
           <span v-if="rivals.state === 'loading'" class="small">Reading the page … <button class="plain link" @click="rivals.giveUp()">Stop</button></span>
           <span v-else-if="rivals.page" class="small muted" :title="dateTime(rivals.page.at)">{{ rivals.page.source }}, seen {{ ago(rivals.page.at) }}<template v-if="!rivals.page.complete">, <strong class="missing">incomplete</strong></template><template v-if="rivals.page.problem">; <span class="missing">{{ rivals.page.problem }}</span></template></span>
           <v-spacer />
           <v-btn size="small" :prepend-icon="mdiRefresh" :disabled="!rivals.page || rivals.state === 'loading'" data-test="look-again" @click="rivals.again(true)">Look again</v-btn>
-        </div>
-        <RivalsTrending v-if="view === 'trending'" :region="region" :language="language" />
-        <template v-else-if="rivals.page">
-          <RivalsLadder v-if="view === 'ladder'" :page="rivals.page" />
-          <LazyRivalsCurves v-else-if="view === 'curves'" :page="rivals.page" />
-          <LazyRivalsWords v-else-if="view === 'words'" :question="question" />
-          <LazyRivalsChannels v-else :page="rivals.page" :question="question" :channel="channel" @open="set({ channel: $event ?? undefined }, true)" />
         </template>
+      </div>
+      <RivalsTrending v-if="view === 'trending'" :region="region" :language="language" />
+      <div v-else-if="rivals.state === 'failed' && !rivals.page" class="sheet state" role="alert"><h2>The page could not be had</h2><p>{{ rivals.problem }}</p><v-btn variant="tonal" @click="rivals.again()">Try again</v-btn></div>
+      <template v-else-if="rivals.page">
+        <RivalsReading :page="rivals.page" />
+        <RivalsLadder v-if="view === 'ladder'" :page="rivals.page" />
+        <LazyRivalsCurves v-else-if="view === 'curves'" :page="rivals.page" />
+        <LazyRivalsWords v-else-if="view === 'words'" :question="question" />
+        <LazyRivalsChannels v-else :page="rivals.page" :question="question" :channel="channel" @open="set({ channel: $event ?? undefined }, true)" />
       </template>
+      <v-skeleton-loader v-else type="paragraph, table-row@6" class="sheet" />
     </template>
   </div>
 </template>

@@ -51,7 +51,7 @@ export function readingInWords(of: ReadingOf): string {
   } else parts.push('the page came back incomplete, so that nothing is said of its difficulty')
   const words = exactTitles === 0 ? 'no title of page one holds the exact words' : `${exactTitles} of ${Math.min(20, results)} titles ${exactTitles === 1 ? 'holds' : 'hold'} the exact words`
   parts.push(words)
-  if (turnover !== null) parts.push(`${percent(turnover)} of it change hands in 30 days`)
+  if (turnover !== null) parts.push(`${percent(turnover)} of it changes hands in 30 days`)
   else if (age) parts.push(`half of it is older than ${age.median >= 60 ? `${Math.round(age.median / 30)} months` : `${Math.round(age.median)} days`}`)
   return `${parts.join('; ')}.`
 }

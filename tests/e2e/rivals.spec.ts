@@ -80,8 +80,13 @@ test('web search’s own block, trending filtered by words, and tray phrases one
   await page.getByTestId('from-web').click()
   await expect(page).toHaveURL(/from=web/u)
   await expect.poll(() => rivals(page).count()).toBeLessThanOrEqual(10)
+  const stood = await page.getByTestId('tab-trending').boundingBox()
+  await page.route(/\/api\/results\?/u, async (route) => { await new Promise(later => setTimeout(later, 400)); await route.continue() })
   await page.getByTestId('tray-chip').nth(1).click()
   await expect(page).toHaveURL(/phrase=rear(\+|%20)derailleur(\+|%20)not/u)
+  // The views stay under the hand while the next page is read.
+  await expect(page.getByText('Reading the page …')).toBeVisible()
+  expect(await page.getByTestId('tab-trending').boundingBox()).toEqual(stood)
   await page.getByTestId('tab-trending').click()
   await expect(page.getByTestId('trend').first()).toBeVisible()
   await page.getByTestId('trending-find').locator('input').fill('bike')

@@ -119,7 +119,7 @@ describe('the reading in words', () => {
   test('one sentence, with what is known', () => {
     const told = forecast(own.strength, new Array<number>(60).fill(0.4), false)
     const text = readingInWords({ difficulty: { page: 40, front: 50, middle: 40, rest: 30 }, forecast: told, winnings: viewsToWin(1200, told), turnover: 0.25, age: null, results: 60, exactTitles: 0 })
-    expect(text).toMatch(/^A well-worded video of mine would most likely stand .*page one is very likely.*for [\d.K]+(?: to [\d.K]+)? views in 90 days; the front of the page is held more firmly than its end; no title of page one holds the exact words; 25 % of it change hands in 30 days\.$/u)
+    expect(text).toMatch(/^A well-worded video of mine would most likely stand .*page one is very likely.*for [\d.K]+(?: to [\d.K]+)? views in 90 days; the front of the page is held more firmly than its end; no title of page one holds the exact words; 25 % of it changes hands in 30 days\.$/u)
     expect(text.match(/\./gu)!.length).toBeGreaterThan(0)
   })
   test('one rank is no range, and behind all is said as that', () => {
