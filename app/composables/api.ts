@@ -6,7 +6,7 @@ export class ApiProblem extends Error {
   }
 }
 
-interface ApiOptions { method?: string, query?: Record<string, string | number | null | undefined>, body?: unknown, file?: Blob, signal?: AbortSignal, keepalive?: boolean }
+interface ApiOptions { method?: string, query?: Record<string, string | number | null | undefined>, body?: unknown, file?: Blob, signal?: AbortSignal, keepalive?: boolean, accept?: string }
 
 /** The path with its query; absent and empty parameters are left out. */
 export function apiPath(path: string, query: ApiOptions['query'] = {}): string {
@@ -17,12 +17,13 @@ export function apiPath(path: string, query: ApiOptions['query'] = {}): string {
 }
 
 /** Asks the server and gives the raw answer. @throws ApiProblem; with status 0 when the server cannot be reached. */
-export async function apiResponse(path: string, { method = 'GET', query, body, file, signal, keepalive }: ApiOptions = {}): Promise<Response> {
+export async function apiResponse(path: string, { method = 'GET', query, body, file, signal, keepalive, accept }: ApiOptions = {}): Promise<Response> {
   let response: Response
   try {
     response = await fetch(apiPath(path, query), {
       method, signal, keepalive,
-      ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      headers: { ...(accept ? { Accept: accept } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch (error) {
     if (signal?.aborted) throw error
@@ -56,8 +57,7 @@ export async function* readLines<Line>(response: Response): AsyncGenerator<Line>
   }
 }
 
-/** The message of anything thrown. */
-/** A sentence that says what to do speaks for itself; only what the schema says by itself needs the name of its field before it. */
+/** The message of anything thrown. A sentence that says what to do speaks for itself; only what the schema says by itself needs the name of its field before it. */
 export function messageOf(error: unknown): string {
   const first: unknown = error instanceof ApiProblem && error.code === 'bad-input' && Array.isArray(error.details) ? error.details[0] : null
   const told = (first as { message?: unknown } | null)?.message

@@ -1,5 +1,6 @@
 import { Worker } from 'node:worker_threads'
 import type { ColumnMap } from '../../core/formats/phraseList'
+import type { ImportProgress } from '../../shared/imports'
 import type { ImportAnswer } from '../../shared/phrases'
 import type { PhraseStore, ToldFigure } from '../data/phrases'
 import { unpackBatch, type PackedBatch } from '../jobs/listBatch'
@@ -25,6 +26,8 @@ export interface ImportOptions {
   into?: (texts: string[]) => void
   /** Ends it after the batch at work. */
   signal?: AbortSignal
+  /** Told how far it is, after each batch. */
+  tell?: (progress: ImportProgress) => void
   now?: () => number
 }
 
@@ -63,7 +66,7 @@ async function* inThread(entry: string, file: string, columns: ColumnMap | null)
  * @throws Error with a message for the user when the file cannot be read; what was written stays.
  */
 export async function importPhrases(phrases: PhraseStore, entry: string, options: ImportOptions): Promise<ImportResult> {
-  const { file, columns, region, language, source, into, signal, now = Date.now } = options
+  const { file, columns, region, language, source, into, signal, tell, now = Date.now } = options
   const answer: ImportAnswer = { accepted: 0, updated: 0, rejected: [], rejectedMore: 0, columns: {} }
   const at = now()
   for await (const event of inThread(entry, file, columns)) {
@@ -83,6 +86,7 @@ export async function importPhrases(phrases: PhraseStore, entry: string, options
     answer.accepted += saved.accepted
     answer.updated += saved.updated
     into?.(figures.map(each => each.phrase))
+    tell?.({ part: event.part, said: `${(answer.accepted + answer.updated).toLocaleString('en')} phrases kept` })
     await new Promise(resolve => setImmediate(resolve))
     if (signal?.aborted) break
   }

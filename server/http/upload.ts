@@ -1,33 +1,80 @@
-import type { H3Event } from 'h3'
+import { getRequestHeader, setResponseHeader, type H3Event } from 'h3'
 import { createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import { Transform } from 'node:stream'
+import { PassThrough, Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { v7 as uuid } from 'uuid'
-import { Problem } from './problem'
+import type { ImportLine, ImportProgress } from '../../shared/imports'
+import { Problem, problemOf } from './problem'
 
 const MAX_FILE = 600 * 1024 * 1024
+const NDJSON = 'application/x-ndjson'
+/** Milliseconds between two lines that tell how far the work is. */
+const TOLD_EVERY = 150
+
+/** A file that was sent, and what its work tells and is told. */
+export interface Upload {
+  file: string
+  /** Aborted when nobody waits for the answer any more. */
+  gone: AbortSignal
+  /** Says how far the work is; what comes in between two lines is left out. */
+  tell: (progress: ImportProgress) => void
+}
 
 /**
- * Takes the body as a file, bounded, for as long as it is worked on. The work is told by a signal when nobody waits for its answer any more.
+ * Takes the body as a file, bounded, for as long as it is worked on. Who accepts `application/x-ndjson` is told how far the work
+ * is, and has the answer or the error in the last line; others have it as the body.
  * @throws Problem 422 with the reason when the file cannot be read; what SQLite says is passed on.
  */
-export async function withUpload<Result>(event: H3Event, folder: string, work: (file: string, gone: AbortSignal) => Promise<Result>): Promise<Result> {
+export async function withUpload<Answer>(event: H3Event, folder: string, work: (upload: Upload) => Promise<Answer>): Promise<Answer | PassThrough> {
   const file = join(folder, `upload-${uuid()}.tmp`)
-  let size = 0
   const gone = new AbortController()
   event.node.res.once('close', () => { gone.abort() })
-  const bounded = new Transform({
+  const done = async (tell: Upload['tell']) => {
+    try {
+      return await work({ file, gone: gone.signal, tell }).catch((error: Error & { code?: string }) => { throw error instanceof Problem || error.code?.startsWith('SQLITE') ? error : new Problem(422, 'unreadable', error.message) })
+    } finally {
+      await rm(file, { force: true })
+    }
+  }
+  try {
+    await pipeline(event.node.req, bounded(), createWriteStream(file))
+  } catch (error) {
+    await rm(file, { force: true })
+    throw error
+  }
+  if (!getRequestHeader(event, 'accept')?.includes(NDJSON)) return done(() => undefined)
+  setResponseHeader(event, 'Content-Type', `${NDJSON}; charset=utf-8`)
+  return streamed(done)
+}
+
+function bounded(): Transform {
+  let size = 0
+  return new Transform({
     transform(chunk: Buffer, _encoding, done) {
       size += chunk.length
       done(size > MAX_FILE ? new Problem(413, 'too-long', `A file can be ${MAX_FILE / 1024 / 1024} MB at most. Split it.`) : null, chunk)
     },
   })
-  try {
-    await pipeline(event.node.req, bounded, createWriteStream(file))
-    return await work(file, gone.signal).catch((error: Error & { code?: string }) => { throw error instanceof Problem || error.code?.startsWith('SQLITE') ? error : new Problem(422, 'unreadable', error.message) })
-  } finally {
-    await rm(file, { force: true })
+}
+
+/** Lines of how far it is, then the answer or the error. */
+function streamed<Answer>(work: (tell: Upload['tell']) => Promise<Answer>): PassThrough {
+  const lines = new PassThrough()
+  // Whoever has left reads no more; the work learns it by its signal.
+  lines.on('error', () => undefined)
+  const say = (line: ImportLine<Answer>) => { if (!lines.destroyed) lines.write(`${JSON.stringify(line)}\n`) }
+  let toldAt = 0
+  const tell = (progress: ImportProgress) => {
+    if (Date.now() - toldAt < TOLD_EVERY) return
+    toldAt = Date.now()
+    say(progress)
   }
+  void work(tell).then(answer => { say({ answer }) }, (error: unknown) => {
+    const { status, body } = problemOf(error)
+    if (status === 500) console.error(error)
+    say({ status, ...body })
+  }).finally(() => { lines.end() })
+  return lines
 }

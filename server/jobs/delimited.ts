@@ -110,14 +110,16 @@ class Records {
 
 /**
  * The records of a delimited file in blocks, with whatever line ends, quotation marks and numbers of cells it has.
+ * @param told is told the bytes read so far, before the records that end in them are given.
  * @param piece bytes read in one go.
  * @throws Error when the file cannot be read or decoded.
  */
-export async function* delimitedLines(file: string, encoding: string, delimiter: string, piece = PIECE): AsyncGenerator<DelimitedLine[]> {
+export async function* delimitedLines(file: string, encoding: string, delimiter: string, told: (bytes: number) => void = () => undefined, piece = PIECE): AsyncGenerator<DelimitedLine[]> {
   const records = new Records(delimiter)
   const decoder = iconv.decodeStream(encoding)
   // A fault is thrown to whoever reads, and the file is closed when reading ends early.
-  pipeline(createReadStream(file, { highWaterMark: piece }), decoder, () => undefined)
+  const source = createReadStream(file, { highWaterMark: piece })
+  pipeline(source, decoder, () => undefined)
   /** A carriage return whose line feed may be in the next piece. */
   let held = ''
   for await (const decoded of decoder as AsyncIterable<string>) {
@@ -126,6 +128,7 @@ export async function* delimitedLines(file: string, encoding: string, delimiter:
     if (held) text = text.slice(0, -1)
     if (text.includes('\r')) text = text.replace(/\r\n?/gu, '\n')
     const found = records.take(text)
+    told(source.bytesRead)
     if (found.length) yield found
   }
   yield [...records.take(held && '\n'), ...records.end()]

@@ -8,7 +8,8 @@ import { ListWindow, type PackedBatch } from './listBatch'
 export type ListEvent =
   | { kind: 'columns', headers: string[], map: ColumnMap }
   | { kind: 'unknown-columns', headers: string[], sample: string[][] }
-  | { kind: 'batch', batch: PackedBatch }
+  /** `part` is what of the list is handed on with it, 0 to 1. */
+  | { kind: 'batch', batch: PackedBatch, part: number }
   | { kind: 'refused', lines: { line: number, reason: string }[] }
 
 /** Lines shown where columns must be mapped by hand. */
@@ -94,15 +95,17 @@ async function* readJson(file: string, size: number, encoding: string, given: Co
   const gathered = new Gathered(table.rows.length)
   for (let i = 0; i < table.rows.length; i++) {
     gathered.take(table.rows[i]!, i + 1, columns.map)
-    if (gathered.full) yield* gathered.batches()
+    if (gathered.full) yield* gathered.batches(i / table.rows.length)
   }
-  yield* gathered.batches()
+  yield* gathered.batches(1)
 }
 
 /** Rows read and not yet handed on, and lines refused. */
 class Gathered {
   private readonly window: ListWindow
   private refused: { line: number, reason: string }[] = []
+  /** What of the list was handed on before. */
+  private part = 0
 
   /** @param rows about the most there are: a short list needs little room. */
   constructor(rows: number) { this.window = new ListWindow(Math.min(WINDOW, Math.ceil(rows) + 1)) }
@@ -118,10 +121,14 @@ class Gathered {
   /** Whether there is enough to be handed on. */
   get full(): boolean { return this.window.full || this.refused.length >= REFUSED }
 
-  * batches(): Generator<ListEvent> {
+  /** @param to what of the list has been read by now, 0 to 1. */
+  * batches(to: number): Generator<ListEvent> {
     if (this.refused.length) yield { kind: 'refused', lines: this.refused }
     this.refused = []
-    for (const batch of this.window.batches(BATCH)) yield { kind: 'batch', batch }
+    const of = Math.ceil(this.window.size / BATCH)
+    let n = 0
+    for (const batch of this.window.batches(BATCH)) yield { kind: 'batch', batch, part: ++n === of ? to : this.part + (to - this.part) * n / of }
+    this.part = to
   }
 }
 
@@ -140,14 +147,16 @@ async function* readDelimited(file: string, encoding: string, beginning: string,
   let columns: ReturnType<typeof columnsFor> | null = null
   let headers: string[] | null = null
   const sample: string[][] = []
+  const { size } = statSync(file)
   // A line has two bytes at least.
-  const gathered = new Gathered(statSync(file).size / 2)
-  reading: for await (const lines of delimitedLines(file, encoding, delimiterOf(firstLine))) for (const { line, cells } of lines) {
+  const gathered = new Gathered(size / 2)
+  let read = 0
+  reading: for await (const lines of delimitedLines(file, encoding, delimiterOf(firstLine), (bytes) => { read = bytes / size })) for (const { line, cells } of lines) {
     if (cells === null) { gathered.refuse(line, UNREADABLE); continue }
     if (cells.length === 1 && cells[0] === '') continue
     if (columns) {
       gathered.take(cells, line, columns.map!)
-      if (gathered.full) yield* gathered.batches()
+      if (gathered.full) yield* gathered.batches(read)
     } else if (headers) {
       sample.push(cells)
       if (sample.length === SAMPLE) break reading
@@ -161,6 +170,6 @@ async function* readDelimited(file: string, encoding: string, beginning: string,
     }
   }
   if (!headers) throw new Error('The file holds no line that can be read.')
-  if (columns) yield* gathered.batches()
+  if (columns) yield* gathered.batches(1)
   else yield columnsFor(headers, sample, given).event
 }

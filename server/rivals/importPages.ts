@@ -4,6 +4,7 @@ import { createInterface } from 'node:readline'
 import { isJsonLd, videosOfJsonLd } from '../../core/formats/jsonLd'
 import { readMediaRss } from '../../core/formats/mediaRss'
 import { videoColumns, videoRecord, type ToldSeat, type ToldVideo } from '../../core/formats/videoRecord'
+import type { ImportProgress } from '../../shared/imports'
 import type { ResultStore } from '../data/results'
 import type { PhraseStore } from '../data/phrases'
 import type { VideoStore } from '../data/videos'
@@ -22,7 +23,7 @@ const MAX_SEATS = 60
 
 export interface PagesAnswer { videos: number, channels: number, pages: number, rejected: { line: number, reason: string }[], rejectedMore: number }
 export interface ImportPagesDeps { phrases: PhraseStore, results: ResultStore, videos: VideoStore, reader: PageReader, now?: () => number }
-export interface ImportPagesOptions { file: string, region: string, language: string, source: string, /** Ends it after the batch at work. */ signal?: AbortSignal }
+export interface ImportPagesOptions { file: string, region: string, language: string, source: string, /** Ends it after the batch at work. */ signal?: AbortSignal, /** Told how far it is. */ tell?: (progress: ImportProgress) => void }
 
 type Taken = { line: number } & ({ video: ToldVideo, seat: ToldSeat | null } | { reason: string } | { channel: { id: string, title: string, subscribers: number | null, foundedAt: number | null, videos: number | null } })
 
@@ -109,7 +110,7 @@ async function* readJson(file: string, size: number, encoding: string): AsyncGen
  *
  * @throws Error with a message for the user when the file as a whole cannot be read; what was written stays.
  */
-export async function importPages({ phrases, results, videos, reader, now = Date.now }: ImportPagesDeps, { file, region, language, source, signal }: ImportPagesOptions): Promise<PagesAnswer> {
+export async function importPages({ phrases, results, videos, reader, now = Date.now }: ImportPagesDeps, { file, region, language, source, signal, tell }: ImportPagesOptions): Promise<PagesAnswer> {
   const answer: PagesAnswer = { videos: 0, channels: 0, pages: 0, rejected: [], rejectedMore: 0 }
   const at = now()
   const pages = new Map<string, { phrase: string, region: string, at: number, titleMatches: number | null, seats: Map<number, ToldVideo> }>()
@@ -130,6 +131,7 @@ export async function importPages({ phrases, results, videos, reader, now = Date
     if ('channel' in taken) { videos.keepChannel(taken.channel, at); channels.add(taken.channel.id); continue }
     const { video, seat } = taken
     answer.videos++
+    if (answer.videos % BATCH === 0) tell?.({ part: null, said: `${answer.videos.toLocaleString('en')} videos read` })
     channels.add(video.channel.id)
     let seated = false
     if (seat) {
@@ -173,6 +175,8 @@ export async function importPages({ phrases, results, videos, reader, now = Date
       titleMatches: page.titleMatches, videoBlock: null, intent: read[i]!.intent, imported: true, seats: list.map((video, k) => ({ video, strength: read[i]!.strengths[k]! })),
     })))
     answer.pages += due.length
+    const kept = Math.min(told.length, from + PAGES)
+    tell?.({ part: kept / told.length, said: `${kept.toLocaleString('en')} of ${told.length.toLocaleString('en')} result pages kept` })
     await new Promise(resolve => setImmediate(resolve))
   }
   return answer

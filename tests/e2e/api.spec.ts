@@ -117,6 +117,19 @@ test('only pages of this machine may ask, and only their own scripts run', async
   expect(page.headers.get('x-content-type-options')).toBe('nosniff')
 })
 
+test('who accepts lines is told how far an import is, and has the answer or the error in the last one', async ({ app }) => {
+  const send = async (raw: string) => {
+    const answer = await call(app, '/api/import/phrases?region=GB&name=lines.csv', { method: 'POST', raw, headers: { Accept: 'application/x-ndjson' } })
+    expect(answer.status).toBe(200)
+    return answer.text.trim().split('\n').map(line => JSON.parse(line) as Record<string, unknown>)
+  }
+  const lines = await send(`phrase,volume\n${Array.from({ length: 20_000 }, (_, i) => `lined phrase ${i},${i}\n`).join('')}`)
+  expect(lines[0]).toMatchObject({ part: 0.1, said: '2,000 phrases kept' })
+  expect(lines.at(-1)).toMatchObject({ answer: { accepted: 20_000, updated: 0 } })
+  expect(await send('x,y\n1,2\n')).toEqual([{ status: 422, error: { code: 'unknown-columns', message: expect.stringContaining('names a phrase') as string, details: { headers: ['x', 'y'], sample: [['1', '2']] } } }])
+  expect(await send('')).toMatchObject([{ status: 422, error: { code: 'unreadable', message: 'The file is empty.' } }])
+})
+
 test('an import keeps the good lines and tells the bad ones', async ({ app }) => {
   const list = 'Keyword;Volume\nharbour bike hire;1.200\n;5\nquay bike hire;viele\nharbour bike lane;3,5\n'
   const answer = await call(app, '/api/import/phrases?region=GB&name=hire.csv', { method: 'POST', raw: list })

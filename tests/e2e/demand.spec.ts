@@ -192,6 +192,21 @@ test('a list is imported: headers mapped by hand, bad lines told, figures in the
   await expect(rows(page).first().locator('td').nth(4)).toHaveAttribute('title', /12,345\.5 searches a month, from werkstatt\.csv/u)
 })
 
+test('a long import says how far it is, and what it kept stays when it is stopped', async ({ page, app }) => {
+  await page.goto('/demand')
+  await page.getByTestId('import-open').click()
+  const list = `phrase,volume\n${Array.from({ length: 400_000 }, (_, i) => `quern stone ${i},${i}\n`).join('')}`
+  await page.getByTestId('import-file').locator('input').setInputFiles({ name: 'querns.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  await page.getByTestId('import-send').click()
+  await expect(page.getByTestId('importing')).toContainText(/[\d,]+ phrases kept, (\d+ s|a moment|\d+ min) left/u)
+  expect(Number(await page.getByRole('progressbar', { name: 'Imported so far' }).getAttribute('aria-valuenow'))).toBeGreaterThan(0)
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(page.getByTestId('notice')).toContainText('What was read by then is kept')
+  const kept = () => call(app, '/api/sources').then(({ json }) => (json as { sources: { name: string, figures: number }[] }).sources.find(each => each.name === 'querns.csv')?.figures ?? 0)
+  await expect.poll(kept).toBeGreaterThan(0)
+  expect(await kept()).toBeLessThan(400_000)
+})
+
 test('with services that fail, what came is shown, what is missing is said, and asking again mends it', async ({ page }) => {
   test.setTimeout(120_000)
   const app = await startApp({ env: { FONETRA_STANDIN_FAIL: '1' } })

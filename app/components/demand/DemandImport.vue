@@ -3,7 +3,7 @@ import { mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { guessColumns, LIST_COLUMNS, type ListColumn } from '../../../core/formats/phraseList'
 import type { ImportAnswer } from '../../../shared/phrases'
-import { api, ApiProblem, messageOf } from '~/composables/api'
+import { ApiProblem, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 
@@ -13,12 +13,11 @@ const emit = defineEmits<{ imported: [] }>()
 const notices = useNotices()
 const file = ref<File | null>(null)
 const region = ref<string | null>(props.region)
-const busy = ref(false)
+const { progress, left, busy, send: sendFile, stop } = useImporting()
 const problem = ref('')
 const answer = ref<ImportAnswer | null>(null)
 const unknown = ref<{ headers: string[], sample: string[][] } | null>(null)
 const mapped = ref<Partial<Record<ListColumn, number>>>({})
-let stop: AbortController | null = null
 
 watch(open, (now) => {
   if (!now) {
@@ -26,7 +25,7 @@ watch(open, (now) => {
       notices.tell('Stopped. What was read by then is kept; importing the list again takes the rest.')
       emit('imported')
     }
-    return stop?.abort()
+    return stop()
   }
   file.value = props.dropped
   region.value = props.region
@@ -55,11 +54,11 @@ async function send() {
     return
   }
   const columns = unknown.value ? Object.entries(mapped.value).filter(([, index]) => index >= 0).map(([column, index]) => `${column}:${index}`).join(',') : ''
-  busy.value = true
   problem.value = ''
-  stop = new AbortController()
   try {
-    answer.value = await api<ImportAnswer>('/api/import/phrases', { method: 'POST', file: file.value, signal: stop.signal, query: { region: region.value, language: props.language, columns, name: file.value.name.slice(0, 120) } })
+    const got = await sendFile<ImportAnswer>('/api/import/phrases', file.value, { region: region.value, language: props.language, columns, name: file.value.name.slice(0, 120) })
+    if (!got) return
+    answer.value = got
     unknown.value = null
     emit('imported')
   } catch (error) {
@@ -67,9 +66,7 @@ async function send() {
       unknown.value = error.details as { headers: string[], sample: string[][] }
       mapped.value = guessColumns(unknown.value.sample)
     }
-    else if (!stop.signal.aborted) problem.value = messageOf(error)
-  } finally {
-    busy.value = false
+    else problem.value = messageOf(error)
   }
 }
 </script>
@@ -86,7 +83,7 @@ async function send() {
           <table class="mb-3 small"><thead><tr><th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th></tr></thead><tbody><tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i"><td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td></tr></tbody></table>
           <div class="map"><v-select v-for="column in LIST_COLUMNS" :key="column" :model-value="mapped[column] ?? -1" :items="choices" :label="NAMES[column]" :data-test="`map-${column}`" @update:model-value="mapped = { ...mapped, [column]: $event }" /></div>
         </div>
-        <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-4" aria-label="Importing" />
+        <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
           <p><strong>{{ counted(answer.accepted, 'phrase') }}</strong> new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> left out.</p>
           <p class="muted small">Read as: {{ Object.entries(answer.columns).map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`).join(', ') }}.</p>

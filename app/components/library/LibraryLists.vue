@@ -29,6 +29,7 @@ const chosen = ref<string[]>([])
 const region = computed(() => brief.fields?.region ?? workspace.current?.region ?? null)
 const language = computed(() => brief.fields?.language ?? 'en')
 const file = ref<HTMLInputElement | null>(null)
+const { progress, left, busy, send: sendFile, stop } = useImporting()
 
 async function refresh() {
   problem.value = ''
@@ -76,8 +77,9 @@ async function importInto(event: Event) {
   const given = (event.target as HTMLInputElement).files?.[0]
   if (!given) return
   await attempt(async () => {
-    const answer = await api<ImportAnswer>('/api/import/phrases', { method: 'POST', file: given, query: { region: region.value, language: language.value, name: given.name.slice(0, 120), list: id.value! } })
-    notices.tell(`${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
+    const answer = await sendFile<ImportAnswer>('/api/import/phrases', given, { region: region.value, language: language.value, name: given.name.slice(0, 120), list: id.value! })
+    if (!answer) notices.tell('Stopped. What was read by then is in the list; importing the file again takes the rest.')
+    else notices.tell(`${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
   })
   file.value!.value = ''
 }
@@ -92,9 +94,10 @@ async function importInto(event: Event) {
         <v-btn size="small" :prepend-icon="mdiArrowLeft" @click="address({ list: undefined }, true)">All lists</v-btn>
         <v-text-field :model-value="one.name" label="Name" maxlength="120" class="name" @change="change({ name: ($event.target as HTMLInputElement).value })" />
         <v-text-field :model-value="one.note" label="Note" maxlength="4000" class="grow" @change="change({ note: ($event.target as HTMLInputElement).value })" />
-        <v-btn size="small" :prepend-icon="mdiFileUploadOutline" @click="file?.click()">Import into it</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt,.json,.jsonl" class="unseen" tabindex="-1" aria-label="File to import" @change="importInto">
+        <v-btn size="small" :prepend-icon="mdiFileUploadOutline" :disabled="busy" @click="file?.click()">Import into it</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt,.json,.jsonl" class="unseen" tabindex="-1" aria-label="File to import" @change="importInto">
         <v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=csv&region=${region ?? ''}`" download>CSV</v-btn><v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=json&region=${region ?? ''}`" download>JSON</v-btn>
       </div>
+      <ShellImporting :progress="progress" :left="left"><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting>
       <div class="sheet frame"><table data-test="list-phrases" aria-label="Phrases of the list">
         <thead><tr><th scope="col"><span class="unseen">Pick</span></th><th scope="col">Phrase</th><th scope="col" class="end">Searches</th><th scope="col" class="end">Difficulty</th><th scope="col" class="end">Worth</th><th scope="col">Note</th></tr></thead>
         <tbody><tr v-for="each in one.rows" :key="each.phrase"><td><input v-model="chosen" type="checkbox" :value="each.phrase" :aria-label="`Pick ${each.phrase}`"></td><td>{{ each.phrase }}</td><td class="end figure" :title="inFull(each.row?.volume ?? null)">{{ rounded(each.row?.volume) }}</td><td class="end figure">{{ each.row?.difficulty == null ? UNKNOWN : Math.round(each.row.difficulty) }}</td><td class="end figure">{{ each.row?.worth[workspace.whom] == null ? UNKNOWN : Math.round(each.row.worth[workspace.whom]!) }}</td><td><input class="note" :value="each.note" maxlength="4000" :aria-label="`Note on ${each.phrase}`" placeholder="note" @change="change({ notes: { [each.phrase]: ($event.target as HTMLInputElement).value } })"></td></tr></tbody>

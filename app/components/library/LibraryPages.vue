@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiFileUploadOutline } from '@mdi/js'
 import { ref } from 'vue'
-import { api, messageOf } from '~/composables/api'
+import { messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
@@ -13,30 +13,25 @@ const notices = useNotices()
 const workspace = useWorkspace()
 const file = ref<File | null>(null)
 const region = ref<string | null>(workspace.current?.region ?? null)
-const busy = ref(false)
+const { progress, left, busy, send: sendFile, stop } = useImporting()
 const problem = ref('')
 const answer = ref<PagesAnswer | null>(null)
-let stop: AbortController | null = null
 
 async function send() {
   if (!file.value) {
     problem.value = 'Choose a file first.'
     return
   }
-  busy.value = true
   problem.value = ''
-  stop = new AbortController()
   try {
-    answer.value = await api<PagesAnswer>('/api/import/pages', { method: 'POST', file: file.value, signal: stop.signal, query: { region: region.value, language: workspace.current?.language ?? 'en', name: file.value.name.slice(0, 120) } })
+    answer.value = await sendFile<PagesAnswer>('/api/import/pages', file.value, { region: region.value, language: workspace.current?.language ?? 'en', name: file.value.name.slice(0, 120) })
   } catch (error) {
-    if (!stop.signal.aborted) problem.value = messageOf(error)
-  } finally {
-    busy.value = false
+    problem.value = messageOf(error)
   }
 }
 function close() {
   if (busy.value) notices.tell('Stopped. What was read by then is kept; importing the file again takes the rest.')
-  stop?.abort()
+  stop()
   emit('close')
 }
 </script>
@@ -48,7 +43,7 @@ function close() {
         <p class="muted mb-3">CSV, JSON or JSON Lines with a title and an id or link a line; with <em>phrase</em> and <em>rank</em> it makes result pages. JSON-LD with VideoObject, and the Atom or RSS feed of a channel, are read as they are. Pictures are not fetched.</p>
         <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.json,.jsonl,.jsonld,.xml,.atom,.rss" :error-messages="problem" hide-details="auto" data-test="pages-file" @update:model-value="answer = null" />
         <ShellRegion v-model="region" class="mt-4" />
-        <v-progress-linear v-if="busy" indeterminate color="primary" class="mt-4" aria-label="Importing" />
+        <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" role="status" data-test="pages-answer">
           <p><strong>{{ counted(answer.videos, 'video') }}</strong> of {{ counted(answer.channels, 'channel') }}, <strong>{{ counted(answer.pages, 'result page') }}</strong>; {{ counted(answer.rejected.length + answer.rejectedMore, 'line') }} left out.</p>
           <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>

@@ -17,6 +17,7 @@ const regions = ref<{ region: string, n: number }[]>([])
 const problem = ref('')
 const rejected = ref<PlacesAnswer['rejected']>([])
 const file = ref<HTMLInputElement | null>(null)
+const { progress, left, busy, send: sendFile, stop } = useImporting()
 const HEADERS = [{ key: 'name', title: 'Place' }, { key: 'region', title: 'Region', width: 120 }, { key: 'population', title: 'Population', align: 'end', width: 160 }, { key: 'source', title: 'Source', width: 220 }] as const
 
 async function refresh() {
@@ -36,9 +37,10 @@ async function send(event: Event) {
   const given = (event.target as HTMLInputElement).files?.[0]
   if (!given) return
   try {
-    const answer = await api<PlacesAnswer>('/api/import/places', { method: 'POST', file: given, query: { region: region.value ?? workspace.current?.region, name: given.name.slice(0, 120) } })
-    rejected.value = answer.rejected
-    notices.tell(`${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
+    const answer = await sendFile<PlacesAnswer>('/api/import/places', given, { region: region.value ?? workspace.current?.region, name: given.name.slice(0, 120) })
+    rejected.value = answer?.rejected ?? []
+    if (!answer) notices.tell('Stopped. What was read by then is kept; importing the file again takes the rest.')
+    else notices.tell(`${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
     await refresh()
   } catch (error) {
     notices.tell(messageOf(error), { serious: true })
@@ -49,7 +51,8 @@ async function send(event: Event) {
 
 <template>
   <div class="places">
-    <div class="head"><v-text-field v-model="contains" label="Find a place" maxlength="100" class="find" data-first-field clearable @update:model-value="contains = $event ?? ''" /><ShellRegion v-model="region" class="region" /><span class="small muted">{{ counted(total, 'place') }} in {{ counted(regions.length, 'region') }}</span><v-spacer /><v-btn :prepend-icon="mdiFileUploadOutline" title="CSV with name, population and region" data-test="places-import" @click="file?.click()">Import places</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt" class="unseen" tabindex="-1" aria-label="List of places" data-test="places-file" @change="send"></div>
+    <div class="head"><v-text-field v-model="contains" label="Find a place" maxlength="100" class="find" data-first-field clearable @update:model-value="contains = $event ?? ''" /><ShellRegion v-model="region" class="region" /><span class="small muted">{{ counted(total, 'place') }} in {{ counted(regions.length, 'region') }}</span><v-spacer /><v-btn :prepend-icon="mdiFileUploadOutline" title="CSV with name, population and region" data-test="places-import" :disabled="busy" @click="file?.click()">Import places</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt" class="unseen" tabindex="-1" aria-label="List of places" data-test="places-file" @change="send"></div>
+    <ShellImporting :progress="progress" :left="left"><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting>
     <ul v-if="rejected.length" class="sheet rejected small"><li v-for="each in rejected" :key="each.line"><span class="figure muted">line {{ each.line }}</span> {{ each.reason }}</li></ul>
     <div v-if="problem" class="sheet state" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!places" type="table-row@5" class="sheet" />

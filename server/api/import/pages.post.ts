@@ -9,5 +9,5 @@ const question = z.object({ region: regionInput, language: languageInput.default
 /** Result pages, videos and channels told elsewhere. */
 export default route((event, runtime) => {
   const { region, language, name } = queryOf(event, question)
-  return withUpload(event, runtime.uploads, (file, signal) => importPages(runtime, { file, signal, region: region ?? '', language, source: name }))
+  return withUpload(event, runtime.uploads, ({ file, gone, tell }) => importPages(runtime, { file, signal: gone, tell, region: region ?? '', language, source: name }))
 })

@@ -29,7 +29,9 @@ export default route(async (event, { phrases, lists, listThread, uploads }) => {
   const { region, language, columns, name, list } = queryOf(event, question)
   if (list && !lists.list(list)) throw noSuchList()
   const into = list ? (texts: string[]) => { lists.patch(list, { add: texts, remove: [], notes: {} }, language) } : undefined
-  const result = await withUpload(event, uploads, (file, signal) => importPhrases(phrases, listThread, { file, signal, columns, region: region ?? '', language, source: name, into }))
-  if (result.kind === 'imported') return result.answer
-  throw new Problem(422, 'unknown-columns', 'No column header names a phrase. Say which column holds what.', { headers: result.headers, sample: result.sample })
+  return withUpload(event, uploads, async ({ file, gone, tell }) => {
+    const result = await importPhrases(phrases, listThread, { file, signal: gone, tell, columns, region: region ?? '', language, source: name, into })
+    if (result.kind === 'imported') return result.answer
+    throw new Problem(422, 'unknown-columns', 'No column header names a phrase. Say which column holds what.', { headers: result.headers, sample: result.sample })
+  })
 })

@@ -17,7 +17,7 @@ const TOLD = 200
 /** A CSV of places with their population. */
 export default route((event, { places, search, uploads }) => {
   const { region, name } = queryOf(event, question)
-  return withUpload(event, uploads, async (file) => {
+  return withUpload(event, uploads, async ({ file, gone, tell }) => {
     const bytes = readFileSync(file)
     if (bytes.length > MAX_BYTES) throw new Problem(413, 'too-long', 'A list of places can be 20 MB at most. Split it.')
     const text = iconv.decode(bytes, encodingOf(bytes.subarray(0, 65_536)))
@@ -31,11 +31,14 @@ export default route((event, { places, search, uploads }) => {
       if ('reason' in place) rejected.push({ line, reason: place.reason })
       else found.push(place)
     }
-    for (let from = 0; from < found.length; from += BATCH) {
-      places.save(found.slice(from, from + BATCH), name)
+    let kept = 0
+    while (kept < found.length && !gone.aborted) {
+      places.save(found.slice(kept, kept + BATCH), name)
+      kept = Math.min(found.length, kept + BATCH)
+      tell({ part: kept / found.length, said: `${kept.toLocaleString('en')} of ${found.length.toLocaleString('en')} places kept` })
       await new Promise(resolve => setImmediate(resolve))
     }
     search.placesChanged()
-    return { accepted: found.length, rejected: rejected.slice(0, TOLD), rejectedMore: Math.max(0, rejected.length - TOLD) }
+    return { accepted: kept, rejected: rejected.slice(0, TOLD), rejectedMore: Math.max(0, rejected.length - TOLD) }
   })
 })

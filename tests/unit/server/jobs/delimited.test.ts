@@ -10,7 +10,7 @@ const path = join(folder, 'list.csv')
 async function read(text: string, piece = 7): Promise<DelimitedLine[]> {
   writeFileSync(path, text)
   const all: DelimitedLine[] = []
-  for await (const lines of delimitedLines(path, 'utf-8', ',', piece)) all.push(...lines)
+  for await (const lines of delimitedLines(path, 'utf-8', ',', undefined, piece)) all.push(...lines)
   return all
 }
 const quoted = (cell: string) => `"${cell.replaceAll('"', '""')}"`

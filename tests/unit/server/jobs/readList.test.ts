@@ -17,7 +17,7 @@ function file(bytes: Buffer | string): string {
 async function read(bytes: Buffer | string, columns: ColumnMap | null = null) {
   const events: ListEvent[] = []
   for await (const event of readList(file(bytes), columns)) events.push(event)
-  return { first: events[0]!, phrases: events.flatMap(event => event.kind === 'batch' ? unpackBatch(event.batch) : []), rejected: events.flatMap(event => event.kind === 'refused' ? event.lines : []) }
+  return { first: events[0]!, parts: events.flatMap(event => event.kind === 'batch' ? [event.part] : []), phrases: events.flatMap(event => event.kind === 'batch' ? unpackBatch(event.batch) : []), rejected: events.flatMap(event => event.kind === 'refused' ? event.lines : []) }
 }
 const pairs = (phrases: ListedPhrase[]) => phrases.map(each => [each.phrase, each.volume])
 const GOOD = [['bike chain', 1200], ['tyre, tubeless', 3400.5]]
@@ -52,6 +52,21 @@ describe('shapes', () => {
     expect((await read(text)).first).toEqual({ kind: 'unknown-columns', headers: ['Was', 'Wie oft'], sample: [['bike chain', '5'], ['bike bell', '6']] })
     expect(pairs((await read(text, { phrase: 0, volume: 1 })).phrases)).toEqual([['bike chain', 5], ['bike bell', 6]])
   })
+})
+
+test('each batch says what of the list is handed on with it', async () => {
+  const rows = Array.from({ length: 5000 }, (_, n) => ({ phrase: `phrase ${n}`, volume: n }))
+  for (const text of [`phrase,volume\n${rows.map(({ phrase, volume }) => `${phrase},${volume}\n`).join('')}`, JSON.stringify(rows)]) {
+    const { parts } = await read(text)
+    expect(parts).toHaveLength(3)
+    for (const [i, part] of [1 / 3, 2 / 3, 1].entries()) expect(parts[i]).toBeCloseTo(part)
+  }
+  // More than are put in order at once: the second window goes on where the first one ended.
+  const { parts } = await read(`phrase\n${Array.from({ length: 250_000 }, (_, n) => `phrase ${1_000_000 + n}\n`).join('')}`)
+  expect(parts).toHaveLength(125)
+  expect(parts.every((part, i) => part > (parts[i - 1] ?? 0))).toBe(true)
+  expect(parts[99]).toBeCloseTo(0.8, 1)
+  expect(parts.at(-1)).toBe(1)
 })
 
 describe('what is bad', () => {

@@ -8,6 +8,7 @@ import { importPages } from '../../../../server/rivals/importPages'
 import { readHere } from '../../../../server/rivals/pageReader'
 import { answerResults } from '../../../../server/rivals/resultsAnswer'
 import { channelStats } from '../../../../server/rivals/channelLook'
+import type { ImportProgress } from '../../../../shared/imports'
 import { resultsQuerySchema } from '../../../../shared/rivals'
 import { freshData, temporaryFolder } from '../files'
 
@@ -64,6 +65,17 @@ test('videos are known as they were when their page was seen, the newest page la
   expect(await given.load(`${CSV.split('\n').slice(0, 2).join('\n').replaceAll('bike chain', 'bike horn')}\nbike horn,1,2026-04-01,w1,Other,C,1,5,2026-01-01,a`)).toMatchObject({ videos: 2, pages: 1 })
   expect(given.results.seats(given.results.latest(given.phrases.known('bike horn', 'GB', 'en')!.id, 'GB')!, 20).map(seat => seat.code)).toEqual(['v0'])
   expect(given.videos.video('w1')).toMatchObject({ views: 5 })
+})
+
+test('it says how far it is: videos read, then pages kept', async () => {
+  const given = setUp()
+  const file = join(folder, 'told.csv')
+  const pages = Array.from({ length: 30 }, (_, n) => CSV.split('\n').slice(1, 21).join('\n').replaceAll('bike chain', `bike chain ${n}`).replaceAll(',v', `,v${n}-`))
+  writeFileSync(file, [CSV.split('\n')[0], ...pages].join('\n'))
+  const told: ImportProgress[] = []
+  await importPages(given, { file, region: 'GB', language: 'en', source: 'mine.csv', tell: progress => told.push(progress) })
+  expect(told.map(each => each.said)).toEqual(['500 videos read', '10 of 30 result pages kept', '20 of 30 result pages kept', '30 of 30 result pages kept'])
+  expect(told.map(each => each.part)).toEqual([null, 1 / 3, 2 / 3, 1])
 })
 
 test('one that is stopped ends there', async () => {
