@@ -12,9 +12,15 @@ export function csvCell(value: string | number | null): string {
   return /[",\n\r]/u.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
 }
 
+/** What a CSV file begins with: a byte order mark, so that spreadsheets read it as UTF-8. */
+export const CSV_MARK = '\ufeff'
+
+/** One line of a CSV file with its CRLF. */
+export const csvLine = (cells: readonly (string | number | null)[]): string => `${cells.map(csvCell).join(',')}\r\n`
+
 /** A CSV file with CRLF line ends and a byte order mark, so that spreadsheets read it as UTF-8. */
 export function csvFile(headers: readonly string[], rows: Iterable<readonly (string | number | null)[]>): string {
-  const lines = [headers.map(csvCell).join(',')]
-  for (const row of rows) lines.push(row.map(csvCell).join(','))
-  return `\ufeff${lines.join('\r\n')}\r\n`
+  const lines = [csvLine(headers)]
+  for (const row of rows) lines.push(csvLine(row))
+  return CSV_MARK + lines.join('')
 }

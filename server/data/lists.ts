@@ -19,7 +19,7 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
   const put = db.prepare('INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, added_at) VALUES (?, ?, ?, ?)')
   const drop = db.prepare('DELETE FROM list_phrase WHERE list_id = ? AND phrase_id = ?')
   const setNote = db.prepare('UPDATE list_phrase SET note = ? WHERE list_id = ? AND phrase_id = ?')
-  const held = db.prepare<[string], { text: string, note: string, added_at: number }>('SELECT p.text, l.note, l.added_at FROM list_phrase l JOIN phrase p ON p.id = l.phrase_id WHERE l.list_id = ? ORDER BY l.place')
+  const held = db.prepare<[string, number, number], { text: string, note: string, added_at: number }>('SELECT p.text, l.note, l.added_at FROM list_phrase l JOIN phrase p ON p.id = l.phrase_id WHERE l.list_id = ? ORDER BY l.place LIMIT ? OFFSET ?')
   const merge = db.prepare(`INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, note, added_at)
     SELECT @list, phrase_id, place + @after, note, @at FROM list_phrase WHERE list_id = @from ORDER BY place`)
   const subtract = db.prepare('DELETE FROM list_phrase WHERE list_id = ? AND phrase_id IN (SELECT phrase_id FROM list_phrase WHERE list_id = ?)')
@@ -68,7 +68,8 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
     /** Marks a list deleted; it can be restored. */
     remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
     restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
-    phrases: (id: string): ListPhrase[] => held.all(id).map(row => ({ phrase: row.text, note: row.note, addedAt: row.added_at })),
+    /** Its phrases in the order they were added. @param limit how many at most, all by default; after so many that are left out. */
+    phrases: (id: string, { limit = -1, offset = 0 } = {}): ListPhrase[] => held.all(id, limit, offset).map(row => ({ phrase: row.text, note: row.note, addedAt: row.added_at })),
     filterSets: (workspace: string): FilterSet[] => sets.all(workspace).map(row => ({ ...row, query: JSON.parse(row.query) as Record<string, string> })),
     addFilterSet(workspace: string, name: string, query: Record<string, string>): FilterSet {
       const id = uuid()

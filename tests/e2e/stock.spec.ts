@@ -23,11 +23,52 @@ test('lists are made, filled, merged, exported and deleted with a way back', asy
   await page.getByTestId('undo').click()
   await expect(page.getByTestId('lists').getByRole('link')).toHaveCount(5)
   await page.getByTestId('lists').getByRole('link', { name: 'Winter', exact: true }).click()
-  await expect(page.getByTestId('list-phrases').locator('tbody tr')).toHaveCount(1)
+  await expect(page.getByTestId('list-phrases').locator('.note')).toHaveCount(1)
   await page.getByTestId('list-phrases').locator('.note').fill('before the frost')
   await page.getByTestId('list-phrases').locator('.note').press('Tab')
   const id = new URL(page.url()).searchParams.get('list')!
   await expect.poll(async () => (await call(app, `/api/lists/${id}/export?format=csv&region=GB`)).text).toContain('before the frost')
+  // What is taken out comes back with its note.
+  await page.getByTestId('list-phrases').getByRole('checkbox').check()
+  await page.getByRole('button', { name: 'Take out', exact: true }).click()
+  await expect(page.getByTestId('list-shown')).toHaveText('0 phrases.')
+  await page.getByTestId('undo').click()
+  await expect(page.getByTestId('list-phrases').locator('.note')).toHaveValue('before the frost')
+})
+
+test('phrases of a list that nobody looked at are looked up', async ({ page }) => {
+  await page.goto('/library?tab=lists')
+  await page.getByTestId('lists').getByRole('link', { name: 'Spring repairs' }).click()
+  const puncture = page.getByTestId('list-phrases').locator('tr', { hasText: 'how to fix puncture' })
+  await expect(puncture.locator('td').nth(3)).toHaveText('–')
+  await page.getByTestId('list-assess').click()
+  for (const cell of [2, 3, 4]) await expect(puncture.locator('td').nth(cell)).toHaveText(/\d/u)
+  await expect(page.getByTestId('list-assess')).toHaveCount(0)
+})
+
+test('a long list is imported into, shown in parts, sorted by its headers and exported whole', async ({ page, app }) => {
+  await page.goto('/library?tab=lists')
+  await page.getByTestId('lists').getByRole('link', { name: 'Local work' }).click()
+  const shown = page.getByTestId('list-shown')
+  await expect(shown).toHaveText('5 phrases.')
+  await page.getByLabel('File to import').setInputFiles({ name: 'mills.csv', mimeType: 'text/csv', buffer: Buffer.from(`phrase,volume\n${Array.from({ length: 1200 }, (_, i) => `mill stone ${i},${i + 7}\n`).join('')}`) })
+  await expect(page.getByTestId('notice')).toContainText('1,200 phrases read from mills.csv')
+  await expect(shown).toContainText('The first 500 of 1,205 phrases')
+  await page.getByTestId('list-more').click()
+  await expect(shown).toContainText('The first 1,000 of 1,205 phrases')
+  await page.getByTestId('list-more').click()
+  await expect(shown).toHaveText('1,205 phrases.')
+  const phrases = page.getByTestId('list-phrases')
+  for (let twice = 0; twice < 2; twice++) await phrases.getByRole('columnheader', { name: 'Searches' }).click()
+  await expect(phrases.locator('tbody tr td:nth-child(3)').filter({ hasText: /\d/u }).first()).toHaveText('1,206')
+  const id = new URL(page.url()).searchParams.get('list')!
+  const csv = await call(app, `/api/lists/${id}/export?format=csv&region=GB`)
+  expect(csv.text.trim().split('\r\n')).toHaveLength(1206)
+  const { json } = await call(app, `/api/lists/${id}/export?format=json&region=GB`)
+  expect(json).toMatchObject({ format: 1, kind: 'fonetra-list', name: 'Local work' })
+  expect((json as { phrases: unknown[] }).phrases).toHaveLength(1205)
+  expect((json as { phrases: unknown[] }).phrases.at(-1)).toEqual({ phrase: 'mill stone 1199', note: '', volume: 1206, difficulty: null, worth: null })
+  expect(await call(app, `/api/lists/${id}?limit=0`)).toMatchObject({ status: 400 })
 })
 
 test('a channel is stated by hand for a client, and phrases are judged for it', async ({ page }) => {

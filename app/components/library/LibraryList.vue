@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { mdiArrowLeft, mdiDownloadOutline, mdiFileUploadOutline } from '@mdi/js'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { ListLine, ListPhrase } from '../../../shared/lists'
+import type { ImportAnswer, PhraseRow } from '../../../shared/phrases'
+import { api, messageOf } from '~/composables/api'
+import { useAssessing } from '~/composables/assessing'
+import { counted, inFull, rounded, UNKNOWN } from '~/composables/figures'
+import { useBrief } from '~/stores/brief'
+import { EVERY_REGION } from '~/stores/demand'
+import { useNotices } from '~/stores/notices'
+import { useTray } from '~/stores/tray'
+import { useWorkspace } from '~/stores/workspace'
+
+type Row = ListPhrase & { row: PhraseRow | null }
+type OneList = ListLine & { rows: Row[] }
+
+/** Rows fetched in one go. */
+const PAGE = 500
+const props = defineProps<{ id: string }>()
+const emit = defineEmits<{ back: [] }>()
+const workspace = useWorkspace()
+const brief = useBrief()
+const tray = useTray()
+const notices = useNotices()
+const one = shallowRef<OneList | null>(null)
+const problem = ref('')
+const chosen = ref<string[]>([])
+const region = computed(() => brief.fields?.region ?? workspace.current?.region ?? null)
+const language = computed(() => brief.fields?.language ?? 'en')
+const file = ref<HTMLInputElement | null>(null)
+const { progress, left, busy, send, stop } = useImporting()
+
+const assessing = useAssessing()
+const { done, total, running, left: assessLeft, problem: assessProblem } = assessing
+
+const worthOf = ({ row }: Row) => row?.worth[workspace.whom] ?? null
+/** What is not known comes last of ascending figures. */
+const last = (value: number | null | undefined) => value ?? -1
+const HEADERS = [
+  { key: 'pick', title: '', sortable: false, width: 44 },
+  { key: 'phrase', title: 'Phrase' },
+  { key: 'volume', title: 'Searches', align: 'end', width: 110, value: (item: Row) => last(item.row?.volume) },
+  { key: 'difficulty', title: 'Difficulty', align: 'end', width: 110, value: (item: Row) => last(item.row?.difficulty) },
+  { key: 'worth', title: 'Worth', align: 'end', width: 90, value: (item: Row) => last(worthOf(item)) },
+  { key: 'note', title: 'Note', width: '34%' },
+] as const
+
+/** Answers that come late are to a question nobody asks any more. */
+let asked = 0
+async function load(rows = PAGE) {
+  problem.value = ''
+  const mine = ++asked
+  try {
+    let got: OneList | null = null
+    for (let offset = 0; offset < rows; offset += PAGE) {
+      const next: OneList = await api<OneList>(`/api/lists/${props.id}`, { query: { region: region.value ?? EVERY_REGION, language: language.value, workspace: workspace.id, limit: PAGE, offset } })
+      got = got ? { ...next, rows: [...got.rows, ...next.rows] } : next
+      if (next.rows.length < PAGE) break
+    }
+    if (mine === asked) one.value = got
+  } catch (error) {
+    if (mine === asked) problem.value = messageOf(error)
+  }
+}
+const refresh = () => load(Math.max(PAGE, one.value?.rows.length ?? 0))
+watch(() => [workspace.id, props.id, region.value], () => { chosen.value = []; void load() }, { immediate: true })
+
+async function attempt(work: () => Promise<unknown>) {
+  try {
+    await work()
+    await refresh()
+  } catch (error) {
+    notices.tell(messageOf(error), { serious: true })
+  }
+}
+const change = (body: Record<string, unknown>) => attempt(() => api(`/api/lists/${props.id}`, { method: 'PATCH', body: { language: language.value, ...body } }))
+function takeOut() {
+  const phrases = [...chosen.value]
+  const notes = Object.fromEntries(one.value!.rows.filter(each => each.note && phrases.includes(each.phrase)).map(each => [each.phrase, each.note]))
+  void change({ remove: phrases })
+  chosen.value = []
+  notices.tell(`${counted(phrases.length, 'phrase')} taken out.`, { undo: () => change({ add: phrases, notes }) })
+}
+/** Shown phrases whose page nobody has looked at. */
+const unassessed = computed(() => one.value?.rows.filter(({ row }) => row?.difficulty == null).map(({ phrase }) => phrase) ?? [])
+async function assess() {
+  await assessing.start(unassessed.value, { region: region.value, language: language.value, title: `Phrases of “${one.value!.name}”` })
+  await refresh()
+}
+async function importInto(event: Event) {
+  const given = (event.target as HTMLInputElement).files?.[0]
+  if (!given) return
+  await attempt(async () => {
+    const answer = await send<ImportAnswer>('/api/import/phrases', given, { region: region.value, language: language.value, name: given.name.slice(0, 120), list: props.id })
+    if (!answer) notices.tell('Stopped. What was read by then is in the list; importing the file again takes the rest.')
+    else notices.tell(`${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
+  })
+  if (file.value) file.value.value = ''
+}
+</script>
+
+<template>
+  <div v-if="problem && !one" class="sheet state" role="alert"><p>{{ problem }}</p><div><v-btn variant="tonal" @click="refresh">Try again</v-btn> <v-btn @click="emit('back')">All lists</v-btn></div></div>
+  <v-skeleton-loader v-else-if="!one" type="table-row@4" class="sheet" />
+  <template v-else>
+    <div class="head">
+      <v-btn size="small" :prepend-icon="mdiArrowLeft" @click="emit('back')">All lists</v-btn>
+      <v-text-field :model-value="one.name" label="Name" maxlength="120" class="name" @change="change({ name: ($event.target as HTMLInputElement).value })" />
+      <v-text-field :model-value="one.note" label="Note" maxlength="4000" class="grow" @change="change({ note: ($event.target as HTMLInputElement).value })" />
+      <v-btn size="small" :prepend-icon="mdiFileUploadOutline" :disabled="busy" @click="file?.click()">Import into it</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt,.json,.jsonl" class="unseen" tabindex="-1" aria-label="File to import" @change="importInto">
+      <v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=csv&region=${region ?? ''}`" download>CSV</v-btn><v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=json&region=${region ?? ''}`" download>JSON</v-btn>
+    </div>
+    <ShellImporting :progress="progress" :left="left"><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting>
+    <div class="status"><p class="small muted" data-test="list-shown">{{ one.rows.length < one.phrases ? `The first ${one.rows.length.toLocaleString('en')} of ${counted(one.phrases, 'phrase')}, sorted among themselves. ` : `${counted(one.phrases, 'phrase')}. ` }}<button v-if="one.rows.length < one.phrases" class="plain link" data-test="list-more" @click="load(one.rows.length + PAGE)">Show more</button></p>
+      <DemandProgress v-if="running || assessProblem" :done="done" :total="total" :left="assessLeft" :running="running" :problem="assessProblem" @stop="assessing.stop()" />
+      <p v-else-if="unassessed.length" class="small muted">{{ counted(unassessed.length, 'phrase') }} without difficulty. <button class="plain link" data-test="list-assess" @click="assess">Look them up</button></p></div>
+    <v-data-table :headers="HEADERS" :items="one.rows" item-value="phrase" density="compact" fixed-header hide-default-footer :items-per-page="-1" class="sheet table" tabindex="0" aria-label="Phrases of the list" data-test="list-phrases">
+      <template #[`item.pick`]="{ item }"><input v-model="chosen" type="checkbox" :value="item.phrase" :aria-label="`Pick ${item.phrase}`"></template>
+      <template #[`item.volume`]="{ item }"><span class="figure" :title="inFull(item.row?.volume ?? null)">{{ rounded(item.row?.volume) }}</span></template>
+      <template #[`item.difficulty`]="{ item }"><span class="figure">{{ item.row?.difficulty == null ? UNKNOWN : Math.round(item.row.difficulty) }}</span></template>
+      <template #[`item.worth`]="{ item }"><span class="figure">{{ worthOf(item) === null ? UNKNOWN : Math.round(worthOf(item)!) }}</span></template>
+      <template #[`item.note`]="{ item }"><input class="note" :value="item.note" maxlength="4000" :aria-label="`Note on ${item.phrase}`" placeholder="note" @change="change({ notes: { [item.phrase]: ($event.target as HTMLInputElement).value } })"></template>
+      <template #no-data><p class="muted empty">No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.</p></template>
+    </v-data-table>
+    <div v-if="chosen.length" class="sheet actions"><strong class="figure">{{ chosen.length }}</strong> picked <v-btn variant="flat" color="primary" :disabled="!brief.brief" @click="tray.add(chosen); chosen = []">To the tray</v-btn><v-btn @click="takeOut">Take out</v-btn></div>
+  </template>
+</template>
+
+<style scoped>
+.head { display: flex; gap: 10px; align-items: center; }
+.name { flex: 0 0 240px; }
+.grow { flex: 1; }
+.status { display: flex; gap: 14px; align-items: center; min-height: 24px; }
+.table { flex: 1; min-height: 0; overflow: auto; }
+.note { width: 100%; border: 0; border-bottom: 1px dotted var(--line); background: transparent; color: inherit; font: inherit; }
+.actions { display: flex; gap: 12px; align-items: center; padding: 8px 12px; }
+.state { padding: 28px; display: grid; gap: 10px; justify-items: start; }
+.empty { padding: 24px; }
+input[type=checkbox] { accent-color: var(--teal); }
+.link { color: var(--teal); text-decoration: underline; }
+</style>
