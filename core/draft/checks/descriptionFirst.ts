@@ -43,7 +43,7 @@ export const descriptionFirst = defineCheck({
     if (isBare(line.text) || isHashtags(line.text)) {
       // Every line of the kind that stands before the first real one moves, or the fix would put the next link on top.
       const lines = text.slice(line.start).split('\n')
-      const real = lines.findIndex(each => each.trim() !== '' && !isBare(each) && !isHashtags(each))
+      const real = lines.findIndex(each => /[\p{L}\p{N}]/u.test(each) && !isBare(each) && !isHashtags(each))
       const moved = lines.slice(0, real).join('\n').trim()
       const fixes: Fix[] = real > 0 ? [{ label: moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end', field: 'description', value: `${lines.slice(real).join('\n').trim()}\n\n${moved}` }] : []
       return missing(`Begins with ${isBare(line.text) ? 'a link' : 'hashtags'}. Begin with what the viewer gets.`, { ranges, fixes })

@@ -74,7 +74,7 @@ describe('properties of any draft', () => {
         if (check.state === 'met') expect(check.points).toBeCloseTo(check.outOf)
       }
       for (const { start, end } of placements) expect(start).toBeLessThanOrEqual(end)
-    }), { numRuns: runs(300) })
+    }), { numRuns: runs(120) })
   })
 
   test('a fix never lowers the points of its own check', () => {
@@ -85,6 +85,6 @@ describe('properties of any draft', () => {
           if (after.outOf) expect(after.points).toBeGreaterThanOrEqual(check.points - 1e-9)
         }
       }
-    }), { numRuns: runs(200) })
+    }), { numRuns: runs(80) })
   })
 })

@@ -27,7 +27,7 @@ test('what was written comes back, whatever it holds and wherever a piece ends',
       expect(found[i]!.line).toBe(line)
       line += 1 + row.join('').split('\n').length - 1
     }
-  }), { numRuns: runs(150) })
+  }), { numRuns: runs(60) })
 })
 
 test('a file and the same text as a whole give the same', async () => {

@@ -40,6 +40,8 @@ describe('description-first', () => {
   test('every link and hashtag line before the text moves to the end; without a text there is nothing to offer', () => {
     const check = checkOf('description-first', { description: 'https://wheelshed.example/a\n\n#bike #shed\nYou will learn much.\nMore.' })
     expect(check.fixes).toEqual([expect.objectContaining({ label: 'Move these lines to the end', value: 'You will learn much.\nMore.\n\nhttps://wheelshed.example/a\n\n#bike #shed' })])
+    expect(checkOf('description-first', { description: '#bike\n----\nYou will learn much.' }).fixes[0]!.value).toBe('You will learn much.\n\n#bike\n----')
+    expect(checkOf('description-first', { description: '#bike\n----' }).fixes).toEqual([])
     expect(checkOf('description-first', { description: 'https://wheelshed.example bike\n\nhttps://wheelshed.example bike' })).toMatchObject({ state: 'missing', fixes: [] })
   })
 
