@@ -2,16 +2,13 @@
 import { mdiContentDuplicate, mdiDeleteOutline, mdiDownloadOutline, mdiPlus } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { BriefLine } from '../../../shared/brief'
-import { messageOf } from '~/composables/api'
 import { ago, dateTime } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
-import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
 const library = useLibrary()
 const brief = useBrief()
-const notices = useNotices()
 const workspace = useWorkspace()
 const mine = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
 const newOpen = ref(false)
@@ -29,13 +26,7 @@ const found = computed(() => {
 /** Where a brief opens: on its phrases until one leads, then on its text. */
 const openAt = (line: BriefLine) => ({ path: line.lead ? '/desk' : '/demand', query: { brief: line.id } })
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
-    await work()
-  } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
-  }
-}
+const attempt = useAttempt()
 const EXPORTS = [{ format: 'text', title: 'Plain text, ready to paste' }, { format: 'json', title: 'JSON' }, { format: 'csv', title: 'CSV of its phrases' }]
 </script>
 

@@ -66,14 +66,7 @@ async function load(rows = PAGE) {
 const refresh = () => load(Math.max(PAGE, one.value?.rows.length ?? 0))
 watch(() => [workspace.id, props.id, region.value], () => { chosen.value = []; void load() }, { immediate: true })
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
-    await work()
-    await refresh()
-  } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
-  }
-}
+const attempt = useAttempt(refresh)
 const change = (body: Record<string, unknown>) => attempt(() => api(`/api/lists/${props.id}`, { method: 'PATCH', body: { language: language.value, ...body } }))
 function takeOut() {
   const phrases = [...chosen.value]

@@ -35,14 +35,7 @@ async function refresh() {
 }
 watch(() => [workspace.id, id.value], () => void refresh(), { immediate: true })
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
-    await work()
-    await refresh()
-  } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
-  }
-}
+const attempt = useAttempt(refresh)
 const make = (body: Record<string, unknown>) => attempt(async () => {
   const made = await api<ListLine>('/api/lists', { method: 'POST', body: { workspace: workspace.id, language: language.value, ...body } })
   notices.tell(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: () => attempt(() => api(`/api/lists/${made.id}`, { method: 'DELETE' })) })

@@ -4,7 +4,9 @@ import { rowOf } from '../../../demand/rows'
 import { listOf } from '../../../http/listOf'
 import { queryOf, route } from '../../../http/route'
 
-const question = z.object({ region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional(), limit: z.coerce.number().int().min(1).max(2000).default(500), offset: z.coerce.number().int().min(0).default(0) })
+const LIMIT = 'A limit is 1 to 2,000.'
+const whole = z.coerce.number('Give a whole number.').int('Give a whole number.')
+const question = z.object({ region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional(), limit: whole.pipe(z.number().min(1, LIMIT).max(2000, LIMIT)).default(500), offset: whole.pipe(z.number().min(0, 'An offset is 0 or more.')).default(0) })
 
 /** A list with its first phrases, or those after some, their notes, and what is known of them in a region. */
 export default route((event, runtime) => {
