@@ -56,7 +56,7 @@ async function load(rows = PAGE) {
     for (let offset = 0; offset < rows; offset += PAGE) {
       const next: OneList = await api<OneList>(`/api/lists/${props.id}`, { query: { region: region.value ?? EVERY_REGION, language: language.value, workspace: workspace.id, limit: PAGE, offset } })
       got = got ? { ...next, rows: [...got.rows, ...next.rows] } : next
-      if (next.rows.length < PAGE) break
+      if (next.rows.length < PAGE || mine !== asked) break
     }
     if (mine === asked) one.value = got
   } catch (error) {

@@ -55,7 +55,7 @@ const remove = (list: ListLine) => attempt(async () => {
 
 <template>
   <div class="lists">
-    <LibraryList v-if="id" :id="id" @back="address({ list: undefined }, true)" />
+    <LibraryList v-if="id" :id="id" :key="id" @back="address({ list: undefined }, true)" />
     <div v-else-if="problem && !lists" class="sheet state" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!lists" type="table-row@4" class="sheet" />
     <template v-else>
