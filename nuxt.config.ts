@@ -39,6 +39,11 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 900 },
   },
-  nitro: { preset: 'node-server', compressPublicAssets: { gzip: true, brotli: false }, externals: { external: ['better-sqlite3'] } },
+  nitro: {
+    preset: 'node-server', compressPublicAssets: { gzip: true, brotli: false },
+    // The server and its threads must load the very same driver: two copies of SQLite in one process do not see each other's locks.
+    // Left out of the bundle's own packages, it is found in the project's by both.
+    rollupConfig: { external: ['better-sqlite3'] } as never,
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { resolveJsonModule: true, noUncheckedIndexedAccess: true } } },
 })

@@ -17,6 +17,7 @@ import { openStandin } from '../server/services/standin/standin'
 import { TOWNS } from '../server/services/standin/vocabulary'
 import { phrasesQuerySchema } from '../shared/phrases'
 import { BRIEFS, LISTS } from './briefs'
+import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
 
 /** Seeds whose phrases the demo has looked up and judged before the first start. */
@@ -26,11 +27,12 @@ const DAY = 86_400_000
 const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
 const EARLIER_LOOKS = [63, 42, 28, 14]
 
-/** Makes the demo's user data in a folder: the briefs, and what was looked up for them. */
-async function build(data: string): Promise<void> {
+/** Makes the demo's user data in a folder: the briefs, and what was looked up for them. @param fresh whether to delete what is there first. */
+async function build(data: string, fresh: boolean): Promise<void> {
   const world = join(data, 'world.sqlite')
-  ensureWorld(world)
   const file = join(data, 'fonetra.sqlite')
+  if (fresh) for (const old of [world, file]) for (const ending of ['', '-wal', '-shm']) rmSync(old + ending, { force: true })
+  ensureWorld(world)
   if (existsSync(file)) return
   console.log('Making the demo’s briefs and looking up their phrases:')
   const startedAt = Date.now()
@@ -81,4 +83,5 @@ async function build(data: string): Promise<void> {
   console.log(`  done in ${((Date.now() - startedAt) / 1000).toFixed(1)} s.`)
 }
 
-await build(process.argv[2]!)
+const [data, fresh] = process.argv.slice(2)
+await withFolder(data!, () => build(data!, fresh === '--fresh'))

@@ -1,6 +1,6 @@
 import { appendFileSync, existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { openUserData } from '../server/data/open'
+import { openUserFile } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
 import { resultStore } from '../server/data/results'
 import { videoStore } from '../server/data/videos'
@@ -31,7 +31,7 @@ const doneList = (data: string) => join(data, 'filled.txt')
  * @returns how many files are left.
  */
 export async function fill({ data, files, migrations, listThread, stopped = () => false, tell = () => undefined }: FillOptions): Promise<number> {
-  const db = openUserData(join(data, 'fonetra.sqlite'), { migrations })
+  const db = await openUserFile(join(data, 'fonetra.sqlite'), { migrations })
   try {
     const phrases = phraseStore(db)
     const deps = { phrases, results: resultStore(db), videos: videoStore(db), reader: readHere, now: () => TOLD_AT }

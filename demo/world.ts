@@ -16,9 +16,12 @@ function formatOf(file: string): number {
   }
 }
 
+/** Whether a world of this format is at `file`. */
+export const isWorld = (file: string) => existsSync(file) && formatOf(file) === WORLD_FORMAT
+
 /** Makes the made-up world at `file` unless one of this format is there; half-made ones are never left behind. */
 export function ensureWorld(file: string, size = DEMO_SIZE, newestDay = Date.now()): void {
-  if (existsSync(file) && formatOf(file) === WORLD_FORMAT) return
+  if (isWorld(file)) return
   mkdirSync(dirname(file), { recursive: true })
   const startedAt = Date.now()
   const part = `${file}.part`

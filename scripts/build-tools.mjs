@@ -1,5 +1,9 @@
 // Bundles what runs outside the server's own bundle: worker threads and the tools that make demo data.
 import { build } from 'esbuild'
+import { existsSync } from 'node:fs'
+
+// Two copies of SQLite in one process lose data: the server must have none of its own beside the one its threads load.
+if (existsSync('.output/server/node_modules/better-sqlite3')) throw new Error('The build holds a second copy of better-sqlite3; see nitro.rollupConfig in nuxt.config.ts.')
 
 const shared = { bundle: true, platform: 'node', format: 'esm', target: 'node20', external: ['better-sqlite3', '@playwright/test'], logLevel: 'warning', sourcemap: 'linked',
   // Bundled CommonJS packages ask for Node's own modules by require.

@@ -1,6 +1,6 @@
 // npm run demo, npm start: install, build, make data, serve.
 import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join, resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
@@ -44,10 +44,9 @@ if (options.fresh && command === 'demo') {
     ask.close()
     if (answer.trim().toLowerCase() !== 'yes') stop('Nothing was deleted.')
   }
-  for (const file of files) rmSync(file, { force: true })
 }
 
-const tool = command === 'demo' ? ['.output/tools/demo.mjs', data] : ['.output/tools/world.mjs', join(data, 'world.sqlite')]
+const tool = command === 'demo' ? ['.output/tools/demo.mjs', data, ...(options.fresh ? ['--fresh'] : [])] : ['.output/tools/world.mjs', join(data, 'world.sqlite')]
 if (run(process.execPath, tool) !== 0) stop('The data could not be made; the lines above say why.')
 
 const { args, env } = serverOf(HOME, data, port)
@@ -56,9 +55,14 @@ server.on('exit', code => process.exit(code ?? 1))
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 
 for (let tries = 0; tries < 300; tries++) {
-  const answers = await fetch(`http://127.0.0.1:${port}/api/health`).then(answer => answer.ok, () => false)
-  if (answers) {
+  const told = await fetch(`http://127.0.0.1:${port}/api/health`).then(async answer => ({ ok: answer.ok, ...await answer.json() }), () => null)
+  if (told?.ok) {
     console.log(`Fonetra is ready at http://127.0.0.1:${port}`)
+    break
+  }
+  // The server has said what is wrong with its data; it goes on, so that a backup can be restored.
+  if (told?.error?.code.startsWith('data-') || told?.error?.code === 'disk-full') {
+    console.error(`To restore a backup open http://127.0.0.1:${port}, or stop with Ctrl + C.`)
     break
   }
   await new Promise(wake => setTimeout(wake, 100))

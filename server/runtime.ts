@@ -1,7 +1,7 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { briefStore, type BriefStore } from './data/briefs'
-import { openUserData, type Db } from './data/open'
+import { migrationsOf, openUserFile, type Db } from './data/open'
 import { phraseStore, type PhraseStore } from './data/phrases'
 import { resultStore, type ResultStore } from './data/results'
 import { listStore, type ListStore } from './data/lists'
@@ -15,6 +15,10 @@ import { Jobs } from './jobs/jobs'
 import { startReading } from './jobs/startReading'
 import type { PageReader } from './rivals/pageReader'
 import { attachedStore, type AttachedStore } from './data/attached'
+import { restoreBackup } from './data/backups'
+import { dailyBackups, type DailyBackups } from './data/dailyBackups'
+import { DataProblem, openingProblem } from './data/dataProblem'
+import { lockFolder } from './data/folderLock'
 import { connectStandin } from './services/connect'
 import { switchboard, type Switchboard } from './services/switchboard'
 
@@ -37,64 +41,137 @@ export interface Runtime {
   services: Switchboard
   attached: AttachedStore
   jobs: Jobs
+  backups: DailyBackups
   /** The built entry of the thread that reads lists. */
   listThread: string
   /** Where uploads wait while they are read. */
   uploads: string
 }
 
-let runtime: Runtime | undefined
+/** What stands between a request and the data while there is no runtime. */
+type Closed = { problem: unknown }
 
-/**
- * Where things are: FONETRA_HOME the project, FONETRA_DATA the user's folder; the user's file
- * and the made-up world are two files in it. FONETRA_DATA_LIMIT_MB bounds the user's file.
- */
-export function useRuntime(): Runtime {
-  if (runtime) return runtime
+let state: Runtime | Closed = { problem: new DataProblem('locked', 'Fonetra is starting. Try again in a moment.') }
+/** The folder stays this program's own also while a backup is put in the file's place. */
+let giveBack: (() => void) | undefined
+/** Opening, closing and restoring follow one another. */
+let turn: Promise<unknown> = Promise.resolve()
+
+const isOpen = (now: Runtime | Closed): now is Runtime => 'db' in now
+
+/** Where things are: FONETRA_HOME the project, FONETRA_DATA the user's folder. */
+export function places() {
   const home = process.env.FONETRA_HOME ?? process.cwd()
   const data = resolve(home, process.env.FONETRA_DATA ?? 'data')
-  const limit = Number(process.env.FONETRA_DATA_LIMIT_MB ?? 0)
-  const db = openUserData(join(data, 'fonetra.sqlite'), { migrations: join(home, 'server/data/migrations'), ...(limit ? { limitBytes: limit * 1024 * 1024 } : {}) })
-  const workers = join(home, '.output/workers')
-  const changed = (ids: readonly number[]) => { search.changed(ids) }
-  const phrases = phraseStore(db, Date.now, changed)
-  const search = startSearch(join(workers, 'index.mjs'), join(data, 'fonetra.sqlite'), (...cap) => { phrases.putCap(...cap) })
-  const videos = videoStore(db)
-  const attached = attachedStore(db)
-  runtime = {
-    db,
-    briefs: briefStore(db),
-    phrases,
-    results: resultStore(db, changed),
-    videos,
-    workspaces: workspaceStore(db, videos),
-    rivalSets: rivalSetStore(db),
-    lists: listStore(db, phrases),
-    places: placeStore(db),
-    sources: sourceStore(db, changed),
-    search,
-    reader: startReading(join(workers, 'reading.mjs')),
-    services: switchboard(connectStandin(join(workers, 'standin.mjs'), join(data, 'world.sqlite')), attached.get()),
-    attached,
-    jobs: new Jobs(db),
-    listThread: join(workers, 'list.mjs'),
-    uploads: data,
-  }
-  runtime.briefs.forgetOldEdits()
-  // One that is closed while it loads is no failure.
-  void search.load('en', '').catch((error: unknown) => { if (runtime) console.error('The index of phrases could not be loaded:', error) })
-  // An import that was cut off leaves its upload behind.
-  for (const name of readdirSync(data)) if (/^upload-.+\.tmp$/u.test(name)) rmSync(join(data, name), { force: true })
-  return runtime
+  return { data, file: join(data, 'fonetra.sqlite'), world: join(data, 'world.sqlite'), migrations: join(home, 'server/data/migrations'), workers: join(home, '.output/workers') }
 }
 
-/** Closes what `useRuntime` opened; the next use opens it anew. */
-export async function closeRuntime(): Promise<void> {
-  const open = runtime
-  runtime = undefined
-  open?.jobs.close()
-  await open?.services.close()
-  await open?.search.close()
-  await open?.reader.close()
-  open?.db.close()
+/** Everything a route works with. @throws what kept the data from being opened. */
+export function useRuntime(): Runtime {
+  if (isOpen(state)) return state
+  throw state.problem
+}
+
+/** Takes the data folder and opens what is in it; what keeps it from that is thrown at each use, and returned. FONETRA_DATA_LIMIT_MB bounds the user's file. */
+export function openRuntime(): Promise<unknown> {
+  return inTurn(open)
+}
+
+/** Runs one after the other. */
+function inTurn<Result>(work: () => Promise<Result>): Promise<Result> {
+  const mine = turn.then(work)
+  turn = mine.catch(() => undefined)
+  return mine
+}
+
+async function open(): Promise<unknown> {
+  if (isOpen(state)) return null
+  try {
+    const { data } = places()
+    giveBack ??= lockFolder(join(data, 'fonetra.lock'), Number(process.env.NITRO_PORT ?? process.env.PORT ?? 0) || null)
+    // An import that was cut off leaves its upload behind.
+    for (const name of readdirSync(data)) if (/^upload-.+\.tmp$/u.test(name)) rmSync(join(data, name), { force: true })
+    state = await opened()
+    return null
+  } catch (error) {
+    state = { problem: error }
+    return error
+  }
+}
+
+async function opened(): Promise<Runtime> {
+  const { data, file, world, migrations, workers } = places()
+  const limit = Number(process.env.FONETRA_DATA_LIMIT_MB ?? 0)
+  const db = await openUserFile(file, { migrations, ...(limit ? { limitBytes: limit * 1024 * 1024 } : {}) })
+  try {
+    const changed = (ids: readonly number[]) => { search.changed(ids) }
+    const phrases = phraseStore(db, Date.now, changed)
+    const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => { phrases.putCap(...cap) })
+    const videos = videoStore(db)
+    const attached = attachedStore(db)
+    const opening: Runtime = {
+      db,
+      briefs: briefStore(db),
+      phrases,
+      results: resultStore(db, changed),
+      videos,
+      workspaces: workspaceStore(db, videos),
+      rivalSets: rivalSetStore(db),
+      lists: listStore(db, phrases),
+      places: placeStore(db),
+      sources: sourceStore(db, changed),
+      search,
+      reader: startReading(join(workers, 'reading.mjs')),
+      services: switchboard(connectStandin(join(workers, 'standin.mjs'), world), attached.get()),
+      attached,
+      jobs: new Jobs(db),
+      backups: dailyBackups(db, file),
+      listThread: join(workers, 'list.mjs'),
+      uploads: data,
+    }
+    opening.briefs.forgetOldEdits()
+    // One that is closed while it loads is no failure.
+    void search.load('en', '').catch((error: unknown) => { if (state === opening) console.error('The index of phrases could not be loaded:', error) })
+    return opening
+  } catch (error) {
+    db.close()
+    throw openingProblem(error, file)
+  }
+}
+
+async function close(problem: unknown): Promise<void> {
+  if (!isOpen(state)) return
+  const open = state
+  state = { problem }
+  open.jobs.close()
+  await open.backups.close()
+  await open.services.close()
+  await open.search.close()
+  await open.reader.close()
+  open.db.close()
+}
+
+/** Closes what `openRuntime` opened and gives the folder back. */
+export function closeRuntime(): Promise<void> {
+  return inTurn(async () => {
+    await close(new DataProblem('locked', 'Fonetra is being stopped. Start it again, and it goes on.'))
+    giveBack?.()
+    giveBack = undefined
+  })
+}
+
+/**
+ * Puts a backup in the place of the user's file. Requests meanwhile are answered that it is being restored.
+ * @throws DataProblem when it cannot be restored; the data is open as before then.
+ */
+export function restoreRuntime(name: string): Promise<void> {
+  return inTurn(async () => {
+    const { file, migrations } = places()
+    await close(new DataProblem('locked', 'A backup is being restored. Try again in a moment.'))
+    try {
+      restoreBackup(file, name, migrationsOf(migrations).length)
+    } finally {
+      await open()
+    }
+  })
 }

@@ -30,6 +30,8 @@ export const dateTime = (at: number) => dates.format(at)
 export const dateOnly = (at: number) => days.format(at)
 /** Who told a figure and when, and whether that is too long ago; empty where nobody did. */
 export const toldBy = (source: string | null, at: number | null) => source === null ? '' : `, from ${source}${at === null ? '' : `, told ${dateOnly(at)}${isStale(at, Date.now()) ? ': stale, ask or import again' : ''}`}`
+/** A file's size: 340 KB, 12.4 MB. */
+export const fileSize = (bytes: number) => bytes < 1e6 ? `${whole.format(Math.ceil(bytes / 1000))} KB` : bytes < 1e9 ? `${(bytes / 1e6).toFixed(1)} MB` : `${(bytes / 1e9).toFixed(2)} GB`
 /** An age in days, in words: 3 days, 5 months, 2 years. */
 export const ageWords = (age: number) => age < 60 ? counted(Math.round(age), 'day') : age < 730 ? `${Math.round(age / 30.4)} months` : `${(age / 365.25).toFixed(1)} years`
 /** A length as m:ss or h:mm:ss. */

@@ -2,6 +2,7 @@
 import { mdiChevronDown, mdiKeyboardOutline, mdiPlus, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useTheme } from 'vuetify'
+import { dataProblem } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
@@ -70,8 +71,8 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
       <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
     </v-app-bar>
-    <v-navigation-drawer v-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
-    <v-main id="main" class="main"><slot v-if="settled" /></v-main>
+    <v-navigation-drawer v-if="trayOpen && dataProblem === null" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+    <v-main id="main" class="main"><LazyShellClosed v-if="dataProblem !== null" /><slot v-else-if="settled" /></v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellKeys v-if="keysOpen" v-model="keysOpen" />

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 useHead({ title: 'Library · Fonetra' })
 const route = useRoute()
 const address = useAddress()
-const TABS = [{ tab: 'briefs', title: 'Briefs' }, { tab: 'lists', title: 'Phrase lists' }, { tab: 'sources', title: 'Sources' }, { tab: 'places', title: 'Places' }, { tab: 'channels', title: 'Channels' }] as const
+const TABS = [{ tab: 'briefs', title: 'Briefs' }, { tab: 'lists', title: 'Phrase lists' }, { tab: 'sources', title: 'Sources' }, { tab: 'places', title: 'Places' }, { tab: 'channels', title: 'Channels' }, { tab: 'data', title: 'Data' }] as const
 const tab = computed(() => TABS.find(each => each.tab === route.query.tab)?.tab ?? 'briefs')
 const show = (next: string) => address({ tab: next === 'briefs' ? undefined : next, list: undefined }, true)
 </script>
@@ -19,7 +19,8 @@ const show = (next: string) => address({ tab: next === 'briefs' ? undefined : ne
     <LazyLibraryLists v-else-if="tab === 'lists'" />
     <LazyLibrarySources v-else-if="tab === 'sources'" />
     <LazyLibraryPlaces v-else-if="tab === 'places'" />
-    <LazyLibraryChannels v-else />
+    <LazyLibraryChannels v-else-if="tab === 'channels'" />
+    <LazyLibraryData v-else />
   </div>
 </template>
 

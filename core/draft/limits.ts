@@ -1,4 +1,5 @@
 import { count, type Unit } from '../text/count'
+import { trimSigns } from '../text/trim'
 
 /** What a site allows, as data: several may be kept and edited. */
 export interface LimitProfile {
@@ -68,5 +69,5 @@ export function tidyTags(tags: readonly string[]): string[] {
 
 /** Cuts pasted text into tags: commas, semicolons, tabs and line breaks part them. */
 export function splitTags(text: string): string[] {
-  return text.split(/[,;\t\n\r]+/u).map(tag => tag.trim().replace(/^["“”]+|["“”]+$/gu, '').replace(/\s+/gu, ' ').trim()).filter(Boolean)
+  return text.split(/[,;\t\n\r]+/u).map(tag => trimSigns(tag.trim(), /["“”]/u).replace(/\s+/gu, ' ').trim()).filter(Boolean)
 }

@@ -24,7 +24,7 @@ export function openingOf(description: string, profile: LimitProfile): string {
 /** The spoken words of captions in SRT or WebVTT; what is neither is taken as plain words. */
 export function spokenWords(captions: string): string {
   if (!captions.includes('-->')) return captions
-  return parseCaptions(captions).entries.map(entry => entry.text.replace(/<[^>]*>/gu, '')).join('\n')
+  return parseCaptions(captions).entries.map(entry => entry.text.replace(/<[^<>]*>/gu, '')).join('\n')
 }
 
 /**

@@ -1,15 +1,20 @@
 import { count } from '../text/count'
 import { readText, runs, type ReadPhrase } from '../text/match'
 import { asSentence } from './check'
+import { trimSigns } from '../text/trim'
 import type { Fix } from './draft'
 import type { LimitProfile } from './limits'
+
+/** Signs by which the parts of a title are joined. */
+const JOINT = /[\s\-–—|:,]/u
 
 /** What is left of a title without the phrase, with the joints tidied. */
 function without(title: string, lead: ReadPhrase): string {
   const found = runs(lead, readText(title, lead.language), 'inflected')
   let rest = title
   for (const { start, end } of [...found].reverse()) rest = `${rest.slice(0, start)}\u0000${rest.slice(end)}`
-  return rest.replace(/[\s\-–—|:,]*\u0000[\s\-–—|:,]*/gu, ' ').replace(/\s+/gu, ' ').trim().replace(/^[-–—|:,.\s]+|[-–—|:,\s]+$/gu, '')
+  const joined = rest.split('\u0000').map(part => trimSigns(part, JOINT)).filter(Boolean).join(' ')
+  return trimSigns(joined, /[\s\-–—|:,.]/u, 'start').replace(/\s+/gu, ' ')
 }
 
 /** The title with the lead word for word at its front, if that fits the limit; else the lead alone. */

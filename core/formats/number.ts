@@ -15,10 +15,10 @@ export function looseNumber(cell: string): number | null {
   let text = cell.trim()
   if (text === '' || /^[-–—]$|^n\/?a$/iu.test(text)) return null
   let factor = 1
-  const suffix = /\s*([kmb%])$/iu.exec(text)
+  const suffix = /[kmb%]$/iu.exec(text)
   if (suffix) {
-    factor = suffix[1] === '%' ? 0.01 : SUFFIX[suffix[1]!.toLowerCase()]!
-    text = text.slice(0, suffix.index)
+    factor = suffix[0] === '%' ? 0.01 : SUFFIX[suffix[0].toLowerCase()]!
+    text = text.slice(0, suffix.index).trimEnd()
   }
   if (!/^[+-]?\d/u.test(text) || !/^[+-]?[\d.,'’\u00a0\u202f _]+(e[+-]?\d+)?$/iu.test(text)) return Number.NaN
   if (/e/iu.test(text)) return Number(text) * factor

@@ -36,7 +36,7 @@ const SPELLINGS: Record<ListColumn, string[]> = {
   months: ['months', 'monthly trend', 'history', 'trend', 'searches by month'],
 }
 
-const plainHeader = (header: string) => header.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/\(.*?\)/gu, ' ').replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
+const plainHeader = (header: string) => header.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/\([^()]*\)/gu, ' ').replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
 
 /**
  * Which column means what, by header. Advertisers' “competition” is taken for advertiser

@@ -1,3 +1,4 @@
+import { trimSigns } from '../text/trim'
 import { phraseKey } from '../text/words'
 import { looseNumber } from './number'
 
@@ -65,10 +66,19 @@ export function timeOf(text: string): number | null {
   return /^\d{4}/u.test(value) && !Number.isNaN(parsed) ? parsed : null
 }
 
+/** A part of a link without its escapes; one that is escaped wrongly stays as it is. */
+function decoded(part: string): string {
+  try {
+    return decodeURIComponent(part)
+  } catch {
+    return part
+  }
+}
+
 /** A video's own part of a link: what follows `v=`, else the last part of the path. */
 export function idOfLink(link: string): string {
   const v = /[?&]v=([^&#]+)/u.exec(link)
-  return v ? decodeURIComponent(v[1]!) : link.replace(/[?#].*$/u, '').replace(/\/+$/u, '').split('/').pop() ?? link
+  return v ? decoded(v[1]!) : trimSigns(link.split(/[?#]/u, 1)[0]!, /\//u, 'end').split('/').pop() ?? link
 }
 
 const text = (value: unknown): string | null => value === null || value === undefined || typeof value === 'object' ? null : String(value as string | number)

@@ -1,4 +1,4 @@
-import { stemmerFor } from './stems'
+import { primaryLanguage, stemmerFor } from './stems'
 import { stopWords } from './stopwords'
 import { eachWord, words } from './words'
 
@@ -50,11 +50,19 @@ type Line = Pick<ReadText, 'norms' | 'stems' | 'starts' | 'ends'>
 
 /** While a text is typed all its lines but one stay as they were, and are not cut again. Past so many the memo starts anew. */
 const LINES_KEPT = 4000
+/** A longer line is cut anew each time: thousands of them would fill the memory. */
+const LONGEST_KEPT = 4000
 const linesOf = new Map<string, Map<string, Line>>()
+/** Languages whose lines are kept at a time. */
+const LANGUAGES_KEPT = 4
 
 function readLine(raw: string, language: string): Line {
-  let kept = linesOf.get(language)
-  if (!kept || kept.size >= LINES_KEPT) linesOf.set(language, kept = new Map<string, Line>())
+  const key = primaryLanguage(language)
+  let kept = linesOf.get(key)
+  if (!kept || kept.size >= LINES_KEPT) {
+    if (linesOf.size >= LANGUAGES_KEPT) linesOf.clear()
+    linesOf.set(key, kept = new Map<string, Line>())
+  }
   let line = kept.get(raw)
   if (!line) {
     const stem = stemmerFor(language)
@@ -65,7 +73,7 @@ function readLine(raw: string, language: string): Line {
       starts.push(start)
       ends.push(end)
     })
-    kept.set(raw, line)
+    if (raw.length <= LONGEST_KEPT) kept.set(raw, line)
   }
   return line
 }

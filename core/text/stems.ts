@@ -8,12 +8,15 @@ const ALGORITHMS: Record<string, string> = {
   sv: 'swedish', tr: 'turkish',
 }
 
+/** No longer than any real word: what is longer is not remembered. */
+const LONGEST_WORD = 60
 /** Past this many words a memo starts anew, so that a long-lived server does not grow. */
 const MEMO_LIMIT = 60_000
 
 export type Stemmer = (norm: string) => string
 
 const stemmers = new Map<string, Stemmer>()
+const same: Stemmer = norm => norm
 
 /** The primary subtag of a BCP 47 tag, lower case: `en-GB` gives `en`. */
 export function primaryLanguage(language: string): string {
@@ -25,18 +28,20 @@ export function primaryLanguage(language: string): string {
  * @param language BCP 47; region and script are ignored. Unknown languages get identity.
  */
 export function stemmerFor(language: string): Stemmer {
-  const known = stemmers.get(language)
-  if (known) return known
   const primary = primaryLanguage(language)
+  const known = stemmers.get(primary)
+  if (known) return known
   const algorithm = ALGORITHMS[primary]
-  const made = algorithm ? memoise(newStemmer(algorithm)) : (norm: string) => norm
-  stemmers.set(language, made)
+  if (!algorithm) return same
+  const made = memoise(newStemmer(algorithm))
+  stemmers.set(primary, made)
   return made
 }
 
 function memoise(stemmer: { stem(word: string): string }): Stemmer {
   let memo = new Map<string, string>()
   return (norm) => {
+    if (norm.length > LONGEST_WORD) return norm
     let stem = memo.get(norm)
     if (stem === undefined) {
       if (memo.size >= MEMO_LIMIT) memo = new Map()

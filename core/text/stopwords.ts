@@ -15,11 +15,11 @@ const sets = new Map<string, ReadonlySet<string>>()
 
 /** Normalised stop words of a language; empty for one we have no list for. */
 export function stopWords(language: string): ReadonlySet<string> {
-  let set = sets.get(language)
+  const primary = primaryLanguage(language)
+  let set = sets.get(primary)
   if (!set) {
-    const primary = primaryLanguage(language)
     set = new Set([...(LISTS[primary] ?? []), ...(EXTRA[primary] ?? [])].map(normaliseWord))
-    sets.set(language, set)
+    if (primary in LISTS) sets.set(primary, set)
   }
   return set
 }

@@ -1,6 +1,8 @@
 import Database from 'better-sqlite3'
-import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
+import { mkdirSync, readFileSync, readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { makeBackup } from './backups'
+import { DataProblem, openingProblem } from './dataProblem'
 
 export type Db = Database.Database
 
@@ -9,6 +11,8 @@ export interface OpenOptions {
   migrations: string
   /** The file grows no larger than this; a write past it fails as on a full disk. */
   limitBytes?: number
+  /** Milliseconds another program's lock is waited for, five seconds unless given. */
+  patience?: number
 }
 
 /** The migrations of a folder in order, each with its number. @throws Error when numbers repeat or leave gaps. */
@@ -22,47 +26,69 @@ export function migrationsOf(folder: string): { version: number, name: string, s
 }
 
 /**
- * Opens the user's file, making it when absent and bringing an older one up to date. Before an
- * older file is changed a copy is kept beside it as `name.before-NNN`.
+ * Opens the user's file, making it when absent and bringing an older one up to date.
  *
  * What is acknowledged survives a kill and a power cut: WAL with `synchronous = FULL`.
  *
- * @throws Error with a message for the user when the file comes from a newer version.
+ * @throws DataProblem with a message for the user when the file is damaged, newer, locked or cannot be written.
  */
-export function openUserData(file: string, { migrations, limitBytes }: OpenOptions): Db {
-  mkdirSync(dirname(file), { recursive: true })
-  const db = new Database(file, { timeout: 5000 })
-  db.pragma('journal_mode = WAL')
-  db.pragma('synchronous = FULL')
-  db.pragma('foreign_keys = ON')
-  db.pragma('cache_size = -48000')
-  // Pages that many commits touch are written back once for all of them.
-  db.pragma('wal_autocheckpoint = 6000')
-  migrate(db, file, migrations)
-  if (limitBytes) db.pragma(`max_page_count = ${Math.max(1, Math.floor(limitBytes / Number(db.pragma('page_size', { simple: true }))))}`)
-  return db
+export function openUserData(file: string, options: OpenOptions): Db {
+  return opened(file, options, migrate)
+}
+
+/** The same for a file that a person has worked in: before an older one is changed a backup is made. */
+export async function openUserFile(file: string, options: OpenOptions): Promise<Db> {
+  const db = opened(file, options, () => undefined)
+  try {
+    const { version, due } = dueMigrations(db, file, options.migrations)
+    if (version > 0 && due.length) await makeBackup(db, file, 'before-update')
+    migrate(db, file, options.migrations)
+    return db
+  } catch (error) {
+    db.close()
+    throw openingProblem(error, file)
+  }
+}
+
+function opened(file: string, { migrations, limitBytes, patience = 5000 }: OpenOptions, prepare: typeof migrate): Db {
+  let db: Db | undefined
+  try {
+    mkdirSync(dirname(file), { recursive: true })
+    db = new Database(file, { timeout: patience })
+    db.pragma('journal_mode = WAL')
+    db.pragma('synchronous = FULL')
+    db.pragma('foreign_keys = ON')
+    db.pragma('cache_size = -48000')
+    // Pages that many commits touch are written back once for all of them.
+    db.pragma('wal_autocheckpoint = 6000')
+    prepare(db, file, migrations)
+    if (limitBytes) db.pragma(`max_page_count = ${Math.max(1, Math.floor(limitBytes / Number(db.pragma('page_size', { simple: true }))))}`)
+    return db
+  } catch (error) {
+    db?.close()
+    throw openingProblem(error, file)
+  }
+}
+
+interface Due { version: number, all: ReturnType<typeof migrationsOf>, due: ReturnType<typeof migrationsOf> }
+
+/** The migrations a file still needs. @throws DataProblem when it comes from a newer program. */
+function dueMigrations(db: Db, file: string, folder: string): Due {
+  const all = migrationsOf(folder)
+  const version = Number(db.pragma('user_version', { simple: true }))
+  if (version > all.length) throw new DataProblem('newer', `${file} was written by a newer Fonetra (format ${version}; this one reads ${all.length}). Start that version, or start with another folder by --data.`)
+  return { version, all, due: all.filter(each => each.version > version) }
 }
 
 function migrate(db: Db, file: string, folder: string): void {
-  const all = migrationsOf(folder)
-  const version = Number(db.pragma('user_version', { simple: true }))
-  if (version > all.length) {
-    db.close()
-    throw new Error(`${file} was written by a newer Fonetra (format ${version}; this one knows ${all.length}). Start that one, or give another folder with --data.`)
-  }
-  const due = all.filter(each => each.version > version)
+  const { all, due } = dueMigrations(db, file, folder)
   if (!due.length) return
-  if (version > 0) {
-    const copy = `${file}.before-${String(due[0]!.version).padStart(3, '0')}`
-    if (existsSync(copy)) rmSync(copy)
-    db.prepare('VACUUM INTO ?').run(copy)
-  }
   // Tables that others refer to are rebuilt by some steps: references are checked as a whole before the commit.
   db.pragma('foreign_keys = OFF')
   db.transaction(() => {
     for (const { sql } of due) db.exec(sql)
     const broken = db.pragma('foreign_key_check') as unknown[]
-    if (broken.length) throw new Error(`${file} could not be brought up to date: ${broken.length} references would be broken. It is unchanged.`)
+    if (broken.length) throw new DataProblem('damaged', `${file} could not be brought up to date: ${broken.length} references would be broken. It is unchanged. Restore a backup, or start with another folder by --data.`)
     db.pragma(`user_version = ${all.length}`)
   }).immediate()
   db.pragma('foreign_keys = ON')

@@ -1,4 +1,5 @@
 import { ZodError } from 'zod'
+import { DataProblem, FAULT_MESSAGES, faultOf, type DataFault } from '../data/dataProblem'
 import { ThreadEnded } from '../jobs/keptThread'
 import { isServiceFault } from '../services/retry'
 
@@ -14,7 +15,8 @@ export interface ProblemBody { error: { code: string, message: string, details: 
 
 const body = (code: string, message: string, details: unknown = null): ProblemBody => ({ error: { code, message, details } })
 
-const sqliteCode = (error: unknown) => typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string' ? error.code : ''
+/** The code by which the API tells each fault of the data. */
+const DATA_CODES: Record<DataFault, string> = { 'in-use': 'data-in-use', damaged: 'data-damaged', newer: 'data-newer', 'not-writable': 'data-not-writable', locked: 'busy', full: 'disk-full' }
 
 /** The status and body with which an error is answered. What is nobody's expectation is a 500 and is logged by the caller. */
 export function problemOf(error: unknown): { status: number, body: ProblemBody } {
@@ -24,11 +26,11 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
     const first = issues[0]
     return { status: 400, body: body('bad-input', first ? (first.field ? `${first.field}: ${first.message}` : first.message) : 'The input does not fit.', issues) }
   }
-  const sqlite = sqliteCode(error)
-  if (sqlite === 'SQLITE_FULL' || sqlite.startsWith('SQLITE_IOERR')) {
-    return { status: 507, body: body('disk-full', 'There is no room left to save. What you typed is still in this window: free some space, and it is saved at the next try.') }
-  }
-  if (sqlite === 'SQLITE_BUSY') return { status: 503, body: body('busy', 'The file is in use by another program. It is tried again.') }
+  if (error instanceof DataProblem) return { status: error.fault === 'full' ? 507 : 503, body: body(DATA_CODES[error.fault], error.message) }
+  const fault = faultOf(error)
+  if (fault) return { status: fault === 'full' ? 507 : 503, body: body(DATA_CODES[fault], FAULT_MESSAGES[fault]) }
+  // Asked before the file was closed, answered after.
+  if (error instanceof TypeError && error.message === 'The database connection is not open') return { status: 503, body: body('busy', 'The data was closed meanwhile. Try again in a moment.') }
   if (error instanceof ThreadEnded) return { status: 503, body: body('busy', error.message) }
   if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
   const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500

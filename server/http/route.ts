@@ -7,11 +7,14 @@ import { Problem, problemOf } from './problem'
 const MAX_BODY = 4 * 1024 * 1024
 
 /** A route: what it answers is sent as JSON, what it throws becomes the API's error shape. */
-export function route<Answer>(handle: (event: H3Event, runtime: Runtime) => Answer | Promise<Answer>) {
+export const route = <Answer>(handle: (event: H3Event, runtime: Runtime) => Answer | Promise<Answer>) => closedRoute(event => handle(event, useRuntime()))
+
+/** A route that also answers while the data cannot be opened. */
+export function closedRoute<Answer>(handle: (event: H3Event) => Answer | Promise<Answer>) {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'Cache-Control', 'no-store')
     try {
-      return await handle(event, useRuntime())
+      return await handle(event)
     } catch (error) {
       const { status, body } = problemOf(error)
       if (status === 500) console.error(error)

@@ -1,8 +1,13 @@
 import { defineNitroPlugin } from 'nitropack/runtime'
-import { closeRuntime, useRuntime } from '../runtime'
+import { DataProblem } from '../data/dataProblem'
+import { closeRuntime, openRuntime } from '../runtime'
 
-/** Opens the files at start, so that a problem with them stops the start and is told at once. */
+/** Opens the files at start. Another program with the same data ends the start; any other problem is told here and on every screen, where a backup can be restored. */
 export default defineNitroPlugin((nitro) => {
-  useRuntime()
   nitro.hooks.hook('close', closeRuntime)
+  void openRuntime().then((problem) => {
+    if (problem === null) return
+    console.error(problem instanceof DataProblem ? problem.message : problem)
+    if (problem instanceof DataProblem && problem.fault === 'in-use') process.exit(1)
+  })
 })

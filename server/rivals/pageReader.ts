@@ -10,11 +10,11 @@ export interface PageRead { strengths: Strength[], intent: Intent | null }
 /** Reads pages: matches their words and works out each seat's strength. */
 export interface PageReader { read: (pages: PageToRead[]) => Promise<PageRead[]> }
 
-const readers = new Map<string, RivalReader>()
+/** Pages of one language follow one another: its reader is kept until another one is asked for. */
+let kept: { language: string, reader: RivalReader } | null = null
 function readerFor(language: string): RivalReader {
-  let reader = readers.get(language)
-  if (!reader) readers.set(language, reader = new RivalReader(language))
-  return reader
+  if (kept?.language !== language) kept = { language, reader: new RivalReader(language) }
+  return kept.reader
 }
 
 /** The strengths of one page's seats, and what its searchers want as far as wording or results tell. */

@@ -1,3 +1,4 @@
+import { trimSigns } from '../../core/text/trim'
 import { serviceError, type Services } from './contract'
 import { CALLS, SERVICE_NAMES, type ServiceName } from './wire'
 
@@ -36,7 +37,7 @@ async function readBounded(response: Response): Promise<string> {
 
 /** Services that speak the contract of docs/services.md over HTTP. Every answer is checked before it is believed. */
 export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptions): Services {
-  const base = address.replace(/\/+$/u, '')
+  const base = trimSigns(address, /\//u, 'end')
   const ask = async (service: ServiceName, method: string, values: unknown[]): Promise<unknown> => {
     const { args, output } = (CALLS[service] as Record<string, (typeof CALLS)['site']['search']>)[method]!
     let response: Response

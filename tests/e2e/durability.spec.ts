@@ -1,45 +1,85 @@
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
-import { readdirSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { call, expect, startApp, test, type RunningApp } from './app'
+import { storm } from './storm'
 
 const patch = (app: RunningApp, id: string, revision: number, value: string) =>
   call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: randomUUID(), fields: { description: { revision, value } } } })
 
-test('killed twenty times while saving, no acknowledged edit is lost', async () => {
-  test.setTimeout(240_000)
-  let app = await startApp({ from: 'empty' })
-  const { data } = app
-  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Durable' } } })).json
-  let acknowledged = { revision: 0, value: '' }
-  for (let round = 0; round < 20; round++) {
-    let { revision } = acknowledged
-    let sent = acknowledged.value
-    const saving = (async () => {
-      for (let i = 0; ; i++) {
-        const value = `round ${round} edit ${i} ${'x'.repeat(200 + 137 * i % 3000)}`
-        sent = value
-        const answer = await patch(app, id, revision, value).catch(() => null)
-        if (answer?.status !== 200) return
-        revision = answer.json.revisions.description
-        acknowledged = { revision, value }
-      }
-    })()
-    // Not before something was saved, and then at any moment of an edit.
-    await expect.poll(() => acknowledged.revision > 0 && acknowledged.value.startsWith(`round ${round} `)).toBe(true)
-    await new Promise(wake => setTimeout(wake, 10 + 11 * round % 60))
-    await app.kill()
-    await saving
-    app = await startApp({ data })
-    const brief = (await call(app, `/api/briefs/${id}`)).json
-    // The last edit sent may have reached the disk without its answer; an acknowledged one must have.
-    expect(brief.revisions.description).toBeGreaterThanOrEqual(acknowledged.revision)
-    expect([acknowledged.value, sent]).toContain(brief.fields.description)
-    acknowledged = { revision: brief.revisions.description, value: brief.fields.description }
-    const { entries } = (await call(app, `/api/briefs/${id}/history?field=description`)).json
-    expect(entries[0].value).toBe(brief.fields.description)
-  }
+for (const signal of ['SIGKILL', 'SIGTERM'] as const) {
+  test(`ended by ${signal} at any moment while eight writers save, nothing acknowledged is lost and the file stays whole`, async () => {
+    test.setTimeout(240_000)
+    const report = await storm(8, signal)
+    expect(report).toMatchObject({ lost: [], faults: [], endedByItself: 0 })
+    expect(report.acknowledged).toBeGreaterThan(50)
+  })
+}
+
+test('server and threads share one copy of the database driver', async () => {
+  const app = await startApp()
+  // Each thread that opens the file has done so once these are answered.
+  await call(app, '/api/phrases?seed=bike%20chain&region=GB&limit=1')
+  await call(app, '/api/import/phrases?region=GB&name=few.csv', { method: 'POST', raw: 'phrase,volume\none copy,5\n' })
+  const maps = readFileSync(`/proc/${app.process.pid}/maps`, 'utf8')
+  const copies = new Set(maps.split('\n').filter(line => line.endsWith('better_sqlite3.node')).map(line => line.slice(line.indexOf('/'))))
+  expect([...copies]).toHaveLength(1)
   await app.close()
+})
+
+test('a second program on the same data says where the first one is, ends, and disturbs nothing', async () => {
+  const app = await startApp({ from: 'empty' })
+  writeFileSync(join(app.data, 'upload-of-the-first.tmp'), 'being read')
+  const message = await startApp({ data: app.data }).then(() => '', (error: Error) => error.message)
+  expect(message).toContain(`already running with the data in ${app.data} (process ${app.process.pid}): open ${app.url}.`)
+  expect(message).not.toContain('    at ')
+  expect(existsSync(join(app.data, 'upload-of-the-first.tmp'))).toBe(true)
+  expect((await call(app, '/api/briefs', { method: 'POST', body: { fields: {} } })).status).toBe(201)
+  await app.close()
+})
+
+test('a backup made by hand is restored, and the state before it can be had back', async () => {
+  const app = await startApp({ from: 'empty' })
+  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { description: 'First' } } })).json
+  const made = (await call(app, '/api/data/backups', { method: 'POST' })).json
+  await patch(app, id, 1, 'Second')
+  expect((await call(app, '/api/data/restore', { method: 'POST', body: { name: made.name } })).status).toBe(200)
+  const description = async () => (await call(app, `/api/briefs/${id}`)).json.fields.description
+  expect(await description()).toBe('First')
+  const { backups } = (await call(app, '/api/data')).json
+  expect(backups.map((each: { kind: string }) => each.kind).sort()).toEqual(['before-restore', 'by-hand'])
+  await call(app, '/api/data/restore', { method: 'POST', body: { name: backups.find((each: { kind: string }) => each.kind === 'before-restore').name } })
+  expect(await description()).toBe('Second')
+  expect((await call(app, '/api/data/restore', { method: 'POST', body: { name: '../fonetra.sqlite' } })).status).toBe(422)
+  truncateSync(join(app.data, 'backups', made.name), 5000)
+  expect(await call(app, '/api/data/restore', { method: 'POST', body: { name: made.name } })).toMatchObject({ status: 422, json: { error: { code: 'unusable-backup', message: expect.stringContaining('Nothing was changed') } } })
+  expect(await description()).toBe('Second')
+  await app.close()
+})
+
+test('a damaged file is told plainly on the screen, and a backup restored from there', async ({ page }) => {
+  const data = mkdtempSync(join(tmpdir(), 'fonetra-e2e-'))
+  const first = await startApp({ from: 'demo' })
+  const made = (await call(first, '/api/data/backups', { method: 'POST' })).json
+  for (const name of ['fonetra.sqlite', 'world.sqlite', `backups/${made.name}`]) copyFileSync(join(first.data, name), join(data, name.split('/').at(-1)!))
+  const { port } = new URL(first.url)
+  await first.kill()
+  writeFileSync(join(first.data, 'fonetra.sqlite'), 'This was a database once. '.repeat(400))
+  for (const ending of ['-wal', '-shm']) rmSync(join(first.data, `fonetra.sqlite${ending}`), { force: true })
+  const app = await startApp({ data: first.data, port: Number(port), closed: true })
+  expect(app.errors()).toContain('is damaged or is not a Fonetra file. Restore a backup')
+  expect(app.errors()).not.toContain('    at ')
+  expect(await call(app, '/api/briefs')).toMatchObject({ status: 503, json: { error: { code: 'data-damaged' } } })
+  await page.goto(app.url)
+  await expect(page.getByTestId('closed')).toContainText('Your data cannot be opened')
+  await page.getByTestId('backup-restore').click()
+  await page.getByTestId('backup-confirm').click()
+  await expect(page.getByRole('button', { name: 'Switch brief' })).toContainText(/Indexing|Cleaning|Repair|brief/u)
+  expect((await call(app, '/api/briefs')).json.briefs.length).toBeGreaterThan(0)
+  await app.close()
+  for (const folder of [data, first.data]) rmSync(folder, { recursive: true, force: true })
 })
 
 /** An app with a brief open and its title ready to be typed in; it can be started again on the same port. */
@@ -100,12 +140,12 @@ test('on a full disk the edit stays in the window and is told; nothing saved is 
     if (full.status === 200) { revision++; refused = 0 } else refused++
   }
   expect(full.status).toBe(507)
-  expect(full.json.error).toMatchObject({ code: 'disk-full', message: expect.stringMatching(/still in this window.*free some space/u) })
+  expect(full.json.error).toMatchObject({ code: 'disk-full', message: expect.stringMatching(/still in this window\. Free some space/u) })
   await page.goto(`${app.url}/desk?brief=${id}`)
   await page.getByTestId('description').locator('.cm-content').click()
   await page.keyboard.press('Control+Home')
   await page.keyboard.type('More words that no disk has room for. ')
-  await expect(page.getByTestId('save-state')).toContainText('no room left')
+  await expect(page.getByTestId('save-state')).toContainText('The disk is full')
   await expect(page.getByTestId('description')).toContainText('no disk has room for')
   await expect(page.getByTestId('title')).toHaveText('Kept')
   await app.close()

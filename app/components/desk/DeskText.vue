@@ -33,7 +33,7 @@ const underlineField = StateField.define<DecorationSet>({
 /** Line breaks in a title become spaces, however they arrive. */
 const oneLine = EditorState.transactionFilter.of((transaction) => {
   if (!transaction.docChanged || transaction.newDoc.lines === 1) return transaction
-  const text = transaction.newDoc.toString().replace(/\s*[\r\n]+\s*/gu, ' ')
+  const text = transaction.newDoc.toString().split(/[\r\n]+/u).map(line => line.trim()).join(' ')
   return { changes: { from: 0, to: transaction.startState.doc.length, insert: text }, selection: { anchor: Math.min(text.length, transaction.newSelection.main.head) } }
 })
 

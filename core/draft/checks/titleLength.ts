@@ -1,6 +1,13 @@
 import { count, head } from '../../text/count'
 import { defineCheck, met, missing } from '../check'
 
+/** A text without the word it ends in, or whole where it is one word. */
+function wholeWords(text: string): string {
+  let end = text.length
+  while (end > 0 && !/\s/u.test(text[end - 1]!)) end--
+  return text.slice(0, end).trimEnd() || text
+}
+
 /** The title is there and within the site's limit. */
 export const titleLength = defineCheck({
   id: 'title-length',
@@ -20,7 +27,7 @@ export const titleLength = defineCheck({
     const kept = head(title, limit, unit)
     return missing(`${used - limit} characters over the limit of ${limit}. Shorten it.`, {
       ranges: [{ field: 'title', start: kept.length, end: title.length }],
-      fixes: [{ label: 'Cut at the last whole word', field: 'title', value: (/^(.*\S)\s+\S*$/su.exec(kept)?.[1] ?? kept).trimEnd() }],
+      fixes: [{ label: 'Cut at the last whole word', field: 'title', value: wholeWords(kept) }],
     })
   },
 })

@@ -1,4 +1,5 @@
 import { runs } from '../../text/match'
+import { trimSigns } from '../../text/trim'
 import { stopWords } from '../../text/stopwords'
 import type { Fix, FieldRange } from '../draft'
 import { defineCheck, met, notApplicable, partly } from '../check'
@@ -6,8 +7,15 @@ import { defineCheck, met, notApplicable, partly } from '../check'
 /** A word in capitals that is no short name, and any word in capitals where nearly all of them are. */
 const SHOUTED = /(?<![\p{L}\p{N}])\p{Lu}{4,}(?![\p{L}\p{N}])/gu
 const CAPITALS = /(?<![\p{L}\p{N}])\p{Lu}{2,}(?![\p{L}\p{N}])/gu
-const CRIES = /[!?]{2,}|!(?=.*!)/gu
+const CRIES = /[!?]{2,}|!/gu
 const SEPARATORS = /[|•·»]/gu
+
+/** One mark for each run of them, and a full stop for all but the last exclamation mark. */
+function quietened(title: string): string {
+  const single = title.replace(/([!?])[!?]+/gu, '$1')
+  const last = single.lastIndexOf('!')
+  return single.replace(/!/gu, (mark, at: number) => at < last ? '.' : mark)
+}
 
 /** The title reads as a sentence a person would say: phrase once, no stuffing, no shouting. */
 export const titleSpoken = defineCheck({
@@ -38,14 +46,16 @@ export const titleSpoken = defineCheck({
     if (shouted.length >= settings.shoutedWords) {
       blame('words in capitals', shouted, title.replace(pattern, (word, at: number) => at === 0 ? word[0]! + word.slice(1).toLocaleLowerCase() : word.toLocaleLowerCase()))
     }
-    const cries = hits(CRIES)
-    if (cries.length) blame('repeated exclamation marks', cries, title.replace(/([!?])[!?]+/gu, '$1').replace(/!(?=.*!)/gu, '.'))
+    const last = title.lastIndexOf('!')
+    // A single mark is a cry too many only where another one follows.
+    const cries = hits(CRIES).filter(({ start, end }) => end - start > 1 || start < last)
+    if (cries.length) blame('repeated exclamation marks', cries, quietened(title))
     if (hits(SEPARATORS).length >= settings.separators) blame('parts strung together with bars', hits(SEPARATORS))
 
     const twice = lead ? runs(lead, text, 'inflected') : []
     if (twice.length > 1) {
       const { start, end } = twice[1]!
-      blame('the lead said twice', twice.slice(1), `${title.slice(0, start)}${title.slice(end)}`.replace(/[\s,|:–—-]+$/u, '').replace(/\s{2,}/gu, ' '))
+      blame('the lead said twice', twice.slice(1), trimSigns(`${title.slice(0, start)}${title.slice(end)}`, /[\s,|:–—-]/u, 'end').replace(/\s{2,}/gu, ' '))
     } else {
       const stops = stopWords(language)
       for (const places of text.byStem.values()) {

@@ -9,6 +9,19 @@ const REQUESTS: Record<string, RegExp> = {
   es: /\b(suscr[ií]b\w*|comenta\w*|comparte\w*|cu[eé]nta\w*)\b/giu,
 }
 
+/** A question shorter than this is a cry (“Really?”), not something to answer. */
+const LEAST_QUESTION = 9
+
+/** The sentences that end in a question mark: cut in one pass, since a text without sentence ends can be long. */
+function questionsOf(text: string): { start: number, end: number }[] {
+  let end = 0
+  return text.split(/(?<=[.!?？\n])/u).flatMap((sentence) => {
+    const start = end
+    end += sentence.length
+    return sentence.length >= LEAST_QUESTION && /[?？]$/u.test(sentence) ? [{ start, end }] : []
+  })
+}
+
 /** The description asks the viewer for something: an answer, a subscription, a message. */
 export const viewerRequest = defineCheck({
   id: 'viewer-request',
@@ -24,9 +37,8 @@ export const viewerRequest = defineCheck({
     if (!text.trim()) return notApplicable('Nothing written yet.')
     const pattern = REQUESTS[primaryLanguage(language)]
     const asked = pattern ? [...text.matchAll(pattern)] : []
-    const questions = asked.length ? [] : [...text.matchAll(/[^.!?\n]{8,}[?？]/gu)]
-    const found = [...asked, ...questions]
-    if (found.length) return met('Asks the viewer for something.', { ranges: found.map(hit => ({ field: 'description', start: hit.index, end: hit.index + hit[0].length })) })
+    const found = asked.length ? asked.map(hit => ({ start: hit.index, end: hit.index + hit[0].length })) : questionsOf(text)
+    if (found.length) return met('Asks the viewer for something.', { ranges: found.map(range => ({ field: 'description', ...range })) })
     if (!pattern) return notApplicable('Requests are not known for this language.')
     return missing('Asks the viewer for nothing. Put a question, or ask for a subscription.', {
       fixes: primaryLanguage(language) === 'en' ? [{ label: 'Add a question at the end', field: 'description', value: `${text.trimEnd()}\n\nWhat gave you the most trouble? Tell us in the comments.` }] : [],

@@ -1,7 +1,8 @@
 import Database from 'better-sqlite3'
-import { cpSync, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { migrationsOf, openUserData } from '../../../../server/data/open'
+import { listBackups, backupFolder } from '../../../../server/data/backups'
+import { migrationsOf, openUserData, openUserFile } from '../../../../server/data/open'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
 import { videoStore } from '../../../../server/data/videos'
@@ -26,7 +27,7 @@ test('durability is set on the connection, and foreign keys hold', () => {
   db.close()
 })
 
-test('from every earlier version the file comes to the same schema, with a copy kept', () => {
+test('from every earlier version the file comes to the same schema, with a backup made before', async () => {
   const all = migrationsOf(MIGRATIONS)
   // A next one that does not exist yet shows that the path works for the first version too.
   const next = join(folder, 'next')
@@ -38,16 +39,17 @@ test('from every earlier version the file comes to the same schema, with a copy 
     const early = join(folder, `first-${version}`)
     mkdirSync(early)
     for (const { name } of all.slice(0, version)) cpSync(join(MIGRATIONS, name), join(early, name))
-    const file = join(folder, `from-${version}.sqlite`)
+    const file = join(folder, `from-${version}`, 'fonetra.sqlite')
     const old = openUserData(file, { migrations: early })
     old.prepare('INSERT INTO workspace (id, name, time_zone, created_at) VALUES (\'w\', \'Shed\', \'UTC\', 1)').run()
     old.close()
-    const db = openUserData(file, { migrations: next })
+    const db = await openUserFile(file, { migrations: next })
     expect(db.prepare('SELECT name FROM workspace').all()).toEqual([{ name: 'Shed' }])
     db.close()
     expect(schemaOf(file)).toEqual(schemaOf(whole))
-    const copy = readdirSync(folder).find(name => name.startsWith(`from-${version}.sqlite.before-`))!
-    expect(schemaOf(join(folder, copy))).not.toEqual(schemaOf(file))
+    const [copy] = listBackups(file)
+    expect(copy!.kind).toBe('before-update')
+    expect(schemaOf(join(backupFolder(file), copy!.name))).not.toEqual(schemaOf(file))
   }
 })
 
@@ -94,7 +96,26 @@ test('a file of a newer version is refused with what to do', () => {
   db.pragma('user_version = 99')
   db.close()
   expect(() => openUserData(file, { migrations: MIGRATIONS })).toThrow(/newer Fonetra.*--data/u)
-  expect(existsSync(`${file}.before-099`)).toBe(false)
+})
+
+test.each([
+  ['no database at all', 'These are notes about bicycles. '.repeat(200), /damaged or is not a Fonetra file\. Restore a backup/u],
+  ['cut off in its header', 'SQLite format 3\0abc'.padEnd(700, 'x'), /damaged or is not a Fonetra file/u],
+])('a file that is %s is told plainly', async (name, content, message) => {
+  const file = join(folder, `${name.replaceAll(' ', '-')}.sqlite`)
+  writeFileSync(file, content)
+  expect(() => openUserData(file, { migrations: MIGRATIONS })).toThrow(message)
+  await expect(openUserFile(file, { migrations: MIGRATIONS })).rejects.toThrow(message)
+})
+
+test('a file that another program locks, and one that cannot be opened, are told plainly', () => {
+  const file = join(folder, 'locked.sqlite')
+  const other = new Database(file)
+  other.exec('CREATE TABLE t (id); BEGIN EXCLUSIVE')
+  expect(() => openUserData(file, { migrations: MIGRATIONS, patience: 10 })).toThrow(/locked by another program\. Close that program/u)
+  other.close()
+  mkdirSync(join(folder, 'folder.sqlite'))
+  expect(() => openUserData(join(folder, 'folder.sqlite'), { migrations: MIGRATIONS })).toThrow(/cannot be opened for writing/u)
 })
 
 test('numbers without gaps', () => {

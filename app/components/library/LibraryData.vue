@@ -1,0 +1,7 @@
+<template>
+  <div class="data"><LibraryBackups /></div>
+</template>
+
+<style scoped>
+.data { flex: 1; min-height: 0; overflow: auto; display: grid; gap: 10px; align-content: start; }
+</style>

@@ -1,0 +1,9 @@
+import { setResponseStatus } from 'h3'
+import { route } from '../../http/route'
+
+/** Makes a backup now. */
+export default route(async (event, { backups }) => {
+  const made = await backups.make('by-hand')
+  setResponseStatus(event, 201)
+  return made
+})

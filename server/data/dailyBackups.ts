@@ -1,0 +1,48 @@
+import type { Backup, BackupKind } from '../../shared/backups'
+import { backupDue, makeBackup } from './backups'
+import type { Db } from './open'
+
+/** The first screen comes first. */
+const AFTER_START = 20_000
+const EVERY = 3_600_000
+
+/** Backups of the open file: one a day by itself, others when they are asked for. */
+export interface DailyBackups {
+  make: (kind: BackupKind) => Promise<Backup>
+  /** Why the last one failed, `null` when it did not. */
+  problem: () => string | null
+  /** Ends the timer, once a backup under way is whole. */
+  close: () => Promise<void>
+}
+
+export function dailyBackups(db: Db, file: string): DailyBackups {
+  let problem: string | null = null
+  let work: Promise<unknown> = Promise.resolve()
+
+  /** One at a time: two would only copy the same pages twice as slowly. */
+  function make(kind: BackupKind): Promise<Backup> {
+    const mine = work.then(() => makeBackup(db, file, kind))
+    work = mine.then(() => { problem = null }, (error: unknown) => { problem = (error as Error).message })
+    return mine
+  }
+  async function daily(): Promise<void> {
+    try {
+      if (backupDue(file)) await make('daily')
+    } catch (error) {
+      console.error('The daily backup could not be made:', (error as Error).message)
+    }
+  }
+  const first = setTimeout(() => void daily(), AFTER_START)
+  const again = setInterval(() => void daily(), EVERY)
+  first.unref()
+  again.unref()
+  return {
+    make,
+    problem: () => problem,
+    async close() {
+      clearTimeout(first)
+      clearInterval(again)
+      await work
+    },
+  }
+}
