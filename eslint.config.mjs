@@ -1,3 +1,4 @@
+import redos from 'eslint-plugin-redos'
 import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 
@@ -45,6 +46,13 @@ export default tseslint.config(
       'prefer-const': 'error',
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
     },
+  },
+  // Texts come from people and from files of any length: no pattern may take longer than its text is long.
+  {
+    files: ['core/**/*.ts', 'shared/**/*.ts', 'server/**/*.ts', 'app/**/*.{ts,vue}'],
+    ignores: ['server/services/standin/**'],
+    plugins: { redos },
+    rules: { 'redos/no-vulnerable': 'error' },
   },
   arrow(['core/**/*.ts'], [NOT_APP, NOT_SERVER, [['**/shared/*'], 'core/ knows nothing of ours.'], [['node:*', 'vue', 'h3', 'better-sqlite3'], 'core/ is computation alone: no Node, no interface, no SQL.']]),
   arrow(['shared/**/*.ts'], [NOT_APP, NOT_SERVER]),

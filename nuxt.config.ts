@@ -40,6 +40,7 @@ export default defineNuxtConfig({
     build: { chunkSizeWarningLimit: 900 },
   },
   nitro: {
+    errorHandler: '~~/server/http/errorPage.ts',
     preset: 'node-server', compressPublicAssets: { gzip: true, brotli: false },
     // The server and its threads must load the very same driver: two copies of SQLite in one process do not see each other's locks.
     // Left out of the bundle's own packages, it is found in the project's by both.

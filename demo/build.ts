@@ -1,5 +1,6 @@
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { askedStore } from '../server/data/asked'
 import { briefStore } from '../server/data/briefs'
 import { listStore } from '../server/data/lists'
 import { openUserData } from '../server/data/open'
@@ -43,7 +44,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
   db.pragma('synchronous = OFF')
   const standin = openStandin(world)
   const phrases = phraseStore(db)
-  const deps = { phrases, results: resultStore(db), videos: videoStore(db), services: standin, reader: readHere }
+  const deps = { phrases, results: resultStore(db), videos: videoStore(db), services: standin, asked: askedStore(db), reader: readHere }
   const held = BRIEFS.flatMap(({ tray }) => [tray.lead, ...tray.support]).filter(phrase => phrase !== null)
   // Looks of the weeks before: the world's clock set back, so that pages show who rose and who fell.
   for (const daysBack of EARLIER_LOOKS) {

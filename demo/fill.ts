@@ -4,9 +4,9 @@ import { openUserFile } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
 import { resultStore } from '../server/data/results'
 import { videoStore } from '../server/data/videos'
-import { importPhrases } from '../server/demand/importPhrases'
-import { importPages } from '../server/rivals/importPages'
-import { readHere } from '../server/rivals/pageReader'
+import { importPhrases } from '../server/imports/importPhrases'
+import { importPages } from '../server/imports/importPages'
+import { readInThread } from '../server/threads/readInThread'
 import { TOLD_AT, type LargeFile } from './largeFiles'
 
 export interface FillOptions {
@@ -14,8 +14,8 @@ export interface FillOptions {
   data: string
   files: readonly LargeFile[]
   migrations: string
-  /** The built thread that reads lists. */
-  listThread: string
+  /** The built thread that reads files. */
+  importThread: string
   /** Asked before each file; one being imported is finished. */
   stopped?: () => boolean
   tell?: (file: LargeFile, took: { seconds: number, rows: number }) => void
@@ -30,11 +30,11 @@ const doneList = (data: string) => join(data, 'filled.txt')
  *
  * @returns how many files are left.
  */
-export async function fill({ data, files, migrations, listThread, stopped = () => false, tell = () => undefined }: FillOptions): Promise<number> {
+export async function fill({ data, files, migrations, importThread, stopped = () => false, tell = () => undefined }: FillOptions): Promise<number> {
   const db = await openUserFile(join(data, 'fonetra.sqlite'), { migrations })
   try {
     const phrases = phraseStore(db)
-    const deps = { phrases, results: resultStore(db), videos: videoStore(db), reader: readHere, now: () => TOLD_AT }
+    const deps = { phrases, results: resultStore(db), videos: videoStore(db) }
     const done = new Set(existsSync(doneList(data)) ? readFileSync(doneList(data), 'utf8').split('\n') : [])
     const due = files.filter(({ name }) => !done.has(name))
     for (const [i, file] of due.entries()) {
@@ -50,11 +50,11 @@ export async function fill({ data, files, migrations, listThread, stopped = () =
 
     async function importFile({ path, kind, region }: LargeFile): Promise<number> {
       if (kind === 'videos') {
-        const { videos, rejected } = await importPages(deps, { file: path, region, language: 'en', source: 'large-videos' })
+        const { videos, rejected } = await importPages(deps, readInThread(importThread, 'pages', { file: path, region, language: 'en', now: TOLD_AT }), { language: 'en', source: 'large-videos', now: TOLD_AT })
         if (rejected.length) throw new Error(`${path}, line ${rejected[0]!.line}: ${rejected[0]!.reason}`)
         return videos
       }
-      const result = await importPhrases(phrases, listThread, { file: path, columns: null, region, language: 'en', source: 'large-list', now: () => TOLD_AT })
+      const result = await importPhrases(phrases, readInThread(importThread, 'phrases', { file: path, columns: null }), { region, language: 'en', source: 'large-list', now: () => TOLD_AT })
       if (result.kind !== 'imported') throw new Error(`${path} has columns that are not known: ${result.headers.join(', ')}`)
       return result.answer.accepted + result.answer.updated
     }

@@ -25,7 +25,7 @@ await withFolder(data, async () => {
   console.log(`Importing ${files.length} files …`)
   let n = 0
   left = await fill({
-    data, files, migrations: join(process.cwd(), 'server/data/migrations'), listThread: join(process.cwd(), '.output/workers/list.mjs'), stopped: () => stopped,
+    data, files, migrations: join(process.cwd(), 'server/data/migrations'), importThread: join(process.cwd(), '.output/workers/import.mjs'), stopped: () => stopped,
     tell: ({ name }, took) => { console.log(`  ${name}: ${took.rows.toLocaleString('en')} rows in ${took.seconds.toFixed(1)} s (${++n} of ${files.length}, ${seconds()} so far)`) },
   })
   console.log(left ? `${left} files are left.` : `Done in ${seconds()}.`)

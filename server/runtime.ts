@@ -12,8 +12,10 @@ import { videoStore, type VideoStore } from './data/videos'
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
-import { startReading } from './jobs/startReading'
+import { startReading } from './threads/startReading'
+import { startScoring, type Scoring } from './threads/startScoring'
 import type { PageReader } from './rivals/pageReader'
+import { askedStore, type AskedStore } from './data/asked'
 import { attachedStore, type AttachedStore } from './data/attached'
 import { restoreBackup } from './data/backups'
 import { dailyBackups, type DailyBackups } from './data/dailyBackups'
@@ -40,10 +42,12 @@ export interface Runtime {
   reader: PageReader & { close: () => Promise<void> }
   services: Switchboard
   attached: AttachedStore
+  asked: AskedStore
+  scoring: Scoring
   jobs: Jobs
   backups: DailyBackups
-  /** The built entry of the thread that reads lists. */
-  listThread: string
+  /** The built entry of the threads that read files. */
+  importThread: string
   /** Where uploads wait while they are read. */
   uploads: string
 }
@@ -109,6 +113,7 @@ async function opened(): Promise<Runtime> {
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => { phrases.putCap(...cap) })
     const videos = videoStore(db)
     const attached = attachedStore(db)
+    const asked = askedStore(db)
     const opening: Runtime = {
       db,
       briefs: briefStore(db),
@@ -124,11 +129,14 @@ async function opened(): Promise<Runtime> {
       reader: startReading(join(workers, 'reading.mjs')),
       services: switchboard(connectStandin(join(workers, 'standin.mjs'), world), attached.get()),
       attached,
+      asked,
+      scoring: startScoring(join(workers, 'scoring.mjs')),
       jobs: new Jobs(db),
       backups: dailyBackups(db, file),
-      listThread: join(workers, 'list.mjs'),
+      importThread: join(workers, 'import.mjs'),
       uploads: data,
     }
+    asked.forgetOld()
     opening.briefs.forgetOldEdits()
     // One that is closed while it loads is no failure.
     void search.load('en', '').catch((error: unknown) => { if (state === opening) console.error('The index of phrases could not be loaded:', error) })
@@ -148,6 +156,7 @@ async function close(problem: unknown): Promise<void> {
   await open.services.close()
   await open.search.close()
   await open.reader.close()
+  await open.scoring.close()
   open.db.close()
 }
 

@@ -37,6 +37,8 @@ export const phrasesQuerySchema = z.object({
   /** Worth and chance for whom: judged for anyone, or for the channel of a workspace. */
   for: z.enum(['anyone', 'channel']).default('anyone'),
   workspace: z.string().max(60).optional(),
+  /** Ask the services now, however young the last look is. */
+  anew: flag,
   minWords: figure,
   maxWords: figure,
   minVolume: figure,

@@ -69,13 +69,13 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
           <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button><template v-if="demand.answer.total > demand.difficultyKnown && demand.answer.total > 400 && !jobs.running.length"> <button class="plain link" data-test="judge-all" @click="demand.judgeAll(language)">assess all</button></template></span>
           <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">New figures came in: sort again</button>
           <span v-if="unsearched" class="muted">No source knows of searches for it. <button class="plain link" @click="importFile">Import a list that does</button></span>
-          <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again(language)">Ask again</button></span>
+          <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again(language, true)">Ask again</button></span>
           <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
         </template>
         <v-btn-toggle :model-value="view" mandatory density="compact" variant="outlined" color="primary" divided class="views" aria-label="View"><v-btn v-for="each in VIEWS" :key="each.view" :value="each.view" size="small" :prepend-icon="each.icon" :data-test="`view-${each.view}`" @click="show(each.view)">{{ each.title }}</v-btn></v-btn-toggle>
       </div>
       <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
-        <h2>The phrases could not be had</h2><p>{{ demand.problem }}</p><v-btn variant="tonal" @click="demand.again(language)">Try again</v-btn>
+        <h2>Could not load phrases</h2><p>{{ demand.problem }}</p><v-btn variant="tonal" @click="demand.again(language, true)">Try again</v-btn>
       </div>
       <v-skeleton-loader v-else-if="demand.state === 'loading' && !demand.rows.length" type="paragraph@4" class="sheet grow" />
       <div v-else-if="demand.state === 'ready' && !demand.rows.length" class="sheet state" data-test="no-phrases">

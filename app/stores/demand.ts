@@ -49,8 +49,8 @@ export const useDemand = defineStore('demand', () => {
     ...query, region: query.region ?? EVERY_REGION, brief: brief.brief?.id, workspace: workspace.id, limit: offset ? PAGE - offset % PAGE : FIRST, offset,
   })
 
-  /** Asks for the phrases of a seed; the same question again only when it is to be asked anew. */
-  async function ask(query: DemandQuery, language = 'en', anew = false) {
+  /** Asks for the phrases of a seed; the same question again only when it is to be asked anew, of the services as well where that is said. */
+  async function ask(query: DemandQuery, language = 'en', anew: boolean | 'services' = false) {
     const key = JSON.stringify([query, language, workspace.id, brief.brief?.id])
     if (key === askedKey && !anew && (state.value === 'loading' || state.value === 'ready')) return
     askedKey = key
@@ -71,7 +71,7 @@ export const useDemand = defineStore('demand', () => {
     }
     state.value = 'loading'
     try {
-      const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(query, 0), language }, signal: mine.signal })
+      const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(query, 0), language, anew: anew === 'services' ? '1' : undefined }, signal: mine.signal })
       if (mine.signal.aborted) return
       answer.value = got
       rows.value = got.rows
@@ -180,5 +180,5 @@ export const useDemand = defineStore('demand', () => {
     if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
   }
 
-  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en') => asked && ask(asked, language, true) }
+  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true) }
 })

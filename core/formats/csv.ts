@@ -1,5 +1,5 @@
-/** Begins with a sign a spreadsheet would take for a formula. */
-const FORMULA = /^[=+\-@\t\r]/u
+/** Begins with a sign a spreadsheet would take for a formula, full-width ones too, or with white space that it drops before one. */
+const FORMULA = /^[=+\-@＝＋－＠\t\r\n]/u
 
 /**
  * One cell of a CSV file (RFC 4180). A text that a spreadsheet would run as a formula gets an

@@ -114,13 +114,26 @@ function monthsOf(cell: string | undefined): (number | null)[] | null | undefine
   return months.length > 36 || months.some(month => month !== null && !(month >= 0)) ? undefined : months
 }
 
-/** Rows of a JSON list: of phrases as texts, or of objects whose keys are headers. */
-export function jsonRows(value: unknown): { headers: string[], rows: string[][] } | null {
-  const list = Array.isArray(value) ? value : typeof value === 'object' && value !== null ? Object.values(value).find(Array.isArray) : undefined
-  if (!list) return null
-  if (list.every((each): each is string => typeof each === 'string')) return { headers: ['phrase'], rows: list.map(each => [each]) }
-  const headers: string[] = []
-  for (const each of list) if (typeof each === 'object' && each !== null) for (const key of Object.keys(each)) if (!headers.includes(key)) headers.push(key)
-  const text = (cell: unknown) => cell === null || cell === undefined ? '' : Array.isArray(cell) ? cell.join(' ') : String(cell as string | number)
-  return { headers, rows: list.map(each => headers.map(key => text((each as Record<string, unknown> | null)?.[key]))) }
+/** The list a JSON value is, or the first one it holds by name. */
+export function listIn(value: unknown): unknown[] | null {
+  if (Array.isArray(value)) return value
+  return typeof value === 'object' && value !== null ? Object.values(value).find(Array.isArray) ?? null : null
+}
+
+/** One element of a JSON list as cells under the headers: a text is a phrase, the keys of an object are headers. */
+export function jsonRow(element: unknown, headers: readonly string[]): string[] {
+  if (typeof element === 'string') return headers.map(header => header === 'phrase' ? element : '')
+  const text = (cell: unknown) => cell === null || cell === undefined ? '' : Array.isArray(cell) ? cell.join(' ') : typeof cell === 'object' ? JSON.stringify(cell) : String(cell as string | number)
+  return headers.map(header => text((element as Record<string, unknown> | null)?.[header]))
+}
+
+/** Elements of a JSON list as rows: of phrases as texts, or of objects whose keys are headers. */
+export function jsonRows(list: readonly unknown[]): { headers: string[], rows: string[][] } {
+  const headers = new Set<string>()
+  for (const each of list) {
+    if (typeof each === 'string') headers.add('phrase')
+    else if (typeof each === 'object' && each !== null) for (const key of Object.keys(each)) headers.add(key)
+  }
+  const all = [...headers]
+  return { headers: all, rows: list.map(each => jsonRow(each, all)) }
 }

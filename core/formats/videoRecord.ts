@@ -62,7 +62,7 @@ export function timeOf(text: string): number | null {
   if (/^\d{13}$/u.test(value)) return Number(value)
   if (/^\d{10}$/u.test(value)) return Number(value) * 1000
   // Without its zone a time is taken as UTC: the same file means the same on every machine.
-  const parsed = Date.parse(/^\d{4}-\d{2}-\d{2}T[\d:.]+$/u.test(value) ? `${value}Z` : value)
+  const parsed = Date.parse(/^\d{4}-\d{2}-\d{2}[T ][\d:.]+$/u.test(value) ? `${value.replace(' ', 'T')}Z` : value)
   return /^\d{4}/u.test(value) && !Number.isNaN(parsed) ? parsed : null
 }
 

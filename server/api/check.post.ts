@@ -1,9 +1,8 @@
-import { scoreDraft } from '../../core/draft/score'
 import { checkBodySchema } from '../../shared/check'
 import { bodyOf, route } from '../http/route'
 import { profileOf, ruleSetOf } from '../http/scoring'
 
-export default route(async (event) => {
+export default route(async (event, { scoring }) => {
   const { draft, phrases, ruleSet, profile, language } = await bodyOf(event, checkBodySchema)
-  return scoreDraft(draft, phrases, ruleSetOf(ruleSet), profileOf(profile), language)
+  return scoring.score(draft, phrases, ruleSetOf(ruleSet), profileOf(profile), language)
 })

@@ -10,17 +10,22 @@ const question = z.object({ region: regionInput, language: languageInput.default
 const AGE_MS = 3_600_000
 
 /** What is trending in a region, filtered by words of titles and tags. */
-export default route(async (event, { videos, services }) => {
+export default route(async (event, { videos, services, asked }) => {
   const { region, language, contains, anew } = queryOf(event, question)
   const kept = videos.trending(region ?? '')
   let problem: string | null = null
-  if (anew === '1' || !kept.length || Date.now() - kept[0]!.told_at > AGE_MS) {
+  const what = ['trending', region ?? '']
+  const waits = anew === '1' ? null : asked.waits(what)
+  if (waits) problem = waits.problem
+  else if (anew === '1' || !kept.length || Date.now() - kept[0]!.told_at > AGE_MS) {
     try {
       const answer = await withRetry(() => services.site.trending(region, language))
+      if (!answer.data.length) asked.nothing([what])
       videos.keepTrending(region ?? '', answer.data, answer.source, answer.at)
     } catch (error) {
       if (!isServiceFault(error)) throw error
       problem = (error as Error).message
+      asked.failed([what], problem)
     }
   }
   const wanted = words(contains ?? '').map(word => word.norm)

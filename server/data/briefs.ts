@@ -1,10 +1,12 @@
+import { group } from 'd3-array'
+import { createHash } from 'node:crypto'
 import { v7 as uuid } from 'uuid'
 import { z } from 'zod'
 import { MODEL_VERSION } from '../../core/modelVersion'
 import {
   BRIEF_FIELDS, EMPTY_FIELDS, briefFieldsSchema, type Brief, type BriefField, type BriefFields, type BriefLine, type FieldConflict, type HistoryEntry, type PatchAnswer,
 } from '../../shared/brief'
-import type { Db } from './open'
+import { relaxedTransaction, type Db } from './open'
 
 /** Saves of one field closer than this are one entry of its history, up to the longest one. */
 const HISTORY_PAUSE_MS = 20_000
@@ -19,6 +21,9 @@ const ONE_FIELD = new Map(BRIEF_FIELDS.map(field => [field, z.object({ [field]: 
 /** The value as its field takes it. @throws ZodError that names the field. */
 const fitting = (field: BriefField, value: unknown): unknown => (ONE_FIELD.get(field)!.parse({ [field]: value }) as Record<string, unknown>)[field]
 
+/** What tells one edit's content from another's, whatever the order of its fields. */
+const digestOf = (changes: Partial<Record<BriefField, FieldChange>>) => createHash('sha256').update(JSON.stringify(Object.entries(changes).sort(([a], [b]) => a < b ? -1 : 1))).digest('base64')
+
 /** Where a new brief belongs: a workspace (the first unless named), a series and the place in it. */
 export interface BriefHome { workspace?: string, series?: string, place?: string }
 
@@ -28,6 +33,8 @@ export type PatchResult =
   | { kind: 'saved', answer: PatchAnswer }
   | { kind: 'stale', conflicts: Partial<Record<BriefField, FieldConflict>> }
   | { kind: 'absent' }
+  /** The id is that of another edit: of another brief, or with other content. */
+  | { kind: 'other-edit' }
 
 interface BriefRow { id: string, workspace_id: string, series_id: string | null, series_place: string | null, created_at: number, updated_at: number, deleted_at: number | null, percent: number | null, scored_at: number | null, scored_by: number | null }
 interface FieldRow { field: BriefField, revision: number, value: string, saved_at: number }
@@ -45,17 +52,18 @@ export function briefStore(db: Db, now: () => number = Date.now) {
   const addWorkspace = db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, NULL, ?, ?)')
   const addBrief = db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at, series_id, series_place) VALUES (?, ?, ?, ?, ?, ?)')
   const row = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE id = ?')
-  const live = db.prepare<[], BriefRow>('SELECT * FROM brief WHERE deleted_at IS NULL ORDER BY updated_at DESC, id DESC')
+  const liveIn = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE workspace_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id DESC')
+  const workspaces = db.prepare<[], { id: string }>('SELECT id FROM workspace')
   const fieldRows = db.prepare<[string], FieldRow>('SELECT field, revision, value, saved_at FROM brief_field WHERE brief_id = ?')
-  const liveFields = db.prepare<[], FieldRow & { brief_id: string }>('SELECT f.* FROM brief_field f JOIN brief b ON b.id = f.brief_id WHERE b.deleted_at IS NULL')
+  const fieldsIn = db.prepare<[string], FieldRow & { brief_id: string }>('SELECT f.* FROM brief b CROSS JOIN brief_field f ON f.brief_id = b.id WHERE b.workspace_id = ? AND b.deleted_at IS NULL')
   const putField = db.prepare(`INSERT INTO brief_field (brief_id, field, revision, value, saved_at) VALUES (?, ?, ?, ?, ?)
     ON CONFLICT (brief_id, field) DO UPDATE SET revision = excluded.revision, value = excluded.value, saved_at = excluded.saved_at`)
   const touch = db.prepare('UPDATE brief SET updated_at = ? WHERE id = ?')
   const mark = db.prepare('UPDATE brief SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
   const drop = db.prepare('DELETE FROM brief WHERE id = ? AND deleted_at IS NOT NULL')
   const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
-  const editAnswer = db.prepare<[string, string], { answer: string }>('SELECT answer FROM brief_edit WHERE id = ? AND brief_id = ?')
-  const addEdit = db.prepare('INSERT INTO brief_edit (id, brief_id, answer, saved_at) VALUES (?, ?, ?, ?)')
+  const editAnswer = db.prepare<[string], { brief_id: string, answer: string, digest: string | null }>('SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?')
+  const addEdit = db.prepare('INSERT INTO brief_edit (id, brief_id, answer, saved_at, digest) VALUES (?, ?, ?, ?, ?)')
   const dropEdits = db.prepare('DELETE FROM brief_edit WHERE saved_at < ?')
   const lastEntry = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 1')
   const entries = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 200')
@@ -89,7 +97,8 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     if (!HISTORIC.has(field)) return
     const last = lastEntry.get(id, field)
     if (last?.value === value) return
-    const goesOn = last && last.client === client && at - last.saved_at <= HISTORY_PAUSE_MS && at - last.begun_at <= HISTORY_LONGEST_MS
+    // A clock that was set back says nothing of how close two saves are.
+    const goesOn = last && last.client === client && at >= last.saved_at && at - last.saved_at <= HISTORY_PAUSE_MS && at - last.begun_at <= HISTORY_LONGEST_MS
     if (goesOn) growEntry.run(value, at, last.id)
     else addEntry.run(id, field, value, client, at, at)
   }
@@ -110,7 +119,9 @@ export function briefStore(db: Db, now: () => number = Date.now) {
   const patch = db.transaction((id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => {
     const found = row.get(id)
     if (!found || found.deleted_at !== null) return { kind: 'absent' }
-    const before = editAnswer.get(editId, id)
+    const before = editAnswer.get(editId)
+    const digest = digestOf(changes)
+    if (before && (before.brief_id !== id || before.digest !== null && before.digest !== digest)) return { kind: 'other-edit' }
     if (before) return { kind: 'saved', answer: JSON.parse(before.answer) as PatchAnswer }
     const at = now()
     const kept = new Map(fieldRows.all(id).map(each => [each.field, each]))
@@ -135,7 +146,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     }
     if (due.length) touch.run(at, id)
     const answer: PatchAnswer = { savedAt: due.length ? at : found.updated_at, revisions }
-    addEdit.run(editId, id, JSON.stringify(answer), at)
+    addEdit.run(editId, id, JSON.stringify(answer), at, digest)
     return { kind: 'saved', answer }
   })
 
@@ -165,21 +176,23 @@ export function briefStore(db: Db, now: () => number = Date.now) {
      * @throws ZodError when a value does not fit its field.
      */
     patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => patch.immediate(id, editId, changes, client),
-    /** All briefs that are not deleted, newest change first. `percentOf` is asked only for those changed since. */
-    list(percentOf: (fields: BriefFields) => number | null, workspace?: string): BriefLine[] {
-      const rows = new Map<string, FieldRow[]>()
-      for (const each of liveFields.all()) {
-        const list = rows.get(each.brief_id)
-        if (list) list.push(each)
-        else rows.set(each.brief_id, [each])
-      }
-      return live.all().filter(found => !workspace || found.workspace_id === workspace).map((found) => {
-        const { id, fields, updatedAt } = toBrief(found, rows.get(found.id) ?? [])
-        let { percent } = found
-        if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) score.run(percent = percentOf(fields), updatedAt, MODEL_VERSION, id)
-        return { id, workspaceId: found.workspace_id, seriesId: found.series_id, seriesPlace: found.series_place, topic: fields.topic, title: fields.title, lead: fields.tray.lead, region: fields.region, support: fields.tray.support.length, updatedAt, percent, ruleSet: fields.ruleSet }
+    /** Briefs that are not deleted, newest change first: of a workspace, or all. `percent` is as last worked out; those changed since are told with their fields. */
+    list(workspace?: string): { lines: BriefLine[], unscored: { id: string, updatedAt: number, fields: BriefFields }[] } {
+      const unscored: { id: string, updatedAt: number, fields: BriefFields }[] = []
+      const lines = (workspace ? [workspace] : workspaces.all().map(each => each.id)).flatMap((of) => {
+        const rows = group(fieldsIn.all(of), each => each.brief_id)
+        return liveIn.all(of).map((found): BriefLine => {
+          const { id, fields, updatedAt } = toBrief(found, rows.get(found.id) ?? [])
+          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push({ id, updatedAt, fields })
+          return { id, workspaceId: found.workspace_id, seriesId: found.series_id, seriesPlace: found.series_place, topic: fields.topic, title: fields.title, lead: fields.tray.lead, region: fields.region, support: fields.tray.support.length, updatedAt, percent: found.percent, ruleSet: fields.ruleSet }
+        })
       })
+      return { lines: workspace ? lines : lines.sort((a, b) => b.updatedAt - a.updatedAt || (a.id < b.id ? 1 : -1)), unscored }
     },
+    /** Keeps what was worked out for briefs as they stood at a change. */
+    keepScores: relaxedTransaction(db, (scores: readonly { id: string, updatedAt: number, percent: number | null }[]) => {
+      for (const { id, updatedAt, percent } of scores) score.run(percent, updatedAt, MODEL_VERSION, id)
+    }),
     /** Marks a brief deleted; it can be restored. @returns whether there was one to delete. */
     remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
     /** Brings a deleted brief back. @returns whether there was one. */

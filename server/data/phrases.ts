@@ -103,6 +103,7 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
   const addSource = db.prepare(`INSERT INTO source (name, kind, place)
     SELECT @name, @kind, CASE @kind WHEN 'service' THEN coalesce(min(place) FILTER (WHERE kind = 'service') - 1, max(place) + 1, ${SERVICE_PLACE}) ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
   const settle = db.prepare('UPDATE source SET place = place WHERE name = ?')
+  const countFigures = db.prepare('UPDATE source SET figures = figures + ?, newest = max(coalesce(newest, 0), ?) WHERE id = ?')
   // A list of new phrases is added some rows a statement: the statement itself costs more than a row.
   const addPhrases = db.prepare(`INSERT OR IGNORE INTO phrase (language, text, words) VALUES ${Array<string>(CHUNK).fill('(?, ?, ?)').join(', ')}`)
   const addPlains = db.prepare(`INSERT INTO figure (phrase_id, region, source_id, counts, at, volume, change, competition, advertiser) VALUES ${Array<string>(CHUNK).fill('(?, ?, ?, 1, ?, ?, ?, ?, ?)').join(', ')}`)
@@ -214,6 +215,7 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
       if (!others.length) continue
       believe(id, region)
     }
+    if (figures.length) countFigures.run(figures.length - updated, at, source)
     return { accepted: figures.length - updated, updated, ids }
   })
 

@@ -69,6 +69,8 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
   const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block, difficulty, front, middle, rest, model_version, imported)
     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
   const addSeat = db.prepare('INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength, targeting, reach, pull) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+  const seenAt = db.prepare<[number, string, number], { id: number }>('SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = \'site\' AND at = ?')
+  const lastOf = db.prepare<[number, string, string], { id: number }>('SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = \'site\' AND source = ? ORDER BY at DESC LIMIT 1')
   const standing = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
   const newestOf = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1')
   const stand = db.prepare(`INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block, strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`)
@@ -128,6 +130,12 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
       if (!pages.length) return
       keep(pages)
       changed(pages.map(page => page.phraseId))
+    },
+    /** Whether a page of a file is kept already: one seen at its time, or, where the file tells none, the last one of its source if it holds the same videos. */
+    holds({ phraseId, region, at, source, codes: told }: { phraseId: number, region: string, at: number | null, source: string, codes: readonly string[] }): boolean {
+      if (at !== null) return seenAt.get(phraseId, region, at) !== undefined
+      const last = lastOf.get(phraseId, region, source)
+      return last !== undefined && codes.all(last.id, told.length + 1).map(([code]) => code).join('\n') === told.join('\n')
     },
     /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the web's block, the newest. */
     latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null => (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,

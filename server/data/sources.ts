@@ -5,15 +5,17 @@ import { relaxedTransaction, type Db } from './open'
 
 /** Phrases for which the believed source is chosen anew in one transaction. */
 const BATCH = 1000
+/** Ids looked through in one go for phrases that several sources know. */
+const RANGE = 5000
 
 export type SourceStore = ReturnType<typeof sourceStore>
 
 /** Who tells figures, in the order a person believes them. */
 export function sourceStore(db: Db, changed: (ids: readonly number[]) => void = () => undefined, now: () => number = Date.now) {
-  const all = db.prepare<[], { id: number, name: string, kind: SourceLine['kind'], figures: number, newest: number | null }>(`SELECT s.id, s.name, s.kind, count(f.phrase_id) AS figures, max(f.at) AS newest
-    FROM source s LEFT JOIN figure f ON f.source_id = s.id GROUP BY s.id ORDER BY s.place, s.id`)
+  const all = db.prepare<[], { id: number, name: string, kind: SourceLine['kind'], figures: number, newest: number | null }>('SELECT id, name, kind, figures, newest FROM source ORDER BY place, id')
   const setPlace = db.prepare('UPDATE source SET place = ? WHERE id = ?')
-  const shared = db.prepare<[], [id: number, region: string]>('SELECT phrase_id, region FROM figure GROUP BY phrase_id, region HAVING count(*) > 1').raw()
+  const lastPhrase = db.prepare<[], number | null>('SELECT max(id) FROM phrase').pluck()
+  const shared = db.prepare<[number, number], [id: number, region: string]>('SELECT phrase_id, region FROM figure WHERE phrase_id BETWEEN ? AND ? GROUP BY phrase_id, region HAVING count(*) > 1').raw()
   const believe = believeFirst(db)
   const chooseAll = relaxedTransaction(db, (list: readonly [number, string][]) => {
     for (const [id, region] of list) believe(id, region)
@@ -29,11 +31,15 @@ export function sourceStore(db: Db, changed: (ids: readonly number[]) => void = 
     /** Puts sources in an order; every phrase that several of them know takes its figure from the first. Other work gets its turn in between. */
     async order(ids: readonly number[]): Promise<void> {
       order.immediate(ids)
-      const due = shared.all()
-      for (let from = 0; from < due.length; from += BATCH) {
-        const part = due.slice(from, from + BATCH)
-        chooseAll(part)
-        changed(part.map(([id]) => id))
+      const last = lastPhrase.get() ?? 0
+      for (let from = 0; from <= last; from += RANGE) {
+        const due = shared.all(from, from + RANGE - 1)
+        for (let at = 0; at < due.length; at += BATCH) {
+          const part = due.slice(at, at + BATCH)
+          chooseAll(part)
+          changed(part.map(([id]) => id))
+          await new Promise(resolve => setImmediate(resolve))
+        }
         await new Promise(resolve => setImmediate(resolve))
       }
     },

@@ -36,7 +36,7 @@ export function videoStore(db: Db) {
   const channelRow = db.prepare<[string], ChannelRow>('SELECT * FROM channel WHERE id = ?')
   const ofChannel = db.prepare<[string], VideoRow>(`${VIDEO} WHERE v.channel_id = ? ORDER BY v.published_at DESC LIMIT 2000`)
   const listed = db.prepare('UPDATE channel SET listed_at = ? WHERE id = ?')
-  const counted = db.prepare<[], { n: number, at: number | null }>('SELECT count(*) AS n, max(at) AS at FROM video')
+  const counted = db.prepare<[], number>('SELECT coalesce(max(id), 0) FROM video').pluck()
   const observed = db.prepare<[], [number, number, number, number]>('SELECT c.subscribers, v.published_at, v.views, v.at FROM video v JOIN channel c ON c.id = v.channel_id WHERE c.subscribers IS NOT NULL AND v.published_at IS NOT NULL AND v.views IS NOT NULL').raw()
   const phrasesOf = db.prepare<[number], { text: string, region: string, rank: number, at: number }>(`SELECT p.text, r.region, s.rank, r.at FROM seat s JOIN standing_page g ON g.page_id = s.page_id JOIN result_page r ON r.id = g.page_id JOIN phrase p ON p.id = g.phrase_id
     WHERE s.video_id = ? ORDER BY s.rank, p.text LIMIT 60`)
@@ -80,8 +80,8 @@ export function videoStore(db: Db) {
     /** The phrases a video stands for on kept pages, best rank first. */
     phrasesOf: (id: number) => phrasesOf.all(id),
     phrasesOfChannel: (id: string) => phrasesOfChannel.all(id),
-    /** How many videos there are and when one was last seen: what the model of views is kept by. */
-    state: () => counted.get()!,
+    /** About how many videos there are: videos are never deleted. What the model of views is kept by. */
+    count: () => counted.get()!,
     /** Everything observed with size, age and views, for the model of what they let expect. */
     * observed(): Generator<ObservedVideo> {
       for (const [subscribers, publishedAt, views, at] of observed.iterate()) yield { subscribers, ageDays: Math.max(1, (at - publishedAt) / DAY), viewsPerDay: viewsPerDay(views, publishedAt, at) }

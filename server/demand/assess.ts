@@ -7,7 +7,7 @@ import type { PhraseStore } from '../data/phrases'
 import type { KeptPage, PageKind, PageToKeep, ResultStore } from '../data/results'
 import type { PageReader } from '../rivals/pageReader'
 import type { Answer, SearchAnswer, Services } from '../services/contract'
-import { isServiceFault, isStop, withRetry, type Pace } from '../services/retry'
+import { isServiceFault, isStop, withRetry } from '../services/retry'
 import type { Switchboard } from '../services/switchboard'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, toRow } from './rows'
@@ -29,16 +29,26 @@ export interface AssessDeps {
 /** For whom a phrase is assessed besides for anyone. */
 export interface AssessFor { own?: OwnStanding | null, weights?: WorthWeights, places?: PlaceNames }
 
-/** After a refusal all searches wait a little, whoever asked. */
-const pace: Pace = { until: 0 }
+/** Pages being asked for, so that two who want one do not both ask for it and keep it twice. */
+const underWay = new Map<string, Promise<unknown>>()
+const pageName = (phrase: string, region: string, language: string, depth: number, kind: PageKind) => [language, region, phrase, depth, kind].join('\n')
+
+/** Does work on pages that nobody else may ask for meanwhile. @returns what it gives. */
+function alone<Result>(names: readonly string[], work: () => Promise<Result>): Promise<Result> {
+  const mine = work().finally(() => { for (const name of names) if (underWay.get(name) === settled) underWay.delete(name) })
+  // Whoever waits looks at what is kept then; why it failed is told to the one who asked.
+  const settled = mine.catch(() => undefined)
+  for (const name of names) underWay.set(name, settled)
+  return mine
+}
 
 interface ToldPage { phrase: string, search: Answer<SearchAnswer>, block: boolean | null }
 
 async function askPage({ services }: AssessDeps, phrase: string, region: string, language: string, depth: number, signal?: AbortSignal): Promise<ToldPage> {
   const [search, block] = await Promise.all([
-    withRetry(() => services.site.search(phrase, region || null, language, depth), { signal, pace }),
+    withRetry(() => services.site.search(phrase, region || null, language, depth), { signal }),
     // A missing answer about the video block leaves it unknown; it does not spoil the page.
-    withRetry(() => services.web.videoBlock(phrase, region || null, language), { signal, pace }).catch((error: unknown) => {
+    withRetry(() => services.web.videoBlock(phrase, region || null, language), { signal }).catch((error: unknown) => {
       if (!isServiceFault(error)) throw error
       return null
     }),
@@ -48,7 +58,7 @@ async function askPage({ services }: AssessDeps, phrase: string, region: string,
 
 /** The videos of a web search's block, as a page of their own. */
 async function askBlock({ services }: AssessDeps, phrase: string, region: string, language: string): Promise<ToldPage> {
-  const answer = await withRetry(() => services.web.blockVideos(phrase, region || null, language), { pace })
+  const answer = await withRetry(() => services.web.blockVideos(phrase, region || null, language))
   return { phrase, search: { ...answer, data: { titleMatches: null, videos: answer.data } }, block: answer.data.length > 0 }
 }
 
@@ -87,19 +97,22 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
   let restedAt = performance.now()
   for (let from = 0; from < wanted.length && !signal?.aborted; from += AT_ONCE) {
     const batch = wanted.slice(from, from + AT_ONCE)
-    const due = batch.filter((phrase) => {
+    const stale = (phrase: string) => {
       const known = phrases.known(phrase, region, language)
       return !known || !fresh(deps, results.latest(known.id, region), now())
-    })
+    }
+    const nameOf = (phrase: string) => pageName(phrase, region, language, 20, 'site')
+    await Promise.all(batch.filter(stale).map(phrase => underWay.get(nameOf(phrase))))
+    const due = batch.filter(stale)
     const problems = new Map<string, string>()
-    if (due.length) {
+    if (due.length) await alone(due.map(nameOf), async () => {
       const told = await Promise.all(due.map(phrase => askPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
         if (!isServiceFault(error) && !isStop(error)) throw error
         problems.set(phrase, (error as Error).message)
         return null
       })))
       results.keep(await readPages(deps, told.filter(page => page !== null), region, language, 20, 'site'))
-    }
+    })
     for (const phrase of batch) if (!signal?.aborted || !problems.has(phrase)) yield assessedRow(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
     if (due.length || performance.now() - restedAt > BREATH) {
       await new Promise(resolve => setImmediate(resolve))
@@ -112,16 +125,29 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
 export async function keptPage(deps: AssessDeps, phrase: string, region: string, language: string, depth: number, kind: PageKind = 'site', anew = false): Promise<{ page: KeptPage, problem: string | null }> {
   const { phrases, results, now = Date.now } = deps
   const key = phraseKey(phrase)
-  const id = phrases.known(key, region, language)?.id
-  const kept = id === undefined ? null : results.latest(id, region, kind)
-  const young = kind === 'web' ? kept !== null && !deps.services.superseded?.(kept.source) && now() - kept.at < PAGE_AGE_MS : fresh(deps, kept, now(), depth)
-  if (kept && young && !anew) return { page: kept, problem: null }
+  const latest = () => {
+    const id = phrases.known(key, region, language)?.id
+    return id === undefined ? null : results.latest(id, region, kind)
+  }
+  const young = (page: KeptPage | null): page is KeptPage => kind === 'web' ? page !== null && !deps.services.superseded?.(page.source) && now() - page.at < PAGE_AGE_MS : fresh(deps, page, now(), depth)
+  const name = pageName(key, region, language, depth, kind)
+  const before = latest()
+  if (young(before) && !anew) return { page: before, problem: null }
+  const other = underWay.get(name)
+  if (other) {
+    await other
+    const page = latest()
+    if (young(page)) return { page, problem: null }
+  }
   try {
-    const told = kind === 'site' ? await askPage(deps, key, region, language, depth) : await askBlock(deps, key, region, language)
-    const [read] = await readPages(deps, [told], region, language, depth, kind)
-    results.keep([read!])
-    return { page: results.latest(read!.phraseId, region, kind)!, problem: null }
+    return await alone([name], async () => {
+      const told = kind === 'site' ? await askPage(deps, key, region, language, depth) : await askBlock(deps, key, region, language)
+      const [read] = await readPages(deps, [told], region, language, depth, kind)
+      results.keep([read!])
+      return { page: results.latest(read!.phraseId, region, kind)!, problem: null }
+    })
   } catch (error) {
+    const kept = latest()
     if (!kept || !isServiceFault(error)) throw error
     return { page: kept, problem: (error as Error).message }
   }

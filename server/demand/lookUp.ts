@@ -1,42 +1,62 @@
 import { phraseKey } from '../../core/text/words'
 import type { PhraseStore } from '../data/phrases'
 import type { Services } from '../services/contract'
-import { isServiceFault, withRetry, type Pace } from '../services/retry'
+import type { AskedStore } from '../data/asked'
+import { isServiceFault, withRetry } from '../services/retry'
 
 /** An older look is answered from the store all the same, and refreshed behind the answer. */
 export const LOOK_AGE_MS = 86_400_000
+/** What a look lacks is asked for again after so long, behind the answer. */
+export const RETRY_MS = 60_000
 /** Rows written in one go: a person's autosave waits no longer than this takes. */
 const BATCH = 1000
 /** Both suggestion sources are also asked for the seed with each letter after it. */
 const LETTERS = ['', ...'abcdefghijklmnopqrstuvwxyz']
 
-interface Deps { phrases: PhraseStore, services: Services, now?: () => number }
+interface Deps { phrases: PhraseStore, services: Services, asked: AskedStore, now?: () => number }
 
 /** Phrases asked for at once when only their figures are wanted. */
 const ASKED = 500
 
 /**
  * Makes sure the store has figures of phrases a person put in the tray by hand: those unknown in
- * the region are asked for. What no service tells stays unknown.
+ * the region are asked for. What no service tells stays unknown, and is not asked for again at once.
  * @returns what could not be had, in words.
  */
-export async function learn({ phrases, services }: Deps, list: readonly string[], region: string, language: string): Promise<string[]> {
-  const unknown = list.map(phraseKey).filter(phrase => phrase && phrases.known(phrase, region, language)?.volume == null).slice(0, ASKED)
-  const missing: string[] = []
-  for (const each of unknown.length ? region ? [region, ''] : [''] : []) {
-    try {
-      const answer = await withRetry(() => services.demand.volumes(unknown, each || null, language))
-      phrases.save(answer.data.figures.map(figure => ({ ...figure, region: each, monthsEnd: answer.data.monthsEnd })), language, { name: answer.source, kind: 'service' }, answer.at)
-    } catch (error) {
-      if (!isServiceFault(error)) throw error
-      missing.push(each ? `figures for ${each}` : 'figures everywhere')
+export async function learn({ phrases, services, asked }: Deps, list: readonly string[], region: string, language: string): Promise<string[]> {
+  const missing = new Set<string>()
+  const unknown = [...new Set(list.map(phraseKey))].filter(phrase => phrase && phrases.known(phrase, region, language)?.volume == null)
+  for (const each of region ? [region, ''] : ['']) {
+    const where = figuresIn(each)
+    const what = (phrase: string) => ['volume', language, each, phrase]
+    const due = unknown.filter((phrase) => {
+      const waits = asked.waits(what(phrase))
+      if (waits?.problem != null) missing.add(where)
+      return !waits
+    })
+    for (let from = 0; from < due.length; from += ASKED) {
+      const part = due.slice(from, from + ASKED)
+      try {
+        const answer = await withRetry(() => services.demand.volumes(part, each || null, language))
+        const told = new Set(answer.data.figures.map(figure => phraseKey(figure.phrase)))
+        phrases.save(answer.data.figures.map(figure => ({ ...figure, region: each, monthsEnd: answer.data.monthsEnd })), language, { name: answer.source, kind: 'service' }, answer.at)
+        const untold = part.filter(phrase => !told.has(phrase)).map(what)
+        if (answer.complete) asked.nothing(untold)
+        else {
+          missing.add(where)
+          asked.failed(untold, 'The service told only a part.')
+        }
+      } catch (error) {
+        if (!isServiceFault(error)) throw error
+        missing.add(where)
+        asked.failed(part.map(what), (error as Error).message)
+      }
     }
   }
-  return missing
+  return [...missing]
 }
 
-/** After a refusal all questions wait a little, whoever asked. */
-const pace: Pace = { until: 0 }
+const figuresIn = (region: string) => region ? `figures for ${region}` : 'figures everywhere'
 
 /** Looks under way, so that two screens asking for one seed make one look. */
 const running = new Map<string, Promise<Look>>()
@@ -53,17 +73,17 @@ export interface Look {
  * the region and everywhere, and which sources suggest them. What a service fails to tell is
  * named in `missing`; what was told is kept.
  *
- * @param region '' for everywhere.
+ * @param region '' for everywhere. @param anew asks the services now, however young the last look is.
  */
-export async function lookUp(deps: Deps, seed: string, region: string, language: string): Promise<Look> {
+export async function lookUp(deps: Deps, seed: string, region: string, language: string, anew = false): Promise<Look> {
   const { phrases, now = Date.now } = deps
   const kept = phrases.look(seed, region, language)
-  const young = kept !== null && now() - kept.at < LOOK_AGE_MS
-  if (young && !kept.missing.length) return kept
+  const young = kept !== null && now() - kept.at < (kept.missing.length ? RETRY_MS : LOOK_AGE_MS)
+  if (young && !anew) return kept
   const key = `${language}\n${region}\n${phraseKey(seed)}`
   let work = running.get(key)
   if (!work) running.set(key, work = ask(deps, seed, region, language).finally(() => running.delete(key)))
-  if (!kept || kept.missing.length) return work
+  if (!kept || anew) return work
   return { ...kept, refreshing: work.catch((error: unknown) => { console.error('A look could not be refreshed:', error) }) }
 }
 
@@ -73,7 +93,7 @@ async function ask({ phrases, services, now = Date.now }: Deps, seed: string, re
   const missing: string[] = []
   const part = async <Result>(what: string, call: () => Promise<Result>): Promise<Result | null> => {
     try {
-      return await withRetry(call, { pace })
+      return await withRetry(call)
     } catch (error) {
       if (!isServiceFault(error)) throw error
       if (!missing.includes(what)) missing.push(what)
@@ -92,7 +112,7 @@ async function ask({ phrases, services, now = Date.now }: Deps, seed: string, re
   const all = [...new Set([text, ...(related?.data ?? []).map(phraseKey), ...fromSite, ...fromWeb])]
   const regions = region ? [region, ''] : ['']
   for (const each of regions) {
-    const where = each ? `figures for ${each}` : 'figures everywhere'
+    const where = figuresIn(each)
     const answer = await part(where, () => services.demand.volumes(all, each || null, language))
     if (!answer) continue
     if (!answer.complete && !missing.includes(where)) missing.push(where)

@@ -1,7 +1,7 @@
 import type { ViewsModel } from '../../core/rivals/upsets'
 import type { PhraseStore } from '../data/phrases'
-import type { IndexThread } from '../jobs/indexThread'
-import { keptThread } from '../jobs/keptThread'
+import type { IndexThread } from '../threads/indexThread'
+import { keptThread } from '../threads/keptThread'
 import type { RowsQuestion } from './rows'
 
 /** Phrases told to the index in one message. */

@@ -1,6 +1,6 @@
 import { ZodError } from 'zod'
 import { DataProblem, FAULT_MESSAGES, faultOf, type DataFault } from '../data/dataProblem'
-import { ThreadEnded } from '../jobs/keptThread'
+import { ThreadEnded, ThreadLate } from '../threads/keptThread'
 import { isServiceFault } from '../services/retry'
 
 /** A failure with a message a person can act on. */
@@ -31,6 +31,7 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
   if (fault) return { status: fault === 'full' ? 507 : 503, body: body(DATA_CODES[fault], FAULT_MESSAGES[fault]) }
   // Asked before the file was closed, answered after.
   if (error instanceof TypeError && error.message === 'The database connection is not open') return { status: 503, body: body('busy', 'The data was closed meanwhile. Try again in a moment.') }
+  if (error instanceof ThreadLate) return { status: 422, body: body('too-much', error.message) }
   if (error instanceof ThreadEnded) return { status: 503, body: body('busy', error.message) }
   if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
   const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500

@@ -1,10 +1,17 @@
-import { defineEventHandler, getQuery, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { defineEventHandler, getQuery, getRouterParam, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { ZodType } from 'zod'
 import { useRuntime, type Runtime } from '../runtime'
+import { readText } from './body'
+import { nesting, wellFormed } from './json'
 import { Problem, problemOf } from './problem'
 
 /** Bodies of JSON larger than this are refused; files come by the import route, which streams. */
 const MAX_BODY = 4 * 1024 * 1024
+
+/** Nothing that is taken is nested deeper. */
+const DEEPEST = 40
+/** An escape that may be half a character. */
+const ESCAPED_SURROGATE = /\\ud[89a-f]/iu
 
 /** A route: what it answers is sent as JSON, what it throws becomes the API's error shape. */
 export const route = <Answer>(handle: (event: H3Event, runtime: Runtime) => Answer | Promise<Answer>) => closedRoute(event => handle(event, useRuntime()))
@@ -32,16 +39,15 @@ export function queryOf<Output>(event: H3Event, schema: ZodType<Output>): Output
 
 /** The JSON body, parsed. @throws Problem when it is too long or no JSON, ZodError when it does not fit. */
 export async function bodyOf<Output>(event: H3Event, schema: ZodType<Output>): Promise<Output> {
-  const length = Number(event.node.req.headers['content-length'] ?? 0)
-  if (length > MAX_BODY) throw new Problem(413, 'too-long', 'This is more than can be taken in one go.')
-  const raw = await readRawBody(event, 'utf8') ?? ''
-  if (raw.length > MAX_BODY) throw new Problem(413, 'too-long', 'This is more than can be taken in one go.')
+  const raw = await readText(event, MAX_BODY)
+  if (nesting(raw) > DEEPEST) throw new Problem(400, 'too-deep', `The body is nested deeper than ${DEEPEST} levels. Send it flatter.`)
   let value: unknown
   try {
     value = JSON.parse(raw || 'null')
   } catch (error) {
-    throw new Problem(400, 'no-json', `The body is no JSON: ${(error as Error).message}`)
+    throw new Problem(400, 'no-json', `The body is not JSON: ${(error as Error).message}`)
   }
+  if (ESCAPED_SURROGATE.test(raw) && !wellFormed(value)) throw new Problem(400, 'half-character', 'A text in the body holds half a character (a lone surrogate). Send whole characters.')
   return schema.parse(value)
 }
 

@@ -1,11 +1,10 @@
 import { getRequestHeader, setResponseHeader, type H3Event } from 'h3'
-import { createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import { PassThrough, Transform } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
+import { PassThrough } from 'node:stream'
 import { v7 as uuid } from 'uuid'
 import type { ImportLine, ImportProgress } from '../../shared/imports'
+import { readToFile } from './body'
 import { Problem, problemOf } from './problem'
 
 const MAX_FILE = 600 * 1024 * 1024
@@ -39,7 +38,7 @@ export async function withUpload<Answer>(event: H3Event, folder: string, work: (
     }
   }
   try {
-    await pipeline(event.node.req, bounded(), createWriteStream(file))
+    await readToFile(event, MAX_FILE, file)
   } catch (error) {
     await rm(file, { force: true })
     throw error
@@ -47,16 +46,6 @@ export async function withUpload<Answer>(event: H3Event, folder: string, work: (
   if (!getRequestHeader(event, 'accept')?.includes(NDJSON)) return done(() => undefined)
   setResponseHeader(event, 'Content-Type', `${NDJSON}; charset=utf-8`)
   return streamed(done)
-}
-
-function bounded(): Transform {
-  let size = 0
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      size += chunk.length
-      done(size > MAX_FILE ? new Problem(413, 'too-long', `A file can be ${MAX_FILE / 1024 / 1024} MB at most. Split it.`) : null, chunk)
-    },
-  })
 }
 
 /** Lines of how far it is, then the answer or the error. */

@@ -8,11 +8,13 @@ export type JobWork = (signal: AbortSignal) => AsyncIterable<unknown>
 /** Jobs listed, and ended ones whose rows can still be listened to; so many rows in all. */
 const LISTED = 30
 const ROWS = 50_000
+/** Ended jobs that are remembered. */
+const KEPT = 100
 /** How often at most the progress is written down. */
 const WRITE_MS = 1000
 
 interface Job { state: JobState, rows: unknown[], stop: AbortController, listeners: Set<Listener>, written: number }
-interface JobRow { id: string, kind: JobState['kind'], title: string, input: string, state: JobState['state'], done: number, total: number, started_at: number, ended_at: number | null, problem: string | null }
+interface JobRow { id: string, kind: JobState['kind'], title: string, state: JobState['state'], done: number, total: number, started_at: number, ended_at: number | null, problem: string | null }
 
 const toState = ({ id, kind, title, state, done, total, started_at, ended_at, problem }: JobRow): JobState => ({ id, kind, title, state, done, total, startedAt: started_at, endedAt: ended_at, problem })
 
@@ -26,13 +28,21 @@ export class Jobs {
   private readonly put
   private readonly one
   private readonly newest
+  private readonly putInput
+  private readonly inputOf
+  private readonly dropInput
+  private readonly prune
   private closing = false
 
   constructor(private readonly db: Db) {
-    this.put = db.prepare(`INSERT INTO job (id, kind, title, input, state, done, total, started_at, ended_at, problem) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+    this.put = db.prepare(`INSERT INTO job (id, kind, title, state, done, total, started_at, ended_at, problem) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET state = excluded.state, done = excluded.done, total = excluded.total, started_at = excluded.started_at, ended_at = excluded.ended_at, problem = excluded.problem`)
     this.one = db.prepare<[string], JobRow>('SELECT * FROM job WHERE id = ?')
     this.newest = db.prepare<[], JobRow>(`SELECT * FROM job ORDER BY started_at DESC, id DESC LIMIT ${LISTED}`)
+    this.putInput = db.prepare('INSERT OR REPLACE INTO job_input (job_id, input) VALUES (?, ?)')
+    this.inputOf = db.prepare<[string], { input: string }>('SELECT input FROM job_input WHERE job_id = ?')
+    this.dropInput = db.prepare('DELETE FROM job_input WHERE job_id = ?')
+    this.prune = db.prepare(`DELETE FROM job WHERE id IN (SELECT id FROM job WHERE ended_at IS NOT NULL ORDER BY ended_at DESC LIMIT -1 OFFSET ${KEPT})`)
     db.prepare('UPDATE job SET state = \'interrupted\', ended_at = ? WHERE state = \'running\'').run(Date.now())
   }
 
@@ -47,7 +57,8 @@ export class Jobs {
       rows: [], stop: new AbortController(), listeners: new Set(), written: 0,
     }
     this.jobs.set(id, job)
-    this.write(job, JSON.stringify(input))
+    this.write(job)
+    this.putInput.run(id, JSON.stringify(input))
     this.forget()
     void this.run(job, work)
     return { ...job.state }
@@ -70,16 +81,19 @@ export class Jobs {
     }
     job.state.endedAt = Date.now()
     this.write(job)
+    // What is done is not taken up again.
+    if (this.db.open && job.state.state === 'done') this.dropInput.run(job.state.id)
+    if (this.db.open) this.prune.run()
     this.tell(job, 'end', job.state)
     job.listeners.clear()
   }
 
   private cutOff(): 'stopped' | 'interrupted' { return this.closing ? 'interrupted' : 'stopped' }
 
-  private write(job: Job, input = ''): void {
+  private write(job: Job): void {
     if (!this.db.open) return
     const { id, kind, title, state, done, total, startedAt, endedAt, problem } = job.state
-    this.put.run(id, kind, title, input, state, done, total, startedAt, endedAt, problem)
+    this.put.run(id, kind, title, state, done, total, startedAt, endedAt, problem)
     job.written = Date.now()
   }
 
@@ -97,9 +111,9 @@ export class Jobs {
     return row ? toState(row) : null
   }
 
-  /** What a job was asked for; `null` when unknown. */
+  /** What a job was asked for, to take it up again; `null` when it is done or unknown. */
   input(id: string): unknown {
-    const row = this.one.get(id)
+    const row = this.inputOf.get(id)
     return row ? JSON.parse(row.input) as unknown : null
   }
 

@@ -6,7 +6,8 @@ import type { ChannelAnswer, ChannelStats, ChannelVideo, VideoAnswer } from '../
 import type { Settings } from '../../shared/workspace'
 import { toSiteVideo, type ChannelRow, type VideoRow, type VideoStore } from '../data/videos'
 import type { Services } from '../services/contract'
-import { isServiceFault, withRetry, type Pace } from '../services/retry'
+import { isServiceFault, withRetry } from '../services/retry'
+import type { AskedStore } from '../data/asked'
 
 const DAY = 86_400_000
 /** A channel looked at this lately is not asked for again. */
@@ -14,17 +15,23 @@ const LOOK_AGE_MS = 7 * DAY
 /** Videos kept in one transaction. */
 const BATCH = 200
 
-const pace: Pace = { until: 0 }
+export interface ChannelDeps { videos: VideoStore, services: Services, asked: AskedStore, now?: () => number }
 
-export interface ChannelDeps { videos: VideoStore, services: Services, now?: () => number }
+const UNKNOWN_NOW = 'The site does not know this channel any more.'
 
 /** Makes sure a channel and its videos are known. @returns why they are old, when the service failed. */
-export async function lookAtChannel({ videos, services, now = Date.now }: ChannelDeps, id: string, language: string, anew = false): Promise<string | null> {
+export async function lookAtChannel({ videos, services, asked, now = Date.now }: ChannelDeps, id: string, language: string, anew = false): Promise<string | null> {
   const known = videos.channel(id)
   if (!anew && known?.listed_at && now() - known.listed_at < LOOK_AGE_MS) return null
+  const what = ['channel', id]
+  const waits = anew ? null : asked.waits(what)
+  if (waits) return waits.problem ?? (known ? UNKNOWN_NOW : null)
   try {
-    const [channel, list] = await Promise.all([withRetry(() => services.site.channel(id, language), { pace }), withRetry(() => services.site.channelVideos(id, language), { pace })])
-    if (!channel.data) return known ? 'The site does not know this channel any more.' : null
+    const [channel, list] = await Promise.all([withRetry(() => services.site.channel(id, language)), withRetry(() => services.site.channelVideos(id, language))])
+    if (!channel.data) {
+      asked.nothing([what])
+      return known ? UNKNOWN_NOW : null
+    }
     videos.keepChannel(channel.data, channel.at)
     for (let from = 0; from < list.data.length; from += BATCH) {
       videos.keepVideos(list.data.slice(from, from + BATCH), list.at)
@@ -34,6 +41,7 @@ export async function lookAtChannel({ videos, services, now = Date.now }: Channe
     return null
   } catch (error) {
     if (!isServiceFault(error)) throw error
+    asked.failed([what], (error as Error).message)
     return (error as Error).message
   }
 }

@@ -1,4 +1,4 @@
-import { keptThread, ThreadEnded } from '../jobs/keptThread'
+import { keptThread, ThreadEnded } from '../threads/keptThread'
 import { serviceError, type Services } from './contract'
 import type { Misbehaviour } from './standin/behaviour'
 import type { StandinThread } from './standin/thread'

@@ -17,9 +17,6 @@ function stopped(): Error {
   return error
 }
 
-/** How fast a service may be asked: after a refusal all calls to it wait, not only the one refused. */
-export interface Pace { until: number }
-
 function sleep(ms: number, signal?: AbortSignal): Promise<void> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) return reject(stopped())
@@ -29,25 +26,22 @@ function sleep(ms: number, signal?: AbortSignal): Promise<void> {
   })
 }
 
-export interface RetryOptions { signal?: AbortSignal, waits?: readonly number[], timeOut?: number, pace?: Pace }
+export interface RetryOptions { signal?: AbortSignal, waits?: readonly number[], timeOut?: number }
 
 /**
  * Calls a service, trying again with growing waits when it refuses or fails.
  * @throws the last fault, or what was thrown when it is no service's fault; `Stopped` at once when the signal says so.
  */
-export async function withRetry<Result>(call: () => Promise<Result>, { signal, waits = WAITS, timeOut = TIME_OUT, pace }: RetryOptions = {}): Promise<Result> {
+export async function withRetry<Result>(call: () => Promise<Result>, { signal, waits = WAITS, timeOut = TIME_OUT }: RetryOptions = {}): Promise<Result> {
   // Dozens of calls end by one signal.
   if (signal) setMaxListeners(0, signal)
   for (let tries = 0; ; tries++) {
     if (signal?.aborted) throw stopped()
-    const pause = (pace?.until ?? 0) - Date.now()
-    if (pause > 0) await sleep(pause, signal)
     try {
       return await inTime(call(), timeOut, signal)
     } catch (error) {
       if (!isServiceFault(error) || tries >= waits.length) throw error
       const wait = waits[tries]! * (0.75 + 0.5 * Math.random())
-      if (pace && (error as Error).name === 'ServiceRefused') pace.until = Math.max(pace.until, Date.now() + wait)
       await sleep(wait, signal)
     }
   }

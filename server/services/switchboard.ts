@@ -1,7 +1,7 @@
 import type { Answer, Services } from './contract'
 import type { ConnectedServices } from './connect'
+import { gate } from './gate'
 import { remoteServices } from './remote'
-import { CALLS, SERVICE_NAMES } from './wire'
 
 export interface Attached { address: string, key: string | null }
 
@@ -20,17 +20,18 @@ const BY = ' by '
 
 export function switchboard(standin: ConnectedServices, attached: Attached | null): Switchboard {
   let live: { services: Services, host: string } | null = null
-  const attach = (to: Attached | null) => { live = to && { services: remoteServices(to), host: new URL(to.address).host } }
+  const { forget, ...gated } = gate(async (service, method, args) => {
+    const asked = live
+    const answer = await ((asked?.services ?? standin)[service] as unknown as Record<string, Ask>)[method]!(...args)
+    return asked ? { ...answer, source: `${answer.source}${BY}${asked.host}` } : answer
+  })
+  const attach = (to: Attached | null) => {
+    live = to && { services: remoteServices(to), host: new URL(to.address).host }
+    forget()
+  }
   attach(attached)
-  const forwarded = Object.fromEntries(SERVICE_NAMES.map(service => [service, Object.fromEntries(Object.keys(CALLS[service]).map(method => [
-    method, async (...args: unknown[]) => {
-      const asked = live
-      const answer = await ((asked?.services ?? standin)[service] as unknown as Record<string, Ask>)[method]!(...args)
-      return asked ? { ...answer, source: `${answer.source}${BY}${asked.host}` } : answer
-    },
-  ]))])) as unknown as Services
   return {
-    ...forwarded,
+    ...gated,
     behave: settings => standin.behave(settings),
     close: () => standin.close(),
     attach,

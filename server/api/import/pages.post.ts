@@ -2,12 +2,16 @@ import { z } from 'zod'
 import { languageInput, regionInput } from '../../../shared/text'
 import { queryOf, route } from '../../http/route'
 import { withUpload } from '../../http/upload'
-import { importPages } from '../../rivals/importPages'
+import { importPages } from '../../imports/importPages'
+import { readInThread } from '../../threads/readInThread'
 
 const question = z.object({ region: regionInput, language: languageInput.default('en'), name: z.string().max(120).default('Imported pages') })
 
 /** Result pages, videos and channels told elsewhere. */
 export default route((event, runtime) => {
   const { region, language, name } = queryOf(event, question)
-  return withUpload(event, runtime.uploads, ({ file, gone, tell }) => importPages(runtime, { file, signal: gone, tell, region: region ?? '', language, source: name }))
+  return withUpload(event, runtime.uploads, ({ file, gone, tell }) => {
+    const now = Date.now()
+    return importPages(runtime, readInThread(runtime.importThread, 'pages', { file, region: region ?? '', language, now }), { language, source: name, now, signal: gone, tell })
+  })
 })

@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { LIST_COLUMNS, type ColumnMap, type ListColumn } from '../../../core/formats/phraseList'
 import { languageInput, regionInput } from '../../../shared/text'
-import { importPhrases } from '../../demand/importPhrases'
+import { importPhrases } from '../../imports/importPhrases'
 import { noSuchList } from '../../http/listOf'
 import { Problem } from '../../http/problem'
 import { queryOf, route } from '../../http/route'
 import { withUpload } from '../../http/upload'
+import { readInThread } from '../../threads/readInThread'
 
 /** `phrase:0,volume:2`: the meaning and index of columns mapped by hand. */
 const columnsInput = z.string().max(200).optional().transform((value, context): ColumnMap | null => {
@@ -25,12 +26,12 @@ const columnsInput = z.string().max(200).optional().transform((value, context): 
 
 const question = z.object({ region: regionInput, language: languageInput.default('en'), columns: columnsInput, name: z.string().max(120).default('Imported list'), list: z.string().max(60).optional() })
 
-export default route(async (event, { phrases, lists, listThread, uploads }) => {
+export default route(async (event, { phrases, lists, importThread, uploads }) => {
   const { region, language, columns, name, list } = queryOf(event, question)
   if (list && !lists.list(list)) throw noSuchList()
   const into = list ? (texts: string[]) => { lists.patch(list, { add: texts, remove: [], notes: {} }, language) } : undefined
   return withUpload(event, uploads, async ({ file, gone, tell }) => {
-    const result = await importPhrases(phrases, listThread, { file, signal: gone, tell, columns, region: region ?? '', language, source: name, into })
+    const result = await importPhrases(phrases, readInThread(importThread, 'phrases', { file, columns }), { signal: gone, tell, region: region ?? '', language, source: name, into })
     if (result.kind === 'imported') return result.answer
     throw new Problem(422, 'unknown-columns', 'No column header names a phrase. Say which column holds what.', { headers: result.headers, sample: result.sample })
   })

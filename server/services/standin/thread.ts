@@ -1,4 +1,4 @@
-/// <reference path="../../jobs/comlink-node.d.ts" />
+/// <reference path="../../threads/comlink-node.d.ts" />
 import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort, workerData } from 'node:worker_threads'

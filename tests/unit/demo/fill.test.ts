@@ -9,13 +9,13 @@ import { temporaryFolder } from '../server/files'
 
 const folder = temporaryFolder()
 const migrations = join(process.cwd(), 'server/data/migrations')
-const listThread = join(folder, 'list.mjs')
+const importThread = join(folder, 'list.mjs')
 let files: LargeFile[] = []
 const made: string[] = []
 const SIZE = { phrases: 600, videos: 120, pages: 20, channels: 12 }
 
 beforeAll(() => {
-  buildSync({ entryPoints: ['server/jobs/listThread.ts'], outfile: listThread, bundle: true, platform: 'node', format: 'esm', banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' } })
+  buildSync({ entryPoints: ['server/threads/importThread.ts'], outfile: importThread, bundle: true, platform: 'node', format: 'esm', banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' } })
   files = makeLargeFiles(join(folder, 'files'), SIZE, name => made.push(name))
 }, 60_000)
 
@@ -31,7 +31,7 @@ function counts(data: string) {
 test('a fill that is stopped goes on with the file it had not imported, and nothing is there twice', async () => {
   expect(files.map(({ name }) => name)).toEqual(['phrases-GB-01.csv', 'phrases-US-01.csv', 'phrases-everywhere-01.csv', 'videos-01.jsonl', 'pages-01.jsonl'])
   const took: string[] = []
-  const given = { data: folder, files, migrations, listThread, tell: ({ name }: { name: string }) => { took.push(name) } }
+  const given = { data: folder, files, migrations, importThread, tell: ({ name }: { name: string }) => { took.push(name) } }
   expect(await fill({ ...given, stopped: () => took.length === 2 })).toBe(3)
   expect(readFileSync(join(folder, 'filled.txt'), 'utf8')).toBe('phrases-GB-01.csv\nphrases-US-01.csv\n')
   // Cut off after the import and before it was noted: the file comes once more.

@@ -9,6 +9,7 @@ export default route(async (event, { briefs }) => {
   if (unknown) throw new Problem(400, 'bad-input', `A brief has no field “${unknown.slice(0, 60)}”. It has ${BRIEF_FIELDS.join(', ')}.`)
   const result = briefs.patch(paramOf(event, 'id'), editId, fields, client)
   if (result.kind === 'absent') throw noSuchBrief()
+  if (result.kind === 'other-edit') throw new Problem(409, 'other-edit', 'This edit id belongs to another edit. Send it under an id of its own.')
   if (result.kind === 'stale') throw new Problem(409, 'stale', 'This was changed elsewhere since you opened it. Nothing was overwritten: choose which version to keep.', { conflicts: result.conflicts })
   return result.answer
 })

@@ -9,6 +9,8 @@ export default route((event, runtime) => {
   const state = runtime.jobs.get(id)
   if (!state) throw new Problem(404, 'no-such-job', 'There is no such job; it may have ended long ago.')
   if (state.state === 'running') return state
-  const body = assessBodySchema.parse(runtime.jobs.input(id))
+  const input = runtime.jobs.input(id)
+  if (input === null) throw new Problem(409, 'done', 'This work is done; there is nothing left to go on with.')
+  const body = assessBodySchema.parse(input)
   return runtime.jobs.start('assess', state.title, body, body.phrases.length, signal => assessWork(runtime, body, signal), id)
 })

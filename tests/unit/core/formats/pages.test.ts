@@ -1,5 +1,5 @@
 import { videosOfJsonLd } from '../../../../core/formats/jsonLd'
-import { readMediaRss } from '../../../../core/formats/mediaRss'
+import { FeedReader, readMediaRss } from '../../../../core/formats/mediaRss'
 import { placeColumns, placeRow } from '../../../../core/formats/placeList'
 import { durationSeconds, idOfLink, timeOf, videoColumns, videoRecord } from '../../../../core/formats/videoRecord'
 
@@ -45,6 +45,20 @@ describe('JSON-LD', () => {
 describe('a channel’s feed', () => {
   const atom = `<?xml version="1.0"?><feed xmlns="http://www.w3.org/2005/Atom" xmlns:media="http://search.example/mrss/"><title>Shed</title><author><name>Shed &amp; Sons</name><uri>https://videos.example/channel/c1</uri></author><published>2020-01-01T00:00:00+00:00</published>
     <entry><id>x:1</id><title>One</title><link rel="alternate" href="https://videos.example/watch?v=v1"/><published>2026-01-02T00:00:00+00:00</published><media:group><media:title>One</media:title><media:description>Text</media:description><media:keywords>a, b</media:keywords><media:content duration="90"/><media:community><media:starRating count="12"/><media:statistics views="345"/></media:community></media:group></entry></feed>`
+  test('read in pieces of any length it is the same', () => {
+    for (const length of [1, 7, 100]) {
+      const videos: unknown[] = []
+      const reader = new FeedReader({ channel: () => undefined, video: video => videos.push(video) })
+      for (let at = 0; at < atom.length; at += length) reader.write(atom.slice(at, at + length))
+      expect(reader.close()).toBe(true)
+      expect(videos).toEqual(readMediaRss(atom)!.videos)
+    }
+  })
+  test.each([
+    ['thousands of attributes', `<feed><entry ${Array.from({ length: 5000 }, (_, i) => `a${i}="1"`).join(' ')}/></feed>`, 'more than 200 attributes'],
+    ['endless nesting', `<feed><entry>${'<a>'.repeat(5000)}`, 'nested deeper'],
+    ['an endless entry', `<feed><entry><title>${'x'.repeat(600_000)}</title></entry></feed>`, 'longer than 500,000'],
+  ])('%s is refused', (_, xml, message) => { expect(() => readMediaRss(xml)).toThrow(message) })
   test('Atom with Media RSS', () => {
     expect(readMediaRss(atom)).toEqual({
       channel: { id: 'c1', title: 'Shed & Sons', subscribers: null, foundedAt: Date.UTC(2020, 0, 1), videos: null },
@@ -57,7 +71,7 @@ describe('a channel’s feed', () => {
   })
   test('entities of its own, broken XML and other XML are refused', () => {
     expect(() => readMediaRss('<!DOCTYPE feed [<!ENTITY a "b">]><feed>&a;</feed>')).toThrow('entities')
-    expect(() => readMediaRss('<feed><entry></feed>')).toThrow('no well-formed XML')
+    expect(() => readMediaRss('<feed><entry></feed>')).toThrow('not well-formed XML')
     expect(readMediaRss('<html><body/></html>')).toBeNull()
   })
 })

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { csvCell, csvFile } from '../../../../core/formats/csv'
 import { looseNumber } from '../../../../core/formats/number'
-import { guessColumns, jsonRows, readListRow, recogniseColumns } from '../../../../core/formats/phraseList'
+import { guessColumns, jsonRows, listIn, readListRow, recogniseColumns } from '../../../../core/formats/phraseList'
 
 describe('numbers as lists hold them', () => {
   test.each([
@@ -43,14 +43,15 @@ describe('JSON lists', () => {
   test('texts, objects, and a list inside an object', () => {
     expect(jsonRows(['a', 'b'])).toEqual({ headers: ['phrase'], rows: [['a'], ['b']] })
     expect(jsonRows([{ keyword: 'a', volume: 1 }, { keyword: 'b' }])).toEqual({ headers: ['keyword', 'volume'], rows: [['a', '1'], ['b', '']] })
-    expect(jsonRows({ phrases: [{ phrase: 'a' }] })).toEqual({ headers: ['phrase'], rows: [['a']] })
-    expect(jsonRows(5)).toBeNull()
+    expect(jsonRows(listIn({ phrases: [{ phrase: 'a', tags: ['x', 'y'] }, 'b'] })!)).toEqual({ headers: ['phrase', 'tags'], rows: [['a', 'x y'], ['b', '']] })
+    expect(listIn(5)).toBeNull()
   })
 })
 
 describe('CSV out', () => {
   test('formulas are neutralised, quotes doubled, unknowns empty', () => {
-    expect(['=1+1', '+a', '-b', '@c'].map(csvCell)).toEqual(['\'=1+1', '\'+a', '\'-b', '\'@c'])
+    expect(['=1+1', '+a', '-b', '@c', '＝1', '＋a', '－b', '＠c'].map(csvCell)).toEqual(['\'=1+1', '\'+a', '\'-b', '\'@c', '\'＝1', '\'＋a', '\'－b', '\'＠c'])
+    expect(csvCell('\n=1')).toBe('"\'\n=1"')
     expect(csvCell('a "b", c')).toBe('"a ""b"", c"')
     expect(csvFile(['a', 'b'], [[null, -1]])).toBe('\ufeffa,b\r\n,-1\r\n')
   })

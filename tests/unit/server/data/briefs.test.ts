@@ -118,6 +118,27 @@ describe('history', () => {
   })
 })
 
+test('an edit’s id is its own: of another brief, or with other content, it is refused and nothing is saved', () => {
+  const briefs = store()
+  const [one, two] = [briefs.create({}), briefs.create({})]
+  const edit = uuid()
+  expect(briefs.patch(one.id, edit, change('title', 0, 'A')).kind).toBe('saved')
+  expect(briefs.patch(two.id, edit, change('title', 0, 'A'))).toEqual({ kind: 'other-edit' })
+  expect(briefs.patch(one.id, edit, change('title', 0, 'B'))).toEqual({ kind: 'other-edit' })
+  expect(briefs.patch(one.id, edit, change('title', 0, 'A')).kind).toBe('saved')
+  expect([one, two].map(({ id }) => briefs.get(id)!.fields.title)).toEqual(['A', ''])
+})
+
+test('a clock that is set back drops no version from the history', () => {
+  const briefs = store()
+  const { id } = briefs.create({})
+  briefs.patch(id, uuid(), change('title', 0, 'Before'), 'w')
+  clock.pass(-3_600_000)
+  briefs.patch(id, uuid(), change('title', 1, 'After'), 'w')
+  expect(briefs.history(id, 'title').map(entry => entry.value)).toEqual(['After', 'Before'])
+  clock.pass(3_600_000)
+})
+
 describe('the list', () => {
   test('newest change first, without deleted ones, and back after a restore', () => {
     const briefs = store()
@@ -126,7 +147,7 @@ describe('the list', () => {
     briefs.create({ topic: 'second' })
     clock.pass(1)
     briefs.patch(first.id, uuid(), change('title', 0, 'x'))
-    const topics = () => briefs.list(() => null).map(line => line.topic)
+    const topics = () => briefs.list().lines.map(line => line.topic)
     expect(topics()).toEqual(['first', 'second'])
     expect(briefs.remove(first.id)).toBe(true)
     expect(briefs.remove(first.id)).toBe(false)
@@ -138,14 +159,13 @@ describe('the list', () => {
   test('a score is worked out once a change', () => {
     const briefs = store()
     const { id } = briefs.create({ title: 'x' })
-    const percentOf = jest.fn(() => 40)
-    briefs.list(percentOf)
-    expect(briefs.list(percentOf)[0]!.percent).toBe(40)
-    expect(percentOf).toHaveBeenCalledTimes(1)
+    const [due] = briefs.list().unscored
+    expect(due).toMatchObject({ id, fields: { title: 'x' } })
+    briefs.keepScores([{ id, updatedAt: due!.updatedAt, percent: 40 }])
+    expect(briefs.list()).toMatchObject({ lines: [{ percent: 40 }], unscored: [] })
     clock.pass(1)
     briefs.patch(id, uuid(), change('title', 1, 'y'))
-    briefs.list(percentOf)
-    expect(percentOf).toHaveBeenCalledTimes(2)
+    expect(briefs.list()).toMatchObject({ lines: [{ percent: 40 }], unscored: [{ id, fields: { title: 'y' } }] })
   })
 
   test('a copy has the texts and its own life', () => {

@@ -1,10 +1,11 @@
 import { join } from 'node:path'
 import { PlaceNames } from '../../../../core/demand/placeNames'
 import { MODEL_VERSION } from '../../../../core/modelVersion'
+import { AGAIN, askedStore } from '../../../../server/data/asked'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
 import { assess, keptPage, PAGE_AGE_MS, type AssessDeps } from '../../../../server/demand/assess'
-import { learn, lookUp, LOOK_AGE_MS } from '../../../../server/demand/lookUp'
+import { learn, lookUp, LOOK_AGE_MS, RETRY_MS } from '../../../../server/demand/lookUp'
 import { PhraseIndex } from '../../../../server/demand/phraseIndex'
 import { answerPhrases } from '../../../../server/demand/rows'
 import { answerDetail } from '../../../../server/demand/sheet'
@@ -38,7 +39,7 @@ function services(replaced: { search?: Services['site']['search'], volumes?: Ser
   }
 }
 function deps(given = services(), db = freshData(folder)) {
-  return { db, phrases: phraseStore(db, clock), results: resultStore(db), services: given, reader: readHere, now: clock } satisfies AssessDeps & { db: Db }
+  return { db, phrases: phraseStore(db, clock), results: resultStore(db), asked: askedStore(db, clock), services: given, reader: readHere, now: clock } satisfies AssessDeps & { db: Db }
 }
 /** The rows of a seed, from an index made for the question; caps worked out on the way are kept. */
 function answer({ db, phrases }: { db: Db, phrases: ReturnType<typeof phraseStore> }, query: PhrasesQuery, look: { id: number, missing: string[] } | null) {
@@ -94,14 +95,23 @@ describe('looking a seed up', () => {
     expect(given.phrases.look('bike chain', 'GB', 'en')!.at).toBe(clock.at)
   })
 
-  test('what fails is named, what came is kept, and the next look asks again', async () => {
+  test('what fails is named, what came is kept; it is asked for again after a while behind the answer, or at once when that is wanted', async () => {
     let broken = true
     const given = deps(services({ suggest: (...args) => broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.web.suggest(...args) }))
     const look = await lookUp(given, 'bike chain', 'GB', 'en')
     expect(look.missing).toEqual(['suggestions of web search'])
     expect(answer(given, ask(), look).total).toBeGreaterThan(100)
+    const { related } = given.services.asked
+    expect((await lookUp(given, 'bike chain', 'GB', 'en')).missing).toEqual(['suggestions of web search'])
+    expect(given.services.asked.related).toBe(related)
     broken = false
+    clock.pass(RETRY_MS)
+    const later = await lookUp(given, 'bike chain', 'GB', 'en')
+    expect(later.missing).toEqual(['suggestions of web search'])
+    await later.refreshing
     expect((await lookUp(given, 'bike chain', 'GB', 'en')).missing).toEqual([])
+    broken = true
+    expect((await lookUp(given, 'bike chain', 'GB', 'en', true)).missing).toEqual(['suggestions of web search'])
   })
 
   test('a mistake of ours is not taken for a service’s fault', async () => {
@@ -114,6 +124,28 @@ describe('looking a seed up', () => {
     expect(await learn(given, ['bike chain', 'nobody ever typed this'], 'GB', 'en')).toEqual([])
     expect(given.phrases.known('bike chain', 'GB', 'en')!.volume).toBeGreaterThan(0)
     expect(given.phrases.known('nobody ever typed this', 'GB', 'en')).toBeNull()
+  })
+
+  test('what nobody knows is not asked for again the same day, what failed after a minute, and none of many is left out', async () => {
+    const calls: string[][] = []
+    let broken = false
+    const given = deps(services({ volumes: (phrases, ...rest) => { calls.push(phrases); return broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.demand.volumes(phrases, ...rest) } }))
+    const many = Array.from({ length: 1200 }, (_, i) => `unheard of ${i}`)
+    await learn(given, [...many, 'bike chain'], '', 'en')
+    expect(new Set(calls.flat()).size).toBe(1201)
+    calls.length = 0
+    expect(await learn(given, [...many, 'bike chain'], '', 'en')).toEqual([])
+    expect(calls).toEqual([])
+    clock.pass(AGAIN.nothing)
+    broken = true
+    expect(await learn(given, ['unheard of 1'], '', 'en')).toEqual(['figures everywhere'])
+    calls.length = 0
+    expect(await learn(given, ['unheard of 1'], '', 'en')).toEqual(['figures everywhere'])
+    expect(calls).toEqual([])
+    broken = false
+    clock.pass(AGAIN.failed)
+    expect(await learn(given, ['unheard of 1'], '', 'en')).toEqual([])
+    expect(calls).toEqual([['unheard of 1']])
   })
 })
 
@@ -177,6 +209,13 @@ describe('assessing', () => {
     const detail = answerDetail(given.phrases, given.results, names[0]!, 'GB', 'en', anyone)!
     expect(detail.worth.anyone).toBeCloseTo(assessed[0]!.worth.anyone!)
     expect(detail.figures.map(each => each.region)).toEqual(['GB', null])
+  })
+
+  test('equal requests at one time ask for a page once, and keep it once', async () => {
+    const given = deps()
+    await Promise.all([pageOf(given, 'bike chain'), pageOf(given, 'bike chain'), all(assess(given, ['bike chain'], 'GB', 'en')), pageOf(given, 'bike chain')])
+    expect(given.services.asked.search).toBe(1)
+    expect(given.results.past(given.phrases.phraseId('bike chain', 'en'), 'GB')).toHaveLength(1)
   })
 
   test('an old page is asked for anew, a deeper one too', async () => {

@@ -13,6 +13,20 @@ async function* counted(n: number, signal?: AbortSignal) {
 }
 
 describe('long work', () => {
+  test('what it was asked for is kept until it is done, and of ended ones the newest hundred stay', async () => {
+    const db = freshData(folder)
+    const jobs = new Jobs(db)
+    const { id } = jobs.start('assess', 'first', { phrases: ['a'] }, 1, () => counted(1))
+    expect(jobs.input(id)).toEqual({ phrases: ['a'] })
+    while (jobs.get(id)!.endedAt === null) await tick()
+    expect(jobs.input(id)).toBeNull()
+    for (let i = 0; i < 110; i++) {
+      const next = jobs.start('assess', String(i), {}, 0, () => counted(0))
+      while (jobs.get(next.id)!.endedAt === null) await tick()
+    }
+    expect(db.prepare('SELECT count(*) FROM job').pluck().get()).toBeLessThanOrEqual(101)
+  })
+
   test('tells its rows to whoever listens, those done before too, and its end', async () => {
     const jobs = new Jobs(freshData(folder))
     const { id } = jobs.start('assess', 'three', { n: 3 }, 3, () => counted(3))
@@ -103,18 +117,5 @@ describe('trying again', () => {
       await expect(running).rejects.toMatchObject({ name: 'Stopped' })
       expect(Date.now() - startedAt).toBeLessThan(30_000)
     }
-  })
-  test('after a refusal whoever asks the same service waits as well; after a failure nobody else does', async () => {
-    const pace = { until: 0 }
-    await withRetry(failing(1, 'ServiceFailed').call, { pace, waits: [1] })
-    expect(pace.until).toBe(0)
-    const refused = withRetry(failing(1, 'ServiceRefused').call, { pace, waits: [400] })
-    await new Promise(resolve => setImmediate(resolve))
-    const until = pace.until
-    expect(until).toBeGreaterThan(Date.now())
-    await withRetry(() => Promise.resolve('told'), { pace })
-    // A timer may ring within the millisecond before.
-    expect(Date.now()).toBeGreaterThanOrEqual(until - 1)
-    await refused
   })
 })

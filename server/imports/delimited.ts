@@ -1,18 +1,14 @@
-import iconv from 'iconv-lite'
-import { createReadStream } from 'node:fs'
-import { pipeline } from 'node:stream'
 import Papa from 'papaparse'
+import { textPieces, type FileText } from './fileText'
 
 /** Longer than any honest line: bounds what a quotation mark that is never closed can swallow. */
 const MAX_LINE = 100_000
-/** Bytes read in one go. */
-const PIECE = 1 << 17
 
-/** A record of a delimited file and the line it begins in; `null` where its line cannot be read. */
-export interface DelimitedLine { line: number, cells: string[] | null }
+/** A record of a delimited file and the line it begins in, or why its line cannot be read. */
+export type DelimitedLine = { line: number, cells: string[] } | { line: number, cells: null, reason: string }
 
-/** Why a line is refused that is told as `null`. */
-export const UNREADABLE = 'The line cannot be read: a quotation mark is never closed.'
+const UNCLOSED = 'A quotation mark in this line is never closed.'
+const TOO_LONG = `This line is longer than ${MAX_LINE.toLocaleString('en')} characters.`
 
 /** The delimiter that parts most of the first line. */
 export function delimiterOf(line: string): string {
@@ -56,7 +52,7 @@ class Records {
     found.push(...this.singly(this.rest.slice(0, cut)))
     this.rest = this.rest.slice(cut)
     if (this.rest.length > MAX_LINE) {
-      found.push({ line: this.line, cells: null })
+      found.push({ line: this.line, cells: null, reason: TOO_LONG })
       this.rest = ''
       this.skipping = true
     }
@@ -102,40 +98,30 @@ class Records {
     return lines.map((each) => {
       const { data, errors } = this.parse(each, true)
       const open = errors.some(({ code }) => code === 'MissingQuotes')
-      const cells = !open ? data[0] ?? [''] : each.split('"').length % 2 === 1 ? this.literally(each, true).data[0]! : null
-      return { line: this.line++, cells }
+      const line = this.line++
+      if (!open) return { line, cells: data[0] ?? [''] }
+      return each.split('"').length % 2 === 1 ? { line, cells: this.literally(each, true).data[0]! } : { line, cells: null, reason: UNCLOSED }
     })
   }
 }
 
 /**
  * The records of a delimited file in blocks, with whatever line ends, quotation marks and numbers of cells it has.
- * @param told is told the bytes read so far, before the records that end in them are given.
+ * @param told is told the part of the file read so far, before the records that end in it are given.
  * @param piece bytes read in one go.
  * @throws Error when the file cannot be read or decoded.
  */
-export async function* delimitedLines(file: string, encoding: string, delimiter: string, told: (bytes: number) => void = () => undefined, piece = PIECE): AsyncGenerator<DelimitedLine[]> {
+export async function* delimitedLines(of: Pick<FileText, 'file' | 'size' | 'encoding'>, delimiter: string, told?: (part: number) => void, piece?: number): AsyncGenerator<DelimitedLine[]> {
   const records = new Records(delimiter)
-  const decoder = iconv.decodeStream(encoding)
-  // A fault is thrown to whoever reads, and the file is closed when reading ends early.
-  const source = createReadStream(file, { highWaterMark: piece })
-  pipeline(source, decoder, () => undefined)
   /** A carriage return whose line feed may be in the next piece. */
   let held = ''
-  for await (const decoded of decoder as AsyncIterable<string>) {
+  for await (const decoded of textPieces(of, told, piece)) {
     let text = held + decoded
     held = text.endsWith('\r') ? '\r' : ''
     if (held) text = text.slice(0, -1)
     if (text.includes('\r')) text = text.replace(/\r\n?/gu, '\n')
     const found = records.take(text)
-    told(source.bytesRead)
     if (found.length) yield found
   }
   yield [...records.take(held && '\n'), ...records.end()]
-}
-
-/** The same of a text that is there as a whole. */
-export function delimitedText(text: string, delimiter: string): DelimitedLine[] {
-  const records = new Records(delimiter)
-  return [...records.take(text.replace(/\r\n?/gu, '\n')), ...records.end()]
 }

@@ -2,8 +2,9 @@ import iconv from 'iconv-lite'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { ColumnMap, ListedPhrase } from '../../../../core/formats/phraseList'
-import { unpackBatch } from '../../../../server/jobs/listBatch'
-import { encodingOf, readList, type ListEvent } from '../../../../server/jobs/readList'
+import { unpackBatch } from '../../../../server/imports/listBatch'
+import { fileText } from '../../../../server/imports/fileText'
+import { readList, type ListEvent } from '../../../../server/imports/readList'
 import { temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
@@ -30,7 +31,15 @@ describe('encodings', () => {
     ['UTF-16 without a mark', iconv.encode(text, 'utf16le')], ['Windows-1252', iconv.encode(text, 'win1252')],
   ])('%s', async (_, bytes) => expect(pairs((await read(bytes)).phrases)).toEqual([...GOOD, ['kettenöl', 7]]))
 
-  test('a character cut at the end of what was looked at does not mislead', () => expect(encodingOf(Buffer.from('é'.repeat(10)).subarray(0, 19))).toBe('utf-8'))
+  test('the first accent may stand at the end of a long file, across any border of what is read at once', () => {
+    const long = (pad: number) => `${'a'.repeat((1 << 20) - pad)}é €𝄞 end`
+    for (let pad = 0; pad < 12; pad++) {
+      expect(fileText(file(Buffer.from(long(pad), 'utf8'))).encoding).toBe('utf-8')
+      expect(fileText(file(iconv.encode(long(pad).replace('𝄞', ''), 'win1252'))).encoding).toBe('windows-1252')
+    }
+  })
+
+  test('a file cut within a character is not UTF-8', () => expect(fileText(file(Buffer.from('é'.repeat(10)).subarray(0, 19))).encoding).toBe('windows-1252'))
 })
 
 describe('shapes', () => {
@@ -86,6 +95,36 @@ describe('what is bad', () => {
 
   test('control characters and markup are no danger', async () => {
     expect(pairs((await read('phrase,volume\n<script>alert(1)</script>,5\na\u0000b,6\n')).phrases)).toEqual([['<script>alert(1)</script>', 5], ['a b', 6]])
+  })
+
+  test('one bad JSON line costs itself only, the first one too', async () => {
+    for (const lines of [['{"phrase":"a"}', '{"phrase":', '{"phrase":"b"}'], ['{"phrase":"x', '{"phrase":"a"}', '{"phrase":"b"}']]) {
+      const { phrases, rejected } = await read(lines.join('\n'))
+      expect(phrases.map(each => each.phrase)).toEqual(['a', 'b'])
+      expect(rejected).toEqual([{ line: lines.findIndex(line => !line.endsWith('}')) + 1, reason: 'The line is not JSON.' }])
+    }
+  })
+
+  test('a line that is too long is told as such', async () => {
+    const { phrases, rejected } = await read(`phrase,volume\ngood,5\n${'x'.repeat(150_000)},6\nalso good,7\n`)
+    expect(pairs(phrases)).toEqual([['good', 5], ['also good', 7]])
+    expect(rejected).toEqual([{ line: 3, reason: 'This line is longer than 100,000 characters.' }])
+  })
+
+  test.each([
+    ['a picture', Buffer.from('\x89PNG\r\n\x1a\n\0\0\0\rIHDR', 'latin1'), /not a text file but a picture/u], ['a spreadsheet', Buffer.from('PK\x03\x04\x14\0', 'latin1'), /save it as CSV/u],
+    ['anything else', Buffer.from(Array.from({ length: 500 }, (_, i) => i % 7 ? i % 256 : 0)), /not a text file/u],
+  ])('%s is not taken for a list', async (_, bytes, message) => { await expect(read(bytes)).rejects.toThrow(message) })
+
+  test('a large JSON list is read element by element, whichever way it is wrapped', async () => {
+    const rows = Array.from({ length: 60_000 }, (_, n) => ({ phrase: `phrase ${n}`, volume: n, note: 'é'.repeat(20) }))
+    for (const text of [JSON.stringify(rows), `${JSON.stringify({ made: 'today', phrases: rows }, null, 1)}\n`]) {
+      expect(Buffer.byteLength(text)).toBeGreaterThan(4 * 1024 * 1024)
+      const { phrases } = await read(text)
+      expect(phrases).toHaveLength(60_000)
+      expect(phrases.reduce((sum, each) => sum + each.volume!, 0)).toBe(60_000 * 59_999 / 2)
+    }
+    await expect(read(JSON.stringify(rows).slice(0, -5))).rejects.toThrow(/cannot be read/u)
   })
 
   test.each([['', /empty/u], ['{"a": ', /cannot be read/u], ['{"a": 1}', /no list/u], ['\n\n', /no line/u]])('%j is refused with a message', async (text, message) => {

@@ -37,7 +37,7 @@ const MODEL_GROWTH = 1.05
 
 const thread = {
   viewsModel(): ViewsModel | null {
-    const { n } = videos.state()
+    const n = videos.count()
     if (!model || n > model.videos * MODEL_GROWTH) model = { fitted: fitViews([...videos.observed()]), videos: n }
     return model.fitted
   },

@@ -11,9 +11,21 @@ export class ThreadEnded extends Error {
   }
 }
 
+/** A question took so long that its thread was ended. */
+export class ThreadLate extends Error {
+  constructor(what: string, ms: number) {
+    super(`${what} took longer than ${Math.round(ms / 1000)} seconds and was stopped. Try it with less text.`)
+    this.name = 'ThreadLate'
+  }
+}
+
 export interface KeptThread<Served> {
-  /** Asks the thread, starting it when it does not run. @throws ThreadEnded when it ends before it answers. */
-  ask: <Answer>(question: (remote: Comlink.Remote<Served>) => Promise<Answer>) => Promise<Answer>
+  /**
+   * Asks the thread, starting it when it does not run.
+   * @param longest milliseconds after which the thread is ended, with whatever else it was asked; no bound unless given.
+   * @throws ThreadEnded when it ends before it answers, ThreadLate when that is since this question took too long.
+   */
+  ask: <Answer>(question: (remote: Comlink.Remote<Served>) => Promise<Answer>, longest?: number) => Promise<Answer>
   running: () => boolean
   close: () => Promise<void>
 }
@@ -43,9 +55,17 @@ export function keptThread<Served>(what: string, entry: string, options: WorkerO
     return current = { worker, remote: Comlink.wrap<Served>(nodeEndpoint(worker)), ended }
   }
   return {
-    ask(question) {
-      const { remote, ended } = current ?? start()
-      return Promise.race([question(remote), ended])
+    async ask(question, longest) {
+      const { worker, remote, ended } = current ?? start()
+      if (longest === undefined) return Promise.race([question(remote), ended])
+      let timer: NodeJS.Timeout | undefined
+      const late = new Promise<never>((_, reject) => {
+        timer = setTimeout(() => {
+          reject(new ThreadLate(what, longest))
+          void worker.terminate()
+        }, longest)
+      })
+      return Promise.race([question(remote), ended, late]).finally(() => { clearTimeout(timer) })
     },
     running: () => current !== undefined,
     async close() {

@@ -1,7 +1,7 @@
 import { buildSync } from 'esbuild'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { keptThread, ThreadEnded } from '../../../../server/jobs/keptThread'
+import { keptThread, ThreadEnded } from '../../../../server/threads/keptThread'
 import { temporaryFolder } from '../files'
 
 interface Counter { count: () => number, hang: () => Promise<never>, end: (code: number) => void, fail: () => void }

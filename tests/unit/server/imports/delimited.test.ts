@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { delimitedLines, delimitedText, delimiterOf, type DelimitedLine } from '../../../../server/jobs/delimited'
+import { delimitedLines, delimiterOf, type DelimitedLine } from '../../../../server/imports/delimited'
 import { temporaryFolder } from '../files'
 import { runs } from '../../../setup/runs'
 
@@ -10,7 +10,7 @@ const path = join(folder, 'list.csv')
 async function read(text: string, piece = 7): Promise<DelimitedLine[]> {
   writeFileSync(path, text)
   const all: DelimitedLine[] = []
-  for await (const lines of delimitedLines(path, 'utf-8', ',', undefined, piece)) all.push(...lines)
+  for await (const lines of delimitedLines({ file: path, size: text.length, encoding: 'utf-8' }, ',', undefined, piece)) all.push(...lines)
   return all
 }
 const quoted = (cell: string) => `"${cell.replaceAll('"', '""')}"`
@@ -30,17 +30,12 @@ test('what was written comes back, whatever it holds and wherever a piece ends',
   }), { numRuns: runs(60) })
 })
 
-test('a file and the same text as a whole give the same', async () => {
-  const text = 'a,b\r\n"x, y",1\n\n"never closed,2\nlast,"3"'
-  expect(await read(text)).toEqual(delimitedText(text, ','))
-})
-
 describe('quotation marks that make no sense', () => {
   const good = (from: number, n: number) => Array.from({ length: n }, (_, i) => `phrase ${from + i},${i}`)
   test('one never closed costs its own line, at the end, in the middle, and where pieces part', async () => {
     for (const piece of [3, 50, 1 << 17]) {
       const lines = await read(['phrase,volume', ...good(0, 5), '"open,6', ...good(6, 5)].join('\n'), piece)
-      expect(lines.filter(({ cells }) => cells === null)).toEqual([{ line: 7, cells: null }])
+      expect(lines.filter(({ cells }) => cells === null)).toEqual([{ line: 7, cells: null, reason: 'A quotation mark in this line is never closed.' }])
       expect(lines).toHaveLength(12)
       expect(lines.at(-1)).toEqual({ line: 12, cells: ['phrase 10', '4'] })
     }
@@ -63,12 +58,12 @@ describe('quotation marks that make no sense', () => {
 
   test('a line longer than any honest one is refused and passed over', async () => {
     const lines = await read(`a,1\n${'x'.repeat(300_000)}\nb,2\n`, 1 << 15)
-    expect(lines).toEqual([{ line: 1, cells: ['a', '1'] }, { line: 2, cells: null }, { line: 3, cells: ['b', '2'] }])
+    expect(lines).toEqual([{ line: 1, cells: ['a', '1'] }, { line: 2, cells: null, reason: 'This line is longer than 100,000 characters.' }, { line: 3, cells: ['b', '2'] }])
   })
 })
 
 test('a file that is not there fails whoever reads it', async () => {
-  await expect(delimitedLines(join(folder, 'none'), 'utf-8', ',').next()).rejects.toThrow('ENOENT')
+  await expect(delimitedLines({ file: join(folder, 'none'), size: 1, encoding: 'utf-8' }, ',').next()).rejects.toThrow('ENOENT')
 })
 
 test('the delimiter is the mark that parts most of the first line, quoted ones aside', () => expect(delimiterOf('a|b|"c,d,e,f"')).toBe('|'))

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type { ListedPhrase } from '../../../../core/formats/phraseList'
-import { handedOver, ListWindow, unpackBatch } from '../../../../server/jobs/listBatch'
+import { handedOver, ListWindow, unpackBatch } from '../../../../server/imports/listBatch'
 
 const figure = fc.option(fc.double({ min: -1, max: 1e9, noNaN: true }))
 const row: fc.Arbitrary<ListedPhrase> = fc.record({

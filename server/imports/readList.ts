@@ -1,7 +1,7 @@
-import iconv from 'iconv-lite'
-import { closeSync, openSync, readFileSync, readSync, statSync } from 'node:fs'
-import { jsonRows, readListRow, recogniseColumns, type ColumnMap } from '../../core/formats/phraseList'
-import { delimitedLines, delimiterOf, UNREADABLE } from './delimited'
+import { jsonRow, jsonRows, listIn, readListRow, recogniseColumns, type ColumnMap } from '../../core/formats/phraseList'
+import { delimitedLines, delimiterOf } from './delimited'
+import { fileText, type FileText } from './fileText'
+import { jsonValues } from './jsonValues'
 import { ListWindow, type PackedBatch } from './listBatch'
 
 /** What reading a list tells, in order: its columns, then batches, then the end. */
@@ -24,37 +24,6 @@ const BATCH = 2000
 const WINDOW = 200_000
 /** Lines refused that are told in one go. */
 const REFUSED = 10_000
-/** A JSON file is read whole; a larger list should come as CSV or JSON Lines. */
-const MAX_JSON = 40 * 1024 * 1024
-
-export function peek(file: string, bytes: number): Buffer {
-  const handle = openSync(file, 'r')
-  try {
-    const buffer = Buffer.alloc(bytes)
-    return buffer.subarray(0, readSync(handle, buffer, 0, bytes, 0))
-  } finally {
-    closeSync(handle)
-  }
-}
-
-/** The encoding of a file by its mark, else by where its zero bytes stand, else UTF-8 if it is valid, else Windows-1252. */
-export function encodingOf(beginning: Buffer): string {
-  if (beginning[0] === 0xff && beginning[1] === 0xfe) return 'utf-16le'
-  if (beginning[0] === 0xfe && beginning[1] === 0xff) return 'utf-16be'
-  if (beginning[0] === 0xef && beginning[1] === 0xbb && beginning[2] === 0xbf) return 'utf-8'
-  const zeros = [0, 0]
-  for (let i = 0; i < beginning.length; i++) if (beginning[i] === 0) zeros[i & 1]!++
-  if (zeros[1]! > beginning.length / 8) return 'utf-16le'
-  if (zeros[0]! > beginning.length / 8) return 'utf-16be'
-  // A character may be cut at the end of what was read: up to three bytes are forgiven.
-  for (let cut = 0; cut < 4; cut++) {
-    try {
-      new TextDecoder('utf-8', { fatal: true }).decode(beginning.subarray(0, beginning.length - cut))
-      return 'utf-8'
-    } catch { /* not valid so far: try with less */ }
-  }
-  return 'windows-1252'
-}
 
 /**
  * Reads a list of phrases: CSV, TSV, JSON or JSON Lines, in any of the common encodings. Bad
@@ -64,40 +33,49 @@ export function encodingOf(beginning: Buffer): string {
  * @throws Error with a message for the user when the file as a whole cannot be read.
  */
 export async function* readList(file: string, given: ColumnMap | null): AsyncGenerator<ListEvent> {
-  const size = statSync(file).size
-  if (size === 0) throw new Error('The file is empty.')
-  const beginning = peek(file, 65_536)
-  const encoding = encodingOf(beginning)
-  const text = iconv.decode(beginning, encoding)
-  const first = text.trimStart()[0]
-  if (first === '[' || first === '{') yield* readJson(file, size, encoding, given)
-  else yield* readDelimited(file, encoding, text, given)
+  const text = fileText(file)
+  const first = text.beginning.trimStart()[0]
+  if (first === '[' || first === '{') yield* readJson(text, given)
+  else yield* readDelimited(text, given)
 }
 
-async function* readJson(file: string, size: number, encoding: string, given: ColumnMap | null): AsyncGenerator<ListEvent> {
-  if (size > MAX_JSON) throw new Error(`A JSON file can be ${MAX_JSON / 1024 / 1024} MB at most. Save it as CSV, or in parts.`)
-  const text = iconv.decode(readFileSync(file), encoding)
-  let value: unknown
-  try {
-    value = JSON.parse(text)
-  } catch (whole) {
-    try {
-      value = text.split(/\r?\n/u).filter(line => line.trim()).map(line => JSON.parse(line) as unknown)
-    } catch {
-      throw new Error(`The file looks like JSON but cannot be read: ${(whole as Error).message}`, { cause: whole })
+/** Elements of a JSON list from which its columns are told. */
+const HEADED = 1000
+
+async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<ListEvent> {
+  // A row of a list takes some bytes at least.
+  const gathered = new Gathered(of.size / 8)
+  let read = 0
+  let columns = null as ReturnType<typeof columnsFor> | null
+  let headers: string[] = []
+  /** Values whose columns are not told yet. */
+  let waiting: { line: number, value: unknown }[] = []
+  let any = false
+  const tell = function* (): Generator<ListEvent> {
+    const table = jsonRows(waiting.map(each => each.value))
+    headers = table.headers
+    columns = columnsFor(headers, table.rows.slice(0, SAMPLE), given)
+    yield columns.event
+    if (columns.map) for (const [i, row] of table.rows.entries()) gathered.take(row, waiting[i]!.line, columns.map)
+    waiting = []
+  }
+  for await (const told of jsonValues(of, (part) => { read = part })) {
+    if ('reason' in told) { gathered.refuse(told.line, told.reason); continue }
+    any = true
+    if (told.whole) {
+      const list = listIn(told.value)
+      if (!list) throw new Error('The JSON file holds no list of phrases.')
+      waiting = list.map((value, i) => ({ line: i + 1, value }))
+      break
     }
+    if (columns?.map) gathered.take(jsonRow(told.value, headers), told.line, columns.map)
+    else if (columns) break
+    else if (waiting.push(told) >= HEADED) yield* tell()
+    if (gathered.full) yield* gathered.batches(read)
   }
-  const table = jsonRows(value)
-  if (!table) throw new Error('The JSON file holds no list of phrases.')
-  const columns = columnsFor(table.headers, table.rows.slice(0, SAMPLE), given)
-  yield columns.event
-  if (!columns.map) return
-  const gathered = new Gathered(table.rows.length)
-  for (let i = 0; i < table.rows.length; i++) {
-    gathered.take(table.rows[i]!, i + 1, columns.map)
-    if (gathered.full) yield* gathered.batches(i / table.rows.length)
-  }
-  yield* gathered.batches(1)
+  if (!any) throw new Error('The file looks like JSON but no line of it can be read.')
+  if (!columns) yield* tell()
+  if (columns!.map) yield* gathered.batches(1)
 }
 
 /** Rows read and not yet handed on, and lines refused. */
@@ -142,17 +120,17 @@ function columnsFor(headers: string[], sample: string[][], given: ColumnMap | nu
     : { map: null, headless: false, event: { kind: 'unknown-columns', headers, sample } }
 }
 
-async function* readDelimited(file: string, encoding: string, beginning: string, given: ColumnMap | null): AsyncGenerator<ListEvent> {
-  const firstLine = beginning.split(/\r?\n|\r/u).find(line => line.trim()) ?? ''
+async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGenerator<ListEvent> {
+  const firstLine = of.beginning.split(/\r?\n|\r/u).find(line => line.trim()) ?? ''
   let columns: ReturnType<typeof columnsFor> | null = null
   let headers: string[] | null = null
   const sample: string[][] = []
-  const { size } = statSync(file)
   // A line has two bytes at least.
-  const gathered = new Gathered(size / 2)
+  const gathered = new Gathered(of.size / 2)
   let read = 0
-  reading: for await (const lines of delimitedLines(file, encoding, delimiterOf(firstLine), (bytes) => { read = bytes / size })) for (const { line, cells } of lines) {
-    if (cells === null) { gathered.refuse(line, UNREADABLE); continue }
+  reading: for await (const lines of delimitedLines(of, delimiterOf(firstLine), (part) => { read = part })) for (const told of lines) {
+    const { line, cells } = told
+    if (cells === null) { gathered.refuse(line, told.reason); continue }
     if (cells.length === 1 && cells[0] === '') continue
     if (columns) {
       gathered.take(cells, line, columns.map!)

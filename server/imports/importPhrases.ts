@@ -1,22 +1,15 @@
-import { Worker } from 'node:worker_threads'
-import type { ColumnMap } from '../../core/formats/phraseList'
 import type { ImportProgress } from '../../shared/imports'
 import type { ImportAnswer } from '../../shared/phrases'
 import type { PhraseStore, ToldFigure } from '../data/phrases'
-import { unpackBatch, type PackedBatch } from '../jobs/listBatch'
-import type { ListMessage } from '../jobs/listThread'
-import type { ListEvent } from '../jobs/readList'
-
-/** Refused lines that are told one by one; the rest are counted. */
-const TOLD = 200
+import { unpackBatch, type PackedBatch } from './listBatch'
+import type { ListEvent } from './readList'
+import { Refusals } from './refusals'
 
 export type ImportResult =
   | { kind: 'imported', answer: ImportAnswer }
   | { kind: 'unknown-columns', headers: string[], sample: string[][] }
 
 export interface ImportOptions {
-  file: string
-  columns: ColumnMap | null
   /** Where a line names no region: '' for everywhere. */
   region: string
   language: string
@@ -36,49 +29,25 @@ const figuresOf = (batch: PackedBatch, region: string): ToldFigure[] => unpackBa
   phrase, region: told ?? region, volume, change, competition, advertiser, months: months ?? undefined, keyed: true,
 }))
 
-/** Events of a list, read in a thread and taken one at a time. */
-async function* inThread(entry: string, file: string, columns: ColumnMap | null): AsyncGenerator<ListEvent> {
-  const worker = new Worker(entry, { workerData: { file, columns }, resourceLimits: { maxOldGenerationSizeMb: 128, maxYoungGenerationSizeMb: 16 } })
-  const queue: ListMessage[] = []
-  let wake: () => void = () => undefined
-  const put = (message: ListMessage) => { queue.push(message); wake() }
-  worker.on('message', put)
-  worker.on('error', error => put({ kind: 'problem', message: `The list could not be read: ${error.message}` }))
-  try {
-    for (;;) {
-      if (!queue.length) await new Promise<void>(resolve => { wake = resolve })
-      const message = queue.shift()
-      if (!message) continue
-      if (message.kind === 'end') return
-      if (message.kind === 'problem') throw new Error(message.message)
-      yield message
-      worker.postMessage('taken')
-    }
-  } finally {
-    await worker.terminate()
-  }
-}
-
 /**
- * Imports a list: read in a thread, written here in transactions of at most 2,000 rows with the
+ * Keeps the phrases of a list as they are read, in transactions of at most 2,000 rows with the
  * event loop free between them, so that an autosave never waits for the whole.
  *
  * @throws Error with a message for the user when the file cannot be read; what was written stays.
  */
-export async function importPhrases(phrases: PhraseStore, entry: string, options: ImportOptions): Promise<ImportResult> {
-  const { file, columns, region, language, source, into, signal, tell, now = Date.now } = options
-  const answer: ImportAnswer = { accepted: 0, updated: 0, rejected: [], rejectedMore: 0, columns: {} }
+export async function importPhrases(phrases: PhraseStore, events: AsyncIterable<ListEvent>, options: ImportOptions): Promise<ImportResult> {
+  const { region, language, source, into, signal, tell, now = Date.now } = options
+  const refusals = new Refusals()
+  const answer = { accepted: 0, updated: 0, columns: {} as Record<string, string> }
   const at = now()
-  for await (const event of inThread(entry, file, columns)) {
+  for await (const event of events) {
     if (event.kind === 'unknown-columns') return { kind: 'unknown-columns', headers: event.headers, sample: event.sample }
     if (event.kind === 'columns') {
       for (const [column, index] of Object.entries(event.map)) answer.columns[column] = event.headers[index] ?? `column ${index + 1}`
       continue
     }
     if (event.kind === 'refused') {
-      const told = event.lines.slice(0, TOLD - answer.rejected.length)
-      answer.rejected.push(...told)
-      answer.rejectedMore += event.lines.length - told.length
+      refusals.add(event.lines)
       continue
     }
     const figures = figuresOf(event.batch, region)
@@ -91,5 +60,5 @@ export async function importPhrases(phrases: PhraseStore, entry: string, options
     if (signal?.aborted) break
   }
   phrases.settle({ name: source, kind: 'import' })
-  return { kind: 'imported', answer }
+  return { kind: 'imported', answer: { ...answer, ...refusals.told() } }
 }

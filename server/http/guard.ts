@@ -1,0 +1,29 @@
+import { appendResponseHeader, defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import type { ProblemBody } from './problem'
+
+const LOCAL = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/u
+
+const hostOf = (address: string) => { try { return new URL(address).host } catch { return null } }
+
+/** Why a request is no business of ours; `null` for one of our own pages', or of a program on this machine. */
+export function strangerIn(path: string, headers: { host?: string, origin?: string, referer?: string, 'sec-fetch-site'?: string | string[] }): string | null {
+  const { host = '', origin, referer } = headers
+  if (!LOCAL.test(host)) return 'Fonetra answers only to pages of its own on this machine.'
+  // What another page asks for would be stored, and may cost calls to a live service, even where it cannot read the answer.
+  const site = headers['sec-fetch-site']
+  const foreign = origin !== undefined && hostOf(origin) !== host
+    || path.startsWith('/api/') && (site !== undefined && site !== 'same-origin' && site !== 'none' || site === undefined && referer !== undefined && hostOf(referer) !== host)
+  return foreign ? 'Another page may not ask for this. Open Fonetra itself.' : null
+}
+
+/** Stands before everything, files included. */
+export const guard = defineEventHandler((event: H3Event): ProblemBody | undefined => {
+  setResponseHeader(event, 'X-Content-Type-Options', 'nosniff')
+  setResponseHeader(event, 'Referrer-Policy', 'no-referrer')
+  setResponseHeader(event, 'X-Frame-Options', 'DENY')
+  const message = strangerIn(event.path, event.node.req.headers)
+  if (message === null) return undefined
+  setResponseStatus(event, 403)
+  appendResponseHeader(event, 'Cache-Control', 'no-store')
+  return { error: { code: 'not-local', message, details: null } }
+})

@@ -1,0 +1,43 @@
+import { parentPort, workerData } from 'node:worker_threads'
+import type { ColumnMap } from '../../core/formats/phraseList'
+import { handedOver } from '../imports/listBatch'
+import { readList, type ListEvent } from '../imports/readList'
+import { readPages, type PagesEvent, type PagesQuestion } from '../imports/readPages'
+import { readPlaces, type PlacesEvent, type PlacesQuestion } from '../imports/readPlaces'
+
+/** A file to be read, and what it is read as. */
+export interface ImportQuestions {
+  phrases: { file: string, columns: ColumnMap | null }
+  pages: PagesQuestion
+  places: PlacesQuestion
+}
+export interface ImportEvents { phrases: ListEvent, pages: PagesEvent, places: PlacesEvent }
+export type ImportKind = keyof ImportQuestions
+
+/** What the thread says. It reads ahead of the one who writes, but never far: a file of any length takes little memory. */
+export type ImportMessage = { event: ImportEvents[ImportKind] } | { end: true } | { problem: string }
+
+/** As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are larger. */
+const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8 }
+
+const { kind, question } = workerData as { [Kind in ImportKind]: { kind: Kind, question: ImportQuestions[Kind] } }[ImportKind]
+const port = parentPort!
+let waiting = 0
+let wake: (() => void) | undefined
+port.on('message', () => {
+  waiting--
+  wake?.()
+})
+
+async function run(): Promise<void> {
+  const events = kind === 'phrases' ? readList(question.file, question.columns) : kind === 'pages' ? readPages(question) : readPlaces(question)
+  for await (const event of events) {
+    port.postMessage({ event } satisfies ImportMessage, event.kind === 'batch' ? handedOver(event.batch) : [])
+    waiting++
+    while (waiting >= AHEAD[kind]) await new Promise<void>((resolve) => { wake = resolve })
+  }
+  port.postMessage({ end: true } satisfies ImportMessage)
+  port.close()
+}
+
+run().catch((error: unknown) => { port.postMessage({ problem: (error as Error).message } satisfies ImportMessage) })

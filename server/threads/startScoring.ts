@@ -1,0 +1,25 @@
+import type { Score, scoreDraft } from '../../core/draft/score'
+import type { BriefFields } from '../../shared/brief'
+import { keptThread } from './keptThread'
+import type { ScoringThread } from './scoringThread'
+
+/** Scores texts in a thread of its own. */
+export interface Scoring {
+  /** @throws ThreadLate when a text takes longer than a person would wait. */
+  score: (...question: Parameters<typeof scoreDraft>) => Promise<Score>
+  percents: (list: BriefFields[]) => Promise<(number | null)[]>
+  close: () => Promise<void>
+}
+
+/** A full text takes some milliseconds; what takes this long holds up all who ask after it. */
+const LONGEST = 5000
+
+/** @param entry the built thread. */
+export function startScoring(entry: string): Scoring {
+  const thread = keptThread<ScoringThread>('Scoring', entry, { resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 } })
+  return {
+    score: (...question) => thread.ask(remote => remote.score(...question), LONGEST),
+    percents: list => list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([]),
+    close: thread.close,
+  }
+}
