@@ -62,7 +62,11 @@ test('no statement of a store goes through all of a table that grows', () => {
       if (!name) continue
       // An alias stands for its table.
       const table = new RegExp(`(?:FROM|JOIN|UPDATE|INTO)\\s+(\\w+)(?:\\s+AS)?\\s+${name}\\b`, 'u').exec(sql)?.[1] ?? name
-      if (GROWING.includes(table)) scans.push(`${detail}: ${sql.replace(/\s+/gu, ' ').slice(0, 160)}`)
+      // An insert into what others refer to names them, but looks at them only where references are broken already.
+      const isReference = /^INSERT/u.test(sql) && !new RegExp(`\\b${table}\\b`, 'u').test(sql)
+      // The first ones in the order of an index.
+      const isHead = detail.includes('USING INDEX') && /LIMIT \d+$/u.test(sql)
+      if (GROWING.includes(table) && !isReference && !isHead) scans.push(`${detail}: ${sql.replace(/\s+/gu, ' ').slice(0, 160)}`)
     }
   }
   expect(scans).toEqual([])
