@@ -70,6 +70,9 @@ export function places() {
   return { data, file: join(data, 'fonetra.sqlite'), world: join(data, 'world.sqlite'), migrations: join(home, 'server/data/migrations'), workers: join(home, '.output/workers') }
 }
 
+/** The port this program answers on; `null` where it was not told one. */
+export const ownPort = () => Number(process.env.NITRO_PORT ?? process.env.PORT ?? 0) || null
+
 /** Everything a route works with. @throws what kept the data from being opened. */
 export function useRuntime(): Runtime {
   if (isOpen(state)) return state
@@ -92,7 +95,7 @@ async function open(): Promise<unknown> {
   if (isOpen(state)) return null
   try {
     const { data } = places()
-    giveBack ??= lockFolder(join(data, 'fonetra.lock'), Number(process.env.NITRO_PORT ?? process.env.PORT ?? 0) || null)
+    giveBack ??= lockFolder(join(data, 'fonetra.lock'), ownPort())
     // An import that was cut off leaves its upload behind.
     for (const name of readdirSync(data)) if (/^upload-.+\.tmp$/u.test(name)) rmSync(join(data, name), { force: true })
     state = await opened()
@@ -112,7 +115,7 @@ async function opened(): Promise<Runtime> {
     const phrases = phraseStore(db, Date.now, changed)
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => { phrases.putCap(...cap) })
     const videos = videoStore(db)
-    const attached = attachedStore(db)
+    const attached = attachedStore(db, join(data, 'service.key'))
     const asked = askedStore(db)
     const opening: Runtime = {
       db,

@@ -1,9 +1,8 @@
+import type { Attached } from '../data/attached'
 import type { Answer, Services } from './contract'
 import type { ConnectedServices } from './connect'
 import { gate } from './gate'
 import { remoteServices } from './remote'
-
-export interface Attached { address: string, key: string | null }
 
 /** The services as the product asks them: the simulated ones, or a live one that a person attached. */
 export interface Switchboard extends ConnectedServices {

@@ -1,4 +1,4 @@
-import { parentPort, workerData } from 'node:worker_threads'
+import { parentPort } from 'node:worker_threads'
 import type { ColumnMap } from '../../core/formats/phraseList'
 import { handedOver } from '../imports/listBatch'
 import { readList, type ListEvent } from '../imports/readList'
@@ -15,21 +15,20 @@ export interface ImportEvents { phrases: ListEvent, pages: PagesEvent, places: P
 export type ImportKind = keyof ImportQuestions
 
 /** What the thread says. It reads ahead of the one who writes, but never far: a file of any length takes little memory. */
-export type ImportMessage = { event: ImportEvents[ImportKind] } | { end: true } | { problem: string }
+export type ImportMessage = { event: ImportEvents[ImportKind] } | { end: true } | { problem: string, /** Whether the thread itself ended by it. */ ended: boolean }
 
 /** As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are larger. */
 const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8 }
 
-const { kind, question } = workerData as { [Kind in ImportKind]: { kind: Kind, question: ImportQuestions[Kind] } }[ImportKind]
+/** What the thread is told: what to read, or that one of the events it sent was taken. */
+export type ImportOrder = { [Kind in ImportKind]: { kind: Kind, question: ImportQuestions[Kind] } }[ImportKind] | 'taken'
+
 const port = parentPort!
 let waiting = 0
 let wake: (() => void) | undefined
-port.on('message', () => {
-  waiting--
-  wake?.()
-})
 
-async function run(): Promise<void> {
+async function run({ kind, question }: Exclude<ImportOrder, 'taken'>): Promise<void> {
+  waiting = 0
   const events = kind === 'phrases' ? readList(question.file, question.columns) : kind === 'pages' ? readPages(question) : readPlaces(question)
   for await (const event of events) {
     port.postMessage({ event } satisfies ImportMessage, event.kind === 'batch' ? handedOver(event.batch) : [])
@@ -37,7 +36,10 @@ async function run(): Promise<void> {
     while (waiting >= AHEAD[kind]) await new Promise<void>((resolve) => { wake = resolve })
   }
   port.postMessage({ end: true } satisfies ImportMessage)
-  port.close()
 }
 
-run().catch((error: unknown) => { port.postMessage({ problem: (error as Error).message } satisfies ImportMessage) })
+port.on('message', (order: ImportOrder) => {
+  if (order !== 'taken') return void run(order).catch((error: unknown) => { port.postMessage({ problem: (error as Error).message, ended: false } satisfies ImportMessage) })
+  waiting--
+  wake?.()
+})

@@ -1,10 +1,28 @@
 import { Worker } from 'node:worker_threads'
-import type { ImportEvents, ImportKind, ImportMessage, ImportQuestions } from './importThread'
+import type { ImportEvents, ImportKind, ImportMessage, ImportOrder, ImportQuestions } from './importThread'
 
-/** Lists put in order take some memory; of pages and places only a batch is held at a time. */
-const HEAP_MB: Record<ImportKind, number> = { phrases: 160, pages: 320, places: 96 }
+/** Whatever is read, no more than some batches of it are held at a time. */
+const HEAP_MB = 320
+
+/** Starting a thread takes longer than reading a short file: one that has read its file to the end waits for the next. */
+const idle = new Map<string, Worker>()
 
 const problemOf = (error: Error & { code?: string }) => error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'One record of the file is too large to be read. Split the file, or save it as CSV.' : `The file could not be read: ${error.message}`
+
+function readyThread(entry: string): Worker {
+  const waiting = idle.get(entry)
+  idle.delete(entry)
+  return waiting ?? new Worker(entry, { resourceLimits: { maxOldGenerationSizeMb: HEAP_MB, maxYoungGenerationSizeMb: 16 } })
+}
+
+/** Keeps a thread for the next file, or ends it where one is waiting already. */
+async function release(entry: string, worker: Worker): Promise<void> {
+  worker.removeAllListeners()
+  if (idle.has(entry)) return void await worker.terminate()
+  idle.set(entry, worker)
+  worker.unref()
+  worker.once('error', () => { if (idle.get(entry) === worker) idle.delete(entry) })
+}
 
 /**
  * What a file holds, read in a thread and taken one event at a time.
@@ -12,23 +30,32 @@ const problemOf = (error: Error & { code?: string }) => error.code === 'ERR_WORK
  * @throws Error with a message for the user when the file cannot be read.
  */
 export async function* readInThread<Kind extends ImportKind>(entry: string, kind: Kind, question: ImportQuestions[Kind]): AsyncGenerator<ImportEvents[Kind]> {
-  const worker = new Worker(entry, { workerData: { kind, question }, resourceLimits: { maxOldGenerationSizeMb: HEAP_MB[kind], maxYoungGenerationSizeMb: 16 } })
+  const worker = readyThread(entry)
   const queue: ImportMessage[] = []
   let wake: () => void = () => undefined
   const put = (message: ImportMessage) => { queue.push(message); wake() }
+  worker.removeAllListeners()
+  worker.ref()
   worker.on('message', put)
-  worker.on('error', (error) => { put({ problem: problemOf(error) }) })
+  worker.on('error', (error) => { put({ problem: problemOf(error), ended: true }) })
+  worker.postMessage({ kind, question } as ImportOrder)
+  let atRest = false
   try {
     for (;;) {
       if (!queue.length) await new Promise<void>((resolve) => { wake = resolve })
       const message = queue.shift()
       if (!message) continue
-      if ('end' in message) return
-      if ('problem' in message) throw new Error(message.problem)
+      if ('end' in message) { atRest = true; return }
+      if ('problem' in message) {
+        atRest = !message.ended
+        throw new Error(message.problem)
+      }
       yield message.event as ImportEvents[Kind]
-      worker.postMessage('taken')
+      worker.postMessage('taken' satisfies ImportOrder)
     }
   } finally {
-    await worker.terminate()
+    // One that is stopped in the middle is ended with whatever it holds.
+    if (atRest) await release(entry, worker)
+    else await worker.terminate()
   }
 }

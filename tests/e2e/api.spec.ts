@@ -79,7 +79,7 @@ const wrong: [string, string, Parameters<typeof call>[2], number, RegExp][] = [
   ['a number that is none', '/api/phrases?seed=bike&minVolume=lots', undefined, 400, /Give a number/u],
   ['too much at once', '/api/phrases?seed=bike&limit=5000', undefined, 400, /limit/u],
   ['a depth that is none', '/api/results?phrase=bike&depth=7', undefined, 400, /20, 40 or 60/u],
-  ['no JSON', '/api/check', { method: 'POST', raw: '{', headers: { 'Content-Type': 'application/json' } }, 400, /no JSON/u],
+  ['no JSON', '/api/check', { method: 'POST', raw: '{', headers: { 'Content-Type': 'application/json' } }, 400, /not JSON/u],
   ['a draft of the wrong shape', '/api/check', { method: 'POST', body: { draft: { title: 5 }, phrases: {} } }, 400, /draft.title/u],
   ['an unknown rule set', '/api/check', { method: 'POST', body: { ...GOOD_DRAFT, ruleSet: 'lucky' } }, 400, /balanced, exact-line/u],
   ['an unknown field of a brief', '/api/briefs/00000000-0000-7000-8000-000000000000', { method: 'PATCH', body: { editId: '0190a000-0000-7000-8000-000000000001', fields: { colour: { revision: 0, value: 'red' } } } }, 400, /no field “colour”/u],

@@ -1,19 +1,11 @@
 import Database from 'better-sqlite3'
 import { randomUUID } from 'node:crypto'
 import { join } from 'node:path'
+import { drawn } from './drawn'
 import { call, startApp, type RunningApp } from './startApp'
 
 /** What a storm of writers and sudden ends left behind; all but `rounds` and `acknowledged` should be 0 or empty. */
 export interface StormReport { rounds: number, acknowledged: number, lost: string[], endedByItself: number, faults: string[] }
-
-/** Numbers that look random and are the same each run. */
-function drawn(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0
-    return state / 2 ** 32
-  }
-}
 
 interface BriefWriter { kind: 'brief', id: string, revision: number, acknowledged: string, sent: string }
 interface ListWriter { kind: 'list', id: string, acknowledged: string[] }

@@ -1,3 +1,4 @@
+import { join } from 'node:path'
 import { askedStore } from '../../../../server/data/asked'
 import { attachedStore } from '../../../../server/data/attached'
 import { briefStore } from '../../../../server/data/briefs'
@@ -46,7 +47,8 @@ test('no statement of a store goes through all of a table that grows', () => {
   const { db, prepared } = listening(real)
   const phrases = phraseStore(db)
   const videos = videoStore(db)
-  for (const make of [askedStore, attachedStore, briefStore, placeStore, resultStore, rivalSetStore, sourceStore] as ((db: Db) => unknown)[]) make(db)
+  attachedStore(db, join(folder, 'service.key'))
+  for (const make of [askedStore, briefStore, placeStore, resultStore, rivalSetStore, sourceStore] as ((db: Db) => unknown)[]) make(db)
   listStore(db, phrases)
   workspaceStore(db, videos)
   expect(new Jobs(db)).toBeDefined()
