@@ -140,6 +140,7 @@ async function opened(): Promise<Runtime> {
       uploads: data,
     }
     asked.forgetOld()
+    void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
     // One that is closed while it loads is no failure.
     void search.load('en', '').catch((error: unknown) => { if (state === opening) console.error('The index of phrases could not be loaded:', error) })

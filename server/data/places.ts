@@ -12,13 +12,24 @@ export function placeStore(db: Db) {
   const regions = db.prepare<[], { region: string, n: number }>('SELECT region, count(*) AS n FROM place GROUP BY region ORDER BY region')
   const drop = db.prepare('DELETE FROM place WHERE source = ?')
   const names = db.prepare<[], [name: string]>('SELECT DISTINCT name FROM place').raw()
+  const namesAfter = db.prepare<[number], { id: number, name: string }>('SELECT id, name FROM place WHERE id > ? ORDER BY id LIMIT 2000')
   let known: PlaceNames | null = null
   const save = db.transaction((list: readonly { region: string, name: string, population: number | null }[], source: string) => { for (const { region, name, population } of list) put.run(region, name, population, source) })
   return {
     /** Keeps places; one known by region and name takes the new population. 2,000 at most in one go. */
     save(list: readonly { region: string, name: string, population: number | null }[], source: string): void {
-      known = null
       save(list, source)
+      if (known) for (const { name } of list) known.add(name)
+    },
+    /** Reads all names some thousand at a time, so that no request waits for it. */
+    async loadNames(): Promise<void> {
+      const loaded = new PlaceNames()
+      for (let last = 0, list = namesAfter.all(last); list.length; list = namesAfter.all(last)) {
+        for (const { id, name } of list) { loaded.add(name); last = id }
+        await new Promise(resolve => setImmediate(resolve))
+        if (!db.open) return
+      }
+      known ??= loaded
     },
     /** All names, to be found in phrases. */
     names: (): PlaceNames => known ??= new PlaceNames(names.all().map(([name]) => name)),

@@ -1,6 +1,5 @@
 import type { H3Event } from 'h3'
-import { createWriteStream } from 'node:fs'
-import { once } from 'node:events'
+import { open } from 'node:fs/promises'
 import { Problem } from './problem'
 
 const tooLong = (most: number) => new Problem(413, 'too-long', `This is more than the ${most >= 1 << 20 ? `${most / 2 ** 20} MB` : `${most / 1024} KB`} that can be sent in one request. Send it in parts.`)
@@ -42,20 +41,10 @@ export async function readText(event: H3Event, most: number): Promise<string> {
 
 /** The body as a file of at most so many bytes. */
 export async function readToFile(event: H3Event, most: number, file: string): Promise<void> {
-  const out = createWriteStream(file)
-  // Opened, or not: a full disk and a folder that cannot be written are told by what comes first.
-  await once(out, 'open')
-  let failed: Error | undefined
-  out.on('error', (error) => { failed = error })
+  const handle = await open(file, 'wx', 0o600)
   try {
-    await readBounded(event, most, (piece) => {
-      if (failed) throw failed
-      return out.write(piece) ? undefined : Promise.race([once(out, 'drain'), once(out, 'close')])
-    })
-    out.end()
-    await once(out, 'close')
-    if (failed) throw failed
+    await readBounded(event, most, async (piece) => { await handle.write(piece) })
   } finally {
-    out.destroy()
+    await handle.close()
   }
 }

@@ -17,6 +17,7 @@ export async function importPlaces(places: PlaceStore, events: AsyncIterable<Pla
       tell?.({ part: event.part, said: `${accepted.toLocaleString('en')} places kept` })
     }
     if (signal?.aborted) break
+    await new Promise(resolve => setImmediate(resolve))
   }
   return { accepted, ...refusals.told() }
 }

@@ -19,7 +19,7 @@ export type PagesEvent =
 export interface PagesQuestion { file: string, region: string, language: string, /** When the file was read: the time of what tells none. */ now: number }
 
 /** Videos handed on in one go. */
-const BATCH = 500
+const BATCH = 200
 /** Pages handed on in one go: some two hundred seats. */
 const PAGES = 10
 /** Results of one page that are kept. */

@@ -1,10 +1,12 @@
+import { statSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
 import type { ImportEvents, ImportKind, ImportMessage, ImportOrder, ImportQuestions } from './importThread'
 
 /** Whatever is read, no more than some batches of it are held at a time. */
 const HEAP_MB = 320
 
-/** Starting a thread takes longer than reading a short file: one that has read its file to the end waits for the next. */
+/** Starting a thread takes longer than reading a short file: one that has read such a file to the end waits for the next. After a long one its memory is given back. */
+const SHORT = 4 * 1024 * 1024
 const idle = new Map<string, Worker>()
 
 const problemOf = (error: Error & { code?: string }) => error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'One record of the file is too large to be read. Split the file, or save it as CSV.' : `The file could not be read: ${error.message}`
@@ -55,7 +57,7 @@ export async function* readInThread<Kind extends ImportKind>(entry: string, kind
     }
   } finally {
     // One that is stopped in the middle is ended with whatever it holds.
-    if (atRest) await release(entry, worker)
+    if (atRest && (statSync(question.file, { throwIfNoEntry: false })?.size ?? Infinity) < SHORT) await release(entry, worker)
     else await worker.terminate()
   }
 }
