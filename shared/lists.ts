@@ -16,8 +16,10 @@ export const listPatchSchema = z.object({
   name: name.optional(), note: note.optional(), language: z.string().max(20).default('en'),
   add: z.array(phraseInput).max(20_000).default([]), remove: z.array(phraseInput).max(20_000).default([]),
   notes: z.record(z.string(), note).default({}),
+  /** The list's revision the change was made from. */
+  revision: z.number().int().min(0).optional(),
 })
-export interface ListLine { id: string, name: string, note: string, phrases: number, updatedAt: number }
+export interface ListLine { id: string, name: string, note: string, phrases: number, updatedAt: number, /** Grows with each change of its texts. */ revision: number }
 export interface ListPhrase { phrase: string, note: string, addedAt: number }
 
 export const filterSetSchema = z.object({ workspace: z.string().max(60).optional(), name, query: z.record(z.string().max(40), z.string().max(500)) })

@@ -161,6 +161,7 @@ export interface PhraseSheet {
   related: { phrase: string, volume: number | null, change: number | null }[]
   rising: { phrase: string, volume: number | null, change: number | null }[]
   note: string
+  noteRevision: number
   missing: string[]
 }
 

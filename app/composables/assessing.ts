@@ -49,6 +49,8 @@ export function useAssessing() {
   async function start(phrases: string[], { region, language, title }: AssessingOptions) {
     if (gone) return
     stop()
+    // Rows of the run before that wait for their frame are not this run's.
+    waiting = []
     rows.value = new Map()
     total.value = phrases.length
     problem.value = ''
@@ -58,7 +60,7 @@ export function useAssessing() {
     try {
       const response = await apiResponse('/api/phrases/assess', { method: 'POST', body: { phrases, region, language, workspace: workspace.id, learn: true, title }, signal: own.signal })
       if (response.status === 202) await follow((await response.json() as { job: JobState }).job, own.signal)
-      else for await (const row of readLines<AssessedRow>(response)) take(row)
+      else for await (const row of readLines<AssessedRow>(response)) { if (!own.signal.aborted) take(row) }
     } catch (error) {
       if (!own.signal.aborted) problem.value = messageOf(error)
     } finally {
@@ -74,7 +76,7 @@ export function useAssessing() {
       const end = () => { events?.close(); events = null; job = null; resolve() }
       events.addEventListener('row', event => take(JSON.parse((event as MessageEvent<string>).data) as AssessedRow))
       events.addEventListener('end', end)
-      signal.addEventListener('abort', end)
+      signal.addEventListener('abort', end, { once: true })
     })
   }
 

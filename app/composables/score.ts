@@ -12,6 +12,12 @@ export function useScore(fields: Ref<BriefFields | null>) {
   const remote = Comlink.wrap<ScoreWorker>(worker)
   const scored = shallowRef<Scored | null>(null)
   const problem = ref('')
+  // A worker that cannot be loaded answers nothing: without a word the score would stay a dash.
+  worker.addEventListener('error', (event) => {
+    problem.value = 'The score cannot be worked out in this window. Reload the page; what you typed is saved.'
+    busy = false
+    event.preventDefault()
+  })
   let busy = false
   let due = false
   let gone = false

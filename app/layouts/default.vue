@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useTheme } from 'vuetify'
 import { dataProblem } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
+import { remember } from '~/composables/remember'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
@@ -27,12 +28,12 @@ const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: { ...(id 
 
 function switchTheme() {
   theme.change(dark.value ? 'light' : 'dark')
-  localStorage.setItem('fonetra.theme', theme.global.name.value)
+  remember('fonetra.theme', theme.global.name.value)
 }
 
 function switchTray() {
   trayOpen.value = !trayOpen.value
-  localStorage.setItem('fonetra.tray', trayOpen.value ? 'open' : 'closed')
+  remember('fonetra.tray', trayOpen.value ? 'open' : 'closed')
 }
 
 useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), keys: () => { keysOpen.value = true }, tray: switchTray, create: () => { newOpen.value = true } })

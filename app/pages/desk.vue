@@ -39,9 +39,7 @@ watch(() => scored.value?.score.points, () => void say())
 
 /** Applies a ready-made change, with a way back. */
 function apply({ label, field, value }: Fix | Insertion) {
-  const before = brief.fields![field]
-  brief.set(field, value as BriefFields[typeof field], true)
-  notices.tell(`${label}: done.`, { undo: () => brief.set(field, before, true) })
+  brief.change(`${label}: done.`, field, value as BriefFields[typeof field])
 }
 
 function showRange({ field, item, start, end }: FieldRange) {
@@ -58,9 +56,7 @@ function showPlacement({ place, item, start, end }: Placement) {
 }
 
 function restore(field: BriefField, value: unknown) {
-  const before = brief.fields![field]
-  brief.set(field, value as never, true)
-  notices.tell('Earlier version restored.', { undo: () => brief.set(field, before as never, true) })
+  brief.change('Earlier version restored.', field, value as never)
 }
 </script>
 

@@ -2,11 +2,15 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
+import { remember } from '~/composables/remember'
+import { useNotices } from './notices'
 
 /** Typing is saved this long after the last key, and while it goes on at least this often. */
 const PAUSE = 500
 const LONGEST = 2500
 const RETRIES = [1000, 2000, 5000]
+/** Answers that come again however often one asks. */
+const FINAL = [400, 403, 404, 413, 422]
 
 type Changes = Partial<Record<BriefField, { revision: number, value: unknown }>>
 interface Sent { editId: string, client: string, fields: Changes }
@@ -34,11 +38,14 @@ export const useBrief = defineStore('brief', () => {
   const outside = ref(0)
   const dirty = new Set<BriefField>()
   const client = crypto.randomUUID()
+  /** The brief asked for last. */
+  let wanted = ''
   let sent: Sent | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
   let firstChange = 0
   let retries = 0
   let underWay: Promise<void> | null = null
+  const notices = useNotices()
   const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra')
 
   const fields = computed<BriefFields | null>(() => brief.value?.fields ?? null)
@@ -54,9 +61,12 @@ export const useBrief = defineStore('brief', () => {
   }
 
   async function load(id: string) {
+    wanted = id
     if (brief.value?.id === id) return
     await flush()
     const found = await api<Brief>(`/api/briefs/${id}`)
+    // Another one was asked for meanwhile: this one would stand under its address.
+    if (wanted !== id) return
     dirty.clear()
     sent = null
     conflicts.value = null
@@ -65,8 +75,17 @@ export const useBrief = defineStore('brief', () => {
     savedAt.value = found.updatedAt
     brief.value = found
     outside.value++
-    localStorage.setItem('fonetra.brief', id)
+    remember('fonetra.brief', id)
     await recover(found)
+  }
+
+  function journalled(key: string): Changes {
+    try {
+      return JSON.parse(localStorage.getItem(key) ?? '{}') as Changes
+    } catch {
+      // Written by something else, or cut off: there is nothing in it to take up.
+      return {}
+    }
   }
 
   /** Edits that a window which is gone could not save are taken up again. */
@@ -78,7 +97,7 @@ export const useBrief = defineStore('brief', () => {
     if (brief.value?.id !== found.id) return
     const orphan = (window: string) => window === client || !open.has(lockName(window))
     for (const key of keys.filter(each => orphan(each.slice(prefix.length)))) {
-      const kept = JSON.parse(localStorage.getItem(key) ?? '{}') as Changes
+      const kept = journalled(key)
       localStorage.removeItem(key)
       for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number, value: unknown }][]) {
         if (same(change.value, brief.value.fields[field])) continue
@@ -104,6 +123,31 @@ export const useBrief = defineStore('brief', () => {
     dirty.add(field)
     journal()
     schedule()
+  }
+
+  /**
+   * Changes a field, says so, and offers the way back. The way back knows its brief: it leads there also when another one is open by
+   * then, and overwrites nothing that was typed since.
+   */
+  function change<Field extends BriefField>(text: string, field: Field, value: BriefFields[Field]) {
+    if (!brief.value || same(brief.value.fields[field], value)) return
+    const step = { id: brief.value.id, topic: brief.value.fields.topic || 'Untitled', field, before: plain(brief.value.fields[field]), after: plain(value) }
+    set(field, value, true)
+    notices.tell(text, { undo: () => takeBack(step) })
+  }
+
+  /** @throws Error that says why a step cannot be taken back. */
+  async function takeBack<Field extends BriefField>({ id, topic, field, before, after }: { id: string, topic: string, field: Field, before: BriefFields[Field], after: BriefFields[Field] }) {
+    const changedSince = new Error(`“${topic}” was changed since, so nothing was undone. Earlier versions are in the history of the field.`)
+    if (brief.value?.id === id) {
+      if (!same(brief.value.fields[field], after)) throw changedSince
+      return set(field, before, true)
+    }
+    const found = await api<Brief>(`/api/briefs/${id}`)
+    if (!same(found.fields[field], after)) throw changedSince
+    await api(`/api/briefs/${id}`, { method: 'PATCH', body: { editId: crypto.randomUUID(), client, fields: { [field]: { revision: found.revisions[field], value: before } } } })
+    others?.postMessage({ brief: id })
+    notices.tell(`Undone in “${topic}”.`)
   }
 
   function schedule() {
@@ -161,8 +205,8 @@ export const useBrief = defineStore('brief', () => {
       conflicts.value = (error.details as { conflicts: Partial<Record<BriefField, FieldConflict>> }).conflicts
       return
     }
-    // A refusal of the text itself is answered by changing the text, not by asking again.
-    if (error instanceof ApiProblem && error.status === 400) sent = null
+    // A refusal of the text, or of a brief that is gone, is not answered by asking again: it stays here and is sent with the next change.
+    if (error instanceof ApiProblem && FINAL.includes(error.status)) sent = null
     else timer = setTimeout(() => void save(), RETRIES[Math.min(retries++, RETRIES.length - 1)])
   }
 
@@ -218,10 +262,11 @@ export const useBrief = defineStore('brief', () => {
   }
 
   function close() {
+    wanted = ''
     brief.value = null
     dirty.clear()
     sent = null
   }
 
-  return { brief, fields, status, savedAt, problem, conflicts, outside, load, set, settle, flush, close, retry: () => save() }
+  return { brief, fields, status, savedAt, problem, conflicts, outside, load, set, change, settle, flush, close, retry: () => save() }
 })

@@ -36,6 +36,8 @@ export const useDemand = defineStore('demand', () => {
   const judgeProblem = ref('')
   /** New difficulties have come in since the rows were ordered by a figure that needs them. */
   const unsorted = ref(false)
+  /** Figures have changed elsewhere since the rows came: the same question is asked again. */
+  const stale = ref(false)
   const left = ref(0)
   let asked: DemandQuery | null = null
   let askedKey = ''
@@ -52,8 +54,9 @@ export const useDemand = defineStore('demand', () => {
   /** Asks for the phrases of a seed; the same question again only when it is to be asked anew, of the services as well where that is said. */
   async function ask(query: DemandQuery, language = 'en', anew: boolean | 'services' = false) {
     const key = JSON.stringify([query, language, workspace.id, brief.brief?.id])
-    if (key === askedKey && !anew && (state.value === 'loading' || state.value === 'ready')) return
+    if (key === askedKey && !anew && !stale.value && (state.value === 'loading' || state.value === 'ready')) return
     askedKey = key
+    stale.value = false
     stop()
     asking?.abort()
     const mine = asking = new AbortController()
@@ -180,5 +183,5 @@ export const useDemand = defineStore('demand', () => {
     if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
   }
 
-  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true) }
+  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, stale, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true) }
 })

@@ -1,7 +1,16 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import { messageOf } from '~/composables/api'
 
-export interface Notice { id: number, text: string, undo?: () => void | Promise<void>, serious?: boolean }
+export interface Notice {
+  id: number
+  text: string
+  /** The way back. It throws why there is none any more. */
+  undo?: () => void | Promise<void>
+  /** What the way back is called; “Undo” unless given. */
+  undoLabel?: string
+  serious?: boolean
+}
 
 /** What was just done or went wrong, said once, with a way back where there is one. */
 export const useNotices = defineStore('notices', () => {
@@ -9,7 +18,7 @@ export const useNotices = defineStore('notices', () => {
   const spoken = ref('')
   let next = 1
 
-  function tell(text: string, more: { undo?: Notice['undo'], serious?: boolean } = {}) {
+  function tell(text: string, more: Pick<Notice, 'undo' | 'undoLabel' | 'serious'> = {}) {
     current.value = { id: next++, text, ...more }
     spoken.value = text
   }
@@ -25,9 +34,12 @@ export const useNotices = defineStore('notices', () => {
     async undo() {
       const notice = current.value
       current.value = null
-      if (notice?.undo) {
+      if (!notice?.undo) return
+      try {
         await notice.undo()
         spoken.value = 'Undone.'
+      } catch (error) {
+        tell(messageOf(error), { serious: true })
       }
     },
   }

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { ResultsAnswer, RivalRow } from '../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
-import { EVERY_REGION } from './demand'
+import { EVERY_REGION, useDemand } from './demand'
 import { useNotices } from './notices'
 import { useTray } from './tray'
 import { useWorkspace } from './workspace'
@@ -13,6 +13,7 @@ export interface RivalsQuestion { phrase: string, region: string | null, languag
 export const useRivals = defineStore('rivals', () => {
   const notices = useNotices()
   const tray = useTray()
+  const demand = useDemand()
   const workspace = useWorkspace()
   const page = shallowRef<ResultsAnswer | null>(null)
   const state = ref<'empty' | 'loading' | 'ready' | 'failed'>('empty')
@@ -57,14 +58,16 @@ export const useRivals = defineStore('rivals', () => {
   const again = (anew = false) => asked ? ask(asked, anew) : Promise.resolve()
 
   /** Takes results out as speaking of something else, or back in; every figure follows. */
-  async function setOff(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, tell = true) {
-    if (!asked) return
-    const { phrase, language } = asked
+  async function setOff(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, of = asked, tell = true) {
+    if (!of) return
+    const { phrase, language } = of
     try {
-      for (const { videoId } of rows) await api('/api/results/off-topic', { method: 'PUT', body: { phrase, language, videoId, off } })
-      await again()
+      await api('/api/results/off-topic', { method: 'PUT', body: { phrase, language, videoIds: rows.map(({ videoId }) => videoId), off } })
+      // The way back may be taken while another page is shown.
+      if (asked?.phrase === phrase && asked.language === language) await again()
+      demand.stale = true
       void tray.refreshFigures()
-      if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'taken out' : 'back in'}.` : `${rows.length} results ${off ? 'taken out' : 'back in'}.`, { undo: () => setOff(rows, !off, false) })
+      if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'taken out' : 'back in'}.` : `${rows.length} results ${off ? 'taken out' : 'back in'}.`, { undo: () => setOff(rows, !off, of, false) })
     } catch (error) {
       notices.tell(messageOf(error), { serious: true })
     }

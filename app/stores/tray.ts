@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import type { Tray } from '../../shared/brief'
 import type { PhraseRow } from '../../shared/phrases'
-import { api } from '~/composables/api'
+import { api, messageOf } from '~/composables/api'
 import { counted, trayMark } from '~/composables/figures'
 import { useBrief } from './brief'
 import { useNotices } from './notices'
@@ -17,6 +17,9 @@ export const useTray = defineStore('tray', () => {
   const notices = useNotices()
   const tray = computed<Tray>(() => brief.fields?.tray ?? EMPTY)
   const figures = ref(new Map<string, PhraseRow>())
+  /** Why figures are missing or old. */
+  const problem = ref('')
+  let asked = 0
 
   const phrases = computed<TrayPhrase[]>(() => [
     ...(tray.value.lead ? [{ phrase: tray.value.lead, lead: true }] : []), ...tray.value.support.map(phrase => ({ phrase, lead: false })),
@@ -24,11 +27,7 @@ export const useTray = defineStore('tray', () => {
   const held = computed(() => new Set([...phrases.value.map(each => each.phrase), ...tray.value.setAside]))
 
   /** Changes the tray, with a way back. */
-  function change(text: string, next: Tray) {
-    const before = tray.value
-    brief.set('tray', next, true)
-    notices.tell(text, { undo: () => brief.set('tray', before, true) })
-  }
+  const change = (text: string, next: Tray) => { brief.change(text, 'tray', next) }
 
   const without = (list: string[]): Tray => ({
     lead: tray.value.lead !== null && list.includes(tray.value.lead) ? null : tray.value.lead,
@@ -59,10 +58,7 @@ export const useTray = defineStore('tray', () => {
   }
 
   function reorder(support: string[]) {
-    const before = tray.value
-    if (support.join('\n') === before.support.join('\n')) return
-    brief.set('tray', { ...before, support }, true)
-    notices.tell('Order changed.', { undo: () => brief.set('tray', before, true) })
+    if (support.join('\n') !== tray.value.support.join('\n')) change('Order changed.', { ...tray.value, support })
   }
 
   function move(phrase: string, by: -1 | 1) {
@@ -75,14 +71,21 @@ export const useTray = defineStore('tray', () => {
   }
 
   async function refreshFigures() {
-    const list = [...held.value]
+    // What is set aside shows none; there may be thousands of it.
+    const list = phrases.value.map(each => each.phrase)
     const { fields } = brief
     if (!fields || !list.length) return
-    const answer = await api<{ rows: PhraseRow[] }>('/api/phrases/figures', { method: 'POST', body: { phrases: list, region: fields.region, language: fields.language } }).catch(() => null)
-    // Figures are a help here, not the matter: without them the tray shows dashes.
-    if (answer) figures.value = new Map(answer.rows.map(row => [row.phrase, row]))
+    const mine = ++asked
+    try {
+      const { rows } = await api<{ rows: PhraseRow[] }>('/api/phrases/figures', { method: 'POST', body: { phrases: list, region: fields.region, language: fields.language } })
+      if (mine !== asked) return
+      figures.value = new Map(rows.map(row => [row.phrase, row]))
+      problem.value = ''
+    } catch (error) {
+      if (mine === asked) problem.value = messageOf(error)
+    }
   }
-  watch(() => [[...held.value].join('\n'), brief.fields?.region], () => void refreshFigures(), { immediate: true })
+  watch(() => [phrases.value.map(each => each.phrase).join('\n'), brief.fields?.region], () => void refreshFigures(), { immediate: true })
 
-  return { tray, phrases, held, figures, add, makeLead, setAside, remove, reorder, move, restore: (phrase: string) => add([phrase]), refreshFigures }
+  return { tray, phrases, held, figures, problem, add, makeLead, setAside, remove, reorder, move, restore: (phrase: string) => add([phrase]), refreshFigures }
 })

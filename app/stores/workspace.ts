@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Workspace } from '../../shared/workspace'
+import { remember } from '~/composables/remember'
 import { api, messageOf } from '~/composables/api'
 import { useBrief } from './brief'
 
@@ -38,12 +39,12 @@ export const useWorkspace = defineStore('workspace', () => {
 
   function choose(workspace: string) {
     chosen.value = workspace
-    localStorage.setItem(KEY, workspace)
+    remember(KEY, workspace)
   }
 
   function judgeFor(next: Whom) {
     whom.value = next
-    localStorage.setItem('fonetra.for', next)
+    remember('fonetra.for', next)
   }
 
   return { workspaces, current, id, chosen, known, whom, problem, told, refresh, choose, judgeFor }

@@ -3,7 +3,14 @@ import type { FilterSet, ListLine, ListPhrase } from '../../shared/lists'
 import type { Db } from './open'
 import type { PhraseStore } from './phrases'
 
-interface ListRow { id: string, workspace_id: string, name: string, note: string, updated_at: number, phrases: number }
+interface ListRow { id: string, workspace_id: string, name: string, note: string, updated_at: number, phrases: number, revision: number }
+
+/** What a list takes. `revision` is that of the list the change was made from: what overwrites something is refused when it is another one by now. */
+export interface ListChange { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string>, revision?: number }
+export type ListResult = { kind: 'saved', list: ListLine } | { kind: 'stale', list: ListLine } | { kind: 'absent' }
+
+export interface PhraseNote { text: string, revision: number }
+const NO_NOTE: PhraseNote = { text: '', revision: 0 }
 
 export type ListStore = ReturnType<typeof listStore>
 
@@ -13,7 +20,7 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
   const all = db.prepare<[string], ListRow>(`${SELECT} WHERE l.workspace_id = ? AND l.deleted_at IS NULL ORDER BY l.updated_at DESC, l.id`)
   const one = db.prepare<[string], ListRow>(`${SELECT} WHERE l.id = ? AND l.deleted_at IS NULL`)
   const add = db.prepare('INSERT INTO phrase_list (id, workspace_id, name, created_at, updated_at) VALUES (?, ?, ?, ?, ?)')
-  const set = db.prepare('UPDATE phrase_list SET name = coalesce(?, name), note = coalesce(?, note), updated_at = ? WHERE id = ?')
+  const set = db.prepare('UPDATE phrase_list SET name = coalesce(?, name), note = coalesce(?, note), updated_at = ?, revision = revision + ? WHERE id = ?')
   const mark = db.prepare('UPDATE phrase_list SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
   const last = db.prepare<[string], { place: number }>('SELECT coalesce(max(place), 0) AS place FROM list_phrase WHERE list_id = ?')
   const put = db.prepare('INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, added_at) VALUES (?, ?, ?, ?)')
@@ -26,11 +33,10 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
   const sets = db.prepare<[string], { id: string, name: string, query: string }>('SELECT id, name, query FROM filter_set WHERE workspace_id = ? ORDER BY name')
   const addSet = db.prepare('INSERT INTO filter_set (id, workspace_id, name, query, created_at) VALUES (?, ?, ?, ?, ?)')
   const dropSet = db.prepare('DELETE FROM filter_set WHERE id = ?')
-  const noteOf = db.prepare<[string, number], { text: string }>('SELECT text FROM phrase_note WHERE workspace_id = ? AND phrase_id = ?')
-  const putNote = db.prepare('INSERT OR REPLACE INTO phrase_note (workspace_id, phrase_id, text, at) VALUES (?, ?, ?, ?)')
-  const dropNote = db.prepare('DELETE FROM phrase_note WHERE workspace_id = ? AND phrase_id = ?')
+  const noteOf = db.prepare<[string, number], { text: string, revision: number }>('SELECT text, revision FROM phrase_note WHERE workspace_id = ? AND phrase_id = ?')
+  const putNote = db.prepare('INSERT OR REPLACE INTO phrase_note (workspace_id, phrase_id, text, at, revision) VALUES (?, ?, ?, ?, ?)')
 
-  const toLine = (row: ListRow): ListLine => ({ id: row.id, name: row.name, note: row.note, phrases: row.phrases, updatedAt: row.updated_at })
+  const toLine = (row: ListRow): ListLine => ({ id: row.id, name: row.name, note: row.note, phrases: row.phrases, updatedAt: row.updated_at, revision: row.revision })
 
   function addAll(id: string, list: readonly string[], language: string): void {
     let { place } = last.get(id)!
@@ -50,13 +56,17 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
     return toLine(one.get(id)!)
   })
 
-  const patch = db.transaction((id: string, change: { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string> }, language: string): ListLine | null => {
-    if (!one.get(id)) return null
-    set.run(change.name ?? null, change.note ?? null, now(), id)
+  const patch = db.transaction((id: string, change: ListChange, language: string): ListResult => {
+    const before = one.get(id)
+    if (!before) return { kind: 'absent' }
+    // Adding and taking out go together from two windows; texts would overwrite each other.
+    const overwrites = change.name !== undefined || change.note !== undefined || Object.keys(change.notes).length > 0
+    if (overwrites && change.revision !== undefined && change.revision !== before.revision) return { kind: 'stale', list: toLine(before) }
+    set.run(change.name ?? null, change.note ?? null, now(), Number(overwrites), id)
     for (const phrase of change.remove) drop.run(id, phrases.phraseId(phrase, language))
     addAll(id, change.add, language)
     for (const [phrase, note] of Object.entries(change.notes)) setNote.run(note, id, phrases.phraseId(phrase, language))
-    return toLine(one.get(id)!)
+    return { kind: 'saved', list: toLine(one.get(id)!) }
   })
 
   return {
@@ -64,7 +74,7 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
     list: (id: string): ListLine | null => { const row = one.get(id); return row ? toLine(row) : null },
     /** A new list, perhaps made of two others. `null` when one of those is not there. */
     create: (workspace: string, name: string, list: readonly string[], language: string, from?: { how: 'merge' | 'subtract', first: string, second: string }) => create.immediate(workspace, name, list, language, from),
-    patch: (id: string, change: { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string> }, language: string) => patch.immediate(id, change, language),
+    patch: (id: string, change: ListChange, language: string): ListResult => patch.immediate(id, change, language),
     /** Marks a list deleted; it can be restored. */
     remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
     restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
@@ -77,10 +87,16 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
       return { id, name, query }
     },
     removeFilterSet: (id: string): boolean => dropSet.run(id).changes > 0,
-    note: (workspace: string, phraseId: number): string => noteOf.get(workspace, phraseId)?.text ?? '',
-    setNote(workspace: string, phraseId: number, text: string): void {
-      if (text.trim()) putNote.run(workspace, phraseId, text, now())
-      else dropNote.run(workspace, phraseId)
-    },
+    /** The note on a phrase, '' for none, with its revision. */
+    note: (workspace: string, phraseId: number): PhraseNote => noteOf.get(workspace, phraseId) ?? NO_NOTE,
+    /** Keeps a note made from a revision. @returns the note as it is kept, or the other one that was kept meanwhile. */
+    setNote: db.transaction((workspace: string, phraseId: number, text: string, revision?: number): { kind: 'saved' | 'stale', note: PhraseNote } => {
+      const before = noteOf.get(workspace, phraseId) ?? NO_NOTE
+      if (revision !== undefined && revision !== before.revision && text !== before.text) return { kind: 'stale', note: before }
+      const note = { text: text.trim() ? text : '', revision: before.revision + 1 }
+      // An empty one stays as a row: its revision is still asked for.
+      putNote.run(workspace, phraseId, note.text, now(), note.revision)
+      return { kind: 'saved', note }
+    }),
   }
 }

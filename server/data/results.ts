@@ -75,8 +75,8 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
   const newestOf = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1')
   const stand = db.prepare(`INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block, strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`)
   const restand = db.prepare('UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?')
-  const rejudge = db.prepare('UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ?, model_version = ? WHERE id = ?')
-  const standingOf = db.prepare<[number], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ?')
+  const rejudge = db.prepare('UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ? WHERE id = ?')
+  const pagesOf = db.prepare<[number], KeptPage & { stands: number }>('SELECT r.*, s.page_id IS NOT NULL AS stands FROM result_page r LEFT JOIN standing_page s ON s.phrase_id = r.phrase_id AND s.region = r.region AND s.page_id = r.id WHERE r.phrase_id = ?')
   const unpacked = db.prepare<[], { phrase_id: number }>('SELECT phrase_id FROM standing_page WHERE strengths IS NULL')
   const seats = db.prepare<[number, number, number], SeatRow>(`SELECT s.rank, s.video_id, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title, s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, v.thumbnail,
       s.strength, s.targeting, s.reach, s.pull, o.video_id IS NOT NULL AS off
@@ -108,17 +108,19 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
     }
   })
 
-  /** Works out anew what follows from the pages that stand for a phrase. */
+  /** Works out anew what follows from the pages of a phrase, from the strengths they were read with (and so under their model's version): those that stand for it, of web search, and of earlier looks. */
   function judgeAnew(phraseId: number): void {
-    for (const page of standingOf.all(phraseId)) {
+    for (const page of pagesOf.all(phraseId)) {
       const { difficulty, strengths } = judge(seats.all(phraseId, page.id, 1000).map(seat => ({ strength: seat.strength, off: seat.off === 1 })), page.complete === 1, page.more === 1)
-      rejudge.run(difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION, page.id)
-      restand.run(difficulty?.page ?? null, packStrengths(strengths), phraseId, page.region)
+      rejudge.run(difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, page.id)
+      if (page.stands) restand.run(difficulty?.page ?? null, packStrengths(strengths), phraseId, page.region)
     }
   }
-  const setOff = db.transaction((phraseId: number, code: string, off: boolean, at: number) => {
-    if (off) putOff.run(phraseId, at, code)
-    else dropOff.run(phraseId, code)
+  const setOff = db.transaction((phraseId: number, codes: readonly string[], off: boolean, at: number) => {
+    for (const code of codes) {
+      if (off) putOff.run(phraseId, at, code)
+      else dropOff.run(phraseId, code)
+    }
     judgeAnew(phraseId)
   })
   // Pages kept by a version that did not pack strengths.
@@ -141,9 +143,9 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
     latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null => (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
     /** The seats of a page down to a depth; `off` marks those taken out for its phrase. */
     seats: (page: Pick<KeptPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] => seats.all(page.phrase_id, page.id, depth),
-    /** Takes a video out of a phrase's pages, or back in; everything that follows is worked out anew. */
-    setOffTopic(phraseId: number, code: string, off: boolean, at: number): void {
-      setOff.immediate(phraseId, code, off, at)
+    /** Takes videos out of a phrase's pages, or back in, in one go; everything that follows is worked out anew. */
+    setOffTopic(phraseId: number, codes: readonly string[], off: boolean, at: number): void {
+      setOff.immediate(phraseId, codes, off, at)
       changed([phraseId])
     },
     /** Whole pages kept of a phrase, newest first, each with its videos' codes by rank. */

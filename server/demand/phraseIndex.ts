@@ -54,6 +54,12 @@ const BOTH = 3
 /** So many phrases that changed at once are read as a range, if they are one. */
 const RANGE = 32
 
+/** What is sorted by a channel's figures where there is no channel: all of them are unknown, and what ties goes by searches. */
+function withoutChannel(query: IndexQuestion['query']): IndexQuestion['query'] {
+  const ofChannel = query.sort.column === 'chance' || query.sort.column === 'worth' && query.for === 'channel'
+  return ofChannel ? { ...query, sort: { column: 'volume', direction: 'desc' } } : query
+}
+
 /** Terms parted by commas, each as its words. */
 const termsOf = (list: string | undefined) => (list ?? '').split(',').map(term => words(term).map(word => word.norm)).filter(norms => norms.length)
 
@@ -123,7 +129,8 @@ export class PhraseIndex {
     return more
   }
 
-  answer({ query, look, without, own, weights }: IndexQuestion): IndexAnswer {
+  answer({ query: asked, look, without, own, weights }: IndexQuestion): IndexAnswer {
+    const query = own ? asked : withoutChannel(asked)
     const index = this.language(query.language)
     const region = index.region(query.region)
     const everywhere = index.everywhere()

@@ -38,12 +38,12 @@ export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase:
     channelWorking: forChannel && { factors: forChannel.factors, heldBackBy: forChannel.heldBackBy },
     pageAt: page?.at ?? null,
     figures: phrases.figuresOf(phrase, language).map(each => ({ ...each, region: each.region || null })),
-    modelVersion: MODEL_VERSION,
+    modelVersion: page?.model_version ?? MODEL_VERSION,
   }
 }
 
 /** What the sheet of a phrase tells beside its figures: its months in words, what its results mean, who stands on top. */
-export function answerSheet(phrases: PhraseStore, results: ResultStore, detail: PhraseDetail, regionCode: string | null, language: string, places: PlaceNames): Omit<PhraseSheet, 'interest' | 'related' | 'rising' | 'note' | 'missing'> {
+export function answerSheet(phrases: PhraseStore, results: ResultStore, detail: PhraseDetail, regionCode: string | null, language: string, places: PlaceNames): Omit<PhraseSheet, 'interest' | 'related' | 'rising' | 'note' | 'noteRevision' | 'missing'> {
   const region = regionCode ?? ''
   const known = phrases.known(detail.phrase, region, language)!
   const lastMonth = detail.monthsEnd ? Number(detail.monthsEnd.slice(5, 7)) - 1 : 0

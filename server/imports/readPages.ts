@@ -115,7 +115,7 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   /** Pages that were taken as whole: what comes of them later cannot be added. */
   const closed = new Set<string>()
   let held = 0
-  let ready: ImportedPage[] = []
+  const ready: ImportedPage[] = []
 
   function close(key: string, { seats, length, ...page }: OpenPage): void {
     open.delete(key)

@@ -2,6 +2,8 @@ import { createHash, randomBytes } from 'node:crypto'
 import { setResponseHeader } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
 
+// It reads our own page alone.
+// eslint-disable-next-line redos/no-vulnerable
 const INLINE = /<script(?![^>]*\bsrc=)[^>]*>([\s\S]*?)<\/script>/gu
 
 /**

@@ -6,7 +6,7 @@ import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import { INTENT_WORDS } from '../../../core/demand/intent'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
-import { api, messageOf } from '~/composables/api'
+import { api, ApiProblem, messageOf } from '~/composables/api'
 import { dateOnly, inFull, percent, percentChange, rounded, roundedRatio, toldBy, UNKNOWN } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
@@ -21,6 +21,8 @@ const sheet = shallowRef<PhraseSheet | null>(null)
 const problem = ref('')
 const note = ref('')
 const noteState = ref('')
+/** The note as it is saved, by its revision. */
+let keptNote = { revision: 0 }
 const now = Date.now()
 
 async function load() {
@@ -31,33 +33,44 @@ async function load() {
     if (phrase !== props.phrase) return
     sheet.value = got
     note.value = got.note
+    keptNote = { revision: got.noteRevision }
     noteState.value = ''
     emit('loaded', got)
   } catch (error) {
     if (phrase === props.phrase) problem.value = messageOf(error)
   }
 }
-/** A note belongs to the phrase it was typed at, also when the sheet has turned to another before it is kept. */
-let unkept: { phrase: string, language: string, workspace: string | undefined, text: string } | null = null
-async function keepNote() {
+interface Unkept { phrase: string, language: string, workspace: string | undefined, text: string, kept: { revision: number } }
+/** A note belongs to the phrase it was typed at, also when the sheet has turned to another before it is saved. */
+let unkept: Unkept | null = null
+/** One after the other: the second is made from what the first has saved. */
+let saving = Promise.resolve()
+function keepNote() {
   if (!unkept) return
-  const body = unkept
+  const due = unkept
   unkept = null
+  saving = saving.then(() => saveNote(due))
+}
+async function saveNote({ kept, ...body }: Unkept) {
+  const here = () => body.phrase === props.phrase
   try {
-    await api('/api/phrases/note', { method: 'PUT', body })
-    if (body.phrase === props.phrase) noteState.value = 'kept'
+    kept.revision = (await api<{ revision: number }>('/api/phrases/note', { method: 'PUT', body: { ...body, revision: kept.revision } })).revision
+    if (here()) noteState.value = 'saved'
   } catch (error) {
-    if (body.phrase === props.phrase) noteState.value = messageOf(error)
-    else notices.tell(`The note on “${body.phrase}” was not kept: ${messageOf(error)}`, { serious: true })
+    if (error instanceof ApiProblem && error.status === 409) {
+      const theirs = error.details as { text: string, revision: number }
+      notices.tell(`The note on “${body.phrase}” was changed in another window to “${theirs.text.slice(0, 80)}”.`, { serious: true, undoLabel: 'Keep mine', undo: () => { kept.revision = theirs.revision; return saveNote({ kept, ...body }) } })
+    } else if (here()) noteState.value = messageOf(error)
+    else notices.tell(`The note on “${body.phrase}” was not saved: ${messageOf(error)}`, { serious: true })
   }
 }
 const keepSoon = useDebounceFn(keepNote, 500)
 function typeNote(text: string) {
   note.value = text ?? ''
-  unkept = { phrase: props.phrase, language: props.language, workspace: workspace.id, text: note.value }
+  unkept = { phrase: props.phrase, language: props.language, workspace: workspace.id, text: note.value, kept: keptNote }
   void keepSoon()
 }
-watch(() => [props.phrase, props.region, workspace.id], () => { void keepNote(); sheet.value = null; void load() }, { immediate: true })
+watch(() => [props.phrase, props.region, workspace.id], () => { keepNote(); sheet.value = null; void load() }, { immediate: true })
 onBeforeUnmount(() => void keepNote())
 
 const detail = computed(() => sheet.value!.detail)

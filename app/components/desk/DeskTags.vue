@@ -4,10 +4,12 @@ import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { DEFAULT_PROFILE as profile, repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
 import { counted } from '~/composables/figures'
+import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 
 const tags = defineModel<string[]>({ required: true })
 const notices = useNotices()
+const brief = useBrief()
 const typed = ref('')
 const used = computed(() => tagsCost(tags.value, profile))
 const repeated = computed(() => new Set(repeatedTags(tags.value)))
@@ -21,9 +23,7 @@ const items = computed({
 })
 
 function change(text: string, next: string[]) {
-  const before = tags.value
-  tags.value = next
-  notices.tell(text, { undo: () => { tags.value = before } })
+  brief.change(text, 'tags', next)
 }
 
 function take(text: string) {

@@ -3,7 +3,7 @@ import { mdiArrowLeft, mdiDownloadOutline, mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ListLine, ListPhrase } from '../../../shared/lists'
 import type { ImportAnswer, PhraseRow } from '../../../shared/phrases'
-import { api, messageOf } from '~/composables/api'
+import { api, ApiProblem, messageOf } from '~/composables/api'
 import { useAssessing } from '~/composables/assessing'
 import { counted, inFull, rounded, UNKNOWN } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -67,7 +67,18 @@ const refresh = () => load(Math.max(PAGE, one.value?.rows.length ?? 0))
 watch(() => [workspace.id, props.id, region.value], () => { chosen.value = []; void load() }, { immediate: true })
 
 const attempt = useAttempt(refresh)
-const change = (body: Record<string, unknown>) => attempt(() => api(`/api/lists/${props.id}`, { method: 'PATCH', body: { language: language.value, ...body } }))
+/** One after the other: the second is made from what the first has saved. */
+let saving = Promise.resolve()
+const change = (body: Record<string, unknown>, revision?: number): Promise<void> => saving = saving.then(() => attempt(async () => {
+  try {
+    await api(`/api/lists/${props.id}`, { method: 'PATCH', body: { language: language.value, revision: revision ?? one.value?.revision, ...body } })
+  } catch (error) {
+    if (!(error instanceof ApiProblem) || error.status !== 409) throw error
+    // What was typed is in the notice's way on; what the other window wrote is shown meanwhile.
+    const { list } = error.details as { list: ListLine }
+    notices.tell(`${error.message} The other version is shown.`, { serious: true, undoLabel: 'Keep mine', undo: () => change(body, list.revision) })
+  }
+}))
 function takeOut() {
   const phrases = [...chosen.value]
   const notes = Object.fromEntries(one.value!.rows.filter(each => each.note && phrases.includes(each.phrase)).map(each => [each.phrase, each.note]))

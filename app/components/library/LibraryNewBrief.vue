@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { messageOf } from '~/composables/api'
+import { remember } from '~/composables/remember'
 import { useLibrary } from '~/stores/library'
 
 const open = defineModel<boolean>({ required: true })
@@ -25,7 +26,7 @@ async function make() {
   busy.value = true
   try {
     const brief = await library.create({ topic: topic.value.trim().slice(0, 300), region: region.value })
-    localStorage.setItem('fonetra.region', region.value ?? '')
+    remember('fonetra.region', region.value ?? '')
     open.value = false
     await navigateTo({ path: '/demand', query: { brief: brief.id, seed: brief.fields.topic.toLowerCase().slice(0, 200) } })
   } catch (error) {

@@ -5,14 +5,12 @@ import type { RivalRow, VideoAnswer } from '../../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
 import { dateOnly, inFull, percent, rounded } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
-import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 
 const props = defineProps<{ row: RivalRow }>()
 const route = useRoute()
 const brief = useBrief()
 const tray = useTray()
-const notices = useNotices()
 const video = shallowRef<VideoAnswer | null>(null)
 const problem = ref('')
 onMounted(async () => {
@@ -25,9 +23,7 @@ onMounted(async () => {
 const has = (tag: string) => brief.fields?.tags.includes(tag) ?? false
 function addTag(tag: string) {
   if (!brief.fields || has(tag)) return
-  const before = [...brief.fields.tags]
-  brief.set('tags', [...before, tag], true)
-  notices.tell(`“${tag}” to the brief’s tags.`, { undo: () => brief.set('tags', before, true) })
+  brief.change(`“${tag}” to the brief’s tags.`, 'tags', [...brief.fields.tags, tag])
 }
 const link = (phrase: string) => ({ query: { ...route.query, phrase, video: undefined } })
 </script>

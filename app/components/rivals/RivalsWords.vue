@@ -49,10 +49,10 @@ const ranksOf = (word: PageWord) => word.ranks.length > 2 ? `${word.ranks.slice(
 
 function toTags() {
   if (!brief.fields) return
-  const before = [...brief.fields.tags]
-  const fresh = picked.value.filter(term => !before.includes(term))
-  brief.set('tags', [...before, ...fresh], true)
-  notices.tell(fresh.length ? `${counted(fresh.length, 'tag')} to the brief.` : 'All of them are among its tags already.', { undo: () => brief.set('tags', before, true) })
+  const { tags } = brief.fields
+  const fresh = picked.value.filter(term => !tags.includes(term))
+  if (fresh.length) brief.change(`${counted(fresh.length, 'tag')} to the brief.`, 'tags', [...tags, ...fresh])
+  else notices.tell('All of them are among its tags already.')
   picked.value = []
 }
 function toTray() {

@@ -11,7 +11,7 @@ const open = computed({ get: () => notices.current !== null, set: (value) => { i
   <v-snackbar :key="notices.current?.id" v-model="open" :timeout="notices.current?.serious ? 9000 : 6500" location="bottom left" data-test="notice">
     {{ notices.current?.text }}
     <template #actions>
-      <v-btn v-if="notices.current?.undo" data-test="undo" @click="notices.undo()">Undo</v-btn>
+      <v-btn v-if="notices.current?.undo" data-test="undo" @click="notices.undo()">{{ notices.current.undoLabel ?? 'Undo' }}</v-btn>
       <v-btn @click="notices.clear()">Close</v-btn>
     </template>
   </v-snackbar>

@@ -32,12 +32,13 @@ export default route(async (event, runtime): Promise<PhraseSheet> => {
   }
   phrases.phraseId(phrase, language)
   const detail = answerDetail(phrases, results, phrase, region, language, whom)!
+  const note = lists.note(workspaceOf(runtime, workspace).id, phrases.phraseId(phrase, language))
   return {
     ...answerSheet(phrases, results, detail, region, language, whom.places),
     interest: told.interest,
     related: await related({ sort: 'volume:desc' }),
     rising: (await related({ sort: 'change:desc', minVolume: RISING_FLOOR })).filter(row => (row.change ?? 0) > 0),
-    note: lists.note(workspaceOf(runtime, workspace).id, phrases.phraseId(phrase, language)),
+    note: note.text, noteRevision: note.revision,
     missing: [...missing, ...told.missing],
   }
 })

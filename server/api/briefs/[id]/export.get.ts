@@ -1,6 +1,7 @@
 import { setResponseHeader } from 'h3'
 import { z } from 'zod'
 import { briefJson, briefPhrases, briefText } from '../../../demand/briefExport'
+import { fileNameOf } from '../../../http/fileName'
 import { briefOf } from '../../../http/briefOf'
 import { queryOf, route } from '../../../http/route'
 
@@ -15,7 +16,7 @@ export default route((event, runtime) => {
   const { format } = queryOf(event, question)
   const brief = briefOf(event, runtime)
   const { type, ending, write } = FORMATS[format]
-  const name = (brief.fields.tray.lead ?? brief.fields.topic ?? 'brief').normalize('NFKD').replace(/[^A-Za-z0-9]+/gu, '-').replace(/^-+|-+$/gu, '').slice(0, 80) || 'brief'
+  const name = fileNameOf(brief.fields.tray.lead ?? brief.fields.topic, 'brief')
   setResponseHeader(event, 'Content-Type', type)
   setResponseHeader(event, 'Content-Disposition', `attachment; filename="${name}.${ending}"`)
   return write(brief, runtime)

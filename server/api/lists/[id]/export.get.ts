@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { languageInput, regionInput } from '../../../../shared/text'
 import { listAsCsv, listAsJson } from '../../../demand/listExport'
 import { rowOf } from '../../../demand/rows'
+import { fileNameOf } from '../../../http/fileName'
 import { listOf } from '../../../http/listOf'
 import { queryOf, route } from '../../../http/route'
 
@@ -13,7 +14,7 @@ const question = z.object({ format: z.enum(['csv', 'json'], { error: 'A format i
 export default route((event, runtime) => {
   const list = listOf(event, runtime)
   const { format, region, language } = queryOf(event, question)
-  const name = list.name.normalize('NFKD').replace(/[^A-Za-z0-9]+/gu, '-').replace(/^-+|-+$/gu, '').slice(0, 80) || 'phrases'
+  const name = fileNameOf(list.name, 'phrases')
   setResponseHeader(event, 'Content-Disposition', `attachment; filename="${name}.${format}"`)
   setResponseHeader(event, 'Content-Type', format === 'json' ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8')
   const phrases = runtime.lists.phrases(list.id)

@@ -1,9 +1,13 @@
 import { listPatchSchema } from '../../../../shared/lists'
-import { listOf } from '../../../http/listOf'
+import { listOf, noSuchList } from '../../../http/listOf'
+import { Problem } from '../../../http/problem'
 import { bodyOf, route } from '../../../http/route'
 
 export default route(async (event, runtime) => {
   const { id } = listOf(event, runtime)
   const { language, ...change } = await bodyOf(event, listPatchSchema)
-  return runtime.lists.patch(id, change, language)
+  const result = runtime.lists.patch(id, change, language)
+  if (result.kind === 'absent') throw noSuchList()
+  if (result.kind === 'stale') throw new Problem(409, 'stale', 'This list was changed in another window since you opened it. Nothing was overwritten.', { list: result.list })
+  return result.list
 })

@@ -70,7 +70,7 @@ describe('a result taken out', () => {
     const { results, phrases, id } = stores()
     results.keep([page(id, DAY, { seats: twenty, more: true })])
     const before = phrases.known('bike chain', 'GB', 'en')!
-    results.setOffTopic(id, 'v0', true, DAY)
+    results.setOffTopic(id, ['v0'], true, DAY)
     const after = phrases.known('bike chain', 'GB', 'en')!
     // What is left is all alike, and the seat nobody read counts neither as strong nor as empty.
     expect(after.difficulty).toBeCloseTo(50)
@@ -78,15 +78,25 @@ describe('a result taken out', () => {
     results.keep([page(id, 9 * DAY, { seats: twenty, more: true })])
     expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(50)
     expect(results.seats(results.latest(id, 'GB')!, 20).filter(row => row.off).map(row => row.code)).toEqual(['v0'])
-    results.setOffTopic(id, 'v0', false, DAY)
+    results.setOffTopic(id, ['v0'], false, DAY)
     expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(before.difficulty!)
+  })
+  test('earlier looks and the web’s page follow as well, several results in one go', () => {
+    const { results, id } = stores()
+    results.keep([page(id, DAY, { seats: twenty, more: true }), page(id, 9 * DAY, { seats: twenty, more: true }), page(id, 9 * DAY, { kind: 'web', seats: twenty, more: true })])
+    const figures = () => [...results.past(id, 'GB'), results.latest(id, 'GB', 'web')!].map(each => each.difficulty!)
+    const before = figures()
+    results.setOffTopic(id, ['v0', 'v1'], true, DAY)
+    for (const difficulty of figures()) expect(difficulty).toBeCloseTo(50)
+    results.setOffTopic(id, ['v0', 'v1'], false, DAY)
+    for (const [i, difficulty] of figures().entries()) expect(difficulty).toBeCloseTo(before[i]!)
   })
   test('leaves other phrases as they are, and an empty seat empty', () => {
     const { results, phrases, id } = stores()
     const other = phrases.phraseId('gold chain', 'en')
     results.keep([page(id, DAY, { seats: twenty.slice(0, 4) }), page(other, DAY, { seats: twenty })])
     const before = phrases.known('gold chain', 'GB', 'en')!.difficulty
-    results.setOffTopic(id, 'v0', true, DAY)
+    results.setOffTopic(id, ['v0'], true, DAY)
     expect(phrases.known('gold chain', 'GB', 'en')!.difficulty).toBe(before)
     expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeLessThan(40)
   })

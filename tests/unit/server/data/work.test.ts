@@ -28,13 +28,19 @@ describe('lists', () => {
     const { id: workspace } = workspaces.get()!
     const list = lists.create(workspace, 'Ideas', ['bike chain', 'Bike  Bell', 'bike bell'], 'en')!
     expect(lists.phrases(list.id).map(each => each.phrase)).toEqual(['bike chain', 'bike bell'])
+    const { revision } = lists.list(list.id)!
+    expect(lists.patch(list.id, { ...nothing, name: 'Mine', revision }, 'en')).toMatchObject({ kind: 'saved', list: { name: 'Mine', revision: revision + 1 } })
+    expect(lists.patch(list.id, { ...nothing, name: 'Theirs', revision }, 'en')).toMatchObject({ kind: 'stale', list: { name: 'Mine' } })
+    // Phrases of two windows go together.
+    expect(lists.patch(list.id, { ...nothing, add: ['bike pump'], revision }, 'en').kind).toBe('saved')
+    lists.patch(list.id, { ...nothing, remove: ['bike pump'] }, 'en')
     lists.patch(list.id, { ...nothing, add: ['saddle'], remove: ['bike chain'], notes: { 'bike bell': 'loud' } }, 'en')
     expect(lists.phrases(list.id)).toMatchObject([{ phrase: 'bike bell', note: 'loud' }, { phrase: 'saddle', note: '' }])
     expect(lists.remove(list.id)).toBe(true)
     expect(lists.lists(workspace)).toEqual([])
-    expect(lists.patch(list.id, nothing, 'en')).toBeNull()
+    expect(lists.patch(list.id, nothing, 'en')).toEqual({ kind: 'absent' })
     lists.restore(list.id)
-    expect(lists.lists(workspace)).toMatchObject([{ name: 'Ideas', phrases: 2 }])
+    expect(lists.lists(workspace)).toMatchObject([{ name: 'Mine', phrases: 2 }])
   })
   test('are merged and subtracted into new ones', () => {
     const { lists, workspaces } = setUp()
@@ -56,9 +62,12 @@ describe('lists', () => {
     expect(lists.removeFilterSet(set.id)).toBe(true)
     const phrase = phrases.phraseId('bike chain', 'en')
     lists.setNote(id, phrase, 'ask Ida')
-    expect([lists.note(id, phrase), lists.note(other.id, phrase)]).toEqual(['ask Ida', ''])
-    lists.setNote(id, phrase, ' ')
-    expect(lists.note(id, phrase)).toBe('')
+    expect([lists.note(id, phrase), lists.note(other.id, phrase)]).toEqual([{ text: 'ask Ida', revision: 1 }, { text: '', revision: 0 }])
+    lists.setNote(id, phrase, ' ', 1)
+    expect(lists.note(id, phrase)).toEqual({ text: '', revision: 2 })
+    // Another window that knows the first version overwrites nothing, unless it would write the same.
+    expect(lists.setNote(id, phrase, 'ask Tom', 1)).toEqual({ kind: 'stale', note: { text: '', revision: 2 } })
+    expect(lists.setNote(id, phrase, '', 1).kind).toBe('saved')
   })
 })
 

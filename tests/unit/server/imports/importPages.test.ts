@@ -46,7 +46,7 @@ test('a list of results makes its page, with difficulty, and Rivals works on it 
   expect(answer.channels[0]).toMatchObject({ results: 5 })
   expect(answer.reading.spreads.map(each => each.name)).toEqual(['views', 'viewsPerDay', 'subscribers', 'age'])
   // Taken out by hand, a result counts in nothing and every figure follows.
-  given.results.setOffTopic(known.id, 'v1', true, AT)
+  given.results.setOffTopic(known.id, ['v1'], true, AT)
   const after = answerResults(given, given.results.latest(known.id, 'GB')!, resultsQuerySchema.parse({ phrase: 'bike chain', region: 'GB', workspace: workspace.id }), null, null)
   expect(after.rows[1]!).toMatchObject({ off: true, ahead: null })
   expect(after.difficulty!.page).not.toBe(answer.difficulty!.page)

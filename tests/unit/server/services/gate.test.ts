@@ -36,7 +36,8 @@ test('no more than a budget is asked of one service at a time; another service h
   await turn()
   await turn()
   expect(waiting).toHaveLength(34)
-  for (let i = 0; i < waiting.length; i++) { waiting[i]!.answer([]); await turn(); await turn() }
+  // More come while these are answered.
+  for (const each of waiting) { each.answer([]); await turn(); await turn() }
   expect(await Promise.all(many)).toHaveLength(100)
 })
 
