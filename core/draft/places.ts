@@ -21,10 +21,24 @@ export function openingOf(description: string, profile: LimitProfile): string {
   return description.slice(0, codePointOffset(description, profile.description.openingCodePoints))
 }
 
-/** The spoken words of captions in SRT or WebVTT; what is neither is taken as plain words. */
+/** Captions that look like SRT or WebVTT and cannot be read as either. */
+export class CaptionsFault extends Error {
+  constructor(cause: unknown) {
+    super('The captions cannot be read as SRT or WebVTT. Look at their times, such as 00:00:01,000 --> 00:00:03,500.', { cause })
+    this.name = 'CaptionsFault'
+  }
+}
+
+/** The spoken words of captions in SRT or WebVTT; what is neither is taken as plain words. @throws CaptionsFault */
 export function spokenWords(captions: string): string {
   if (!captions.includes('-->')) return captions
-  return parseCaptions(captions).entries.map(entry => entry.text.replace(/<[^<>]*>/gu, '')).join('\n')
+  let entries: ReturnType<typeof parseCaptions>['entries']
+  try {
+    ({ entries } = parseCaptions(captions))
+  } catch (error) {
+    throw new CaptionsFault(error)
+  }
+  return entries.map(entry => entry.text.replace(/<[^<>]*>/gu, '')).join('\n')
 }
 
 /**

@@ -31,6 +31,8 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
   if (fault) return { status: fault === 'full' ? 507 : 503, body: body(DATA_CODES[fault], FAULT_MESSAGES[fault]) }
   // Asked before the file was closed, answered after.
   if (error instanceof TypeError && error.message === 'The database connection is not open') return { status: 503, body: body('busy', 'The data was closed meanwhile. Try again in a moment.') }
+  // It comes from the thread that scores, where it is known by its name alone.
+  if (error instanceof Error && error.name === 'CaptionsFault') return { status: 400, body: body('bad-captions', error.message) }
   if (error instanceof ThreadLate) return { status: 422, body: body('too-much', error.message) }
   if (error instanceof ThreadEnded) return { status: 503, body: body('busy', error.message) }
   if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }

@@ -65,6 +65,7 @@ async function copyAll() {
         <p v-if="!support.length" class="empty">A handful of phrases that say the same or part of it. About ten is plenty.</p>
         <v-text-field v-model="typed" class="mt-2" density="compact" label="Add a phrase" maxlength="2000" data-test="tray-add" @keydown.enter.prevent="addTyped" />
       </section>
+      <p v-if="tray.problem" class="small muted" role="status">Could not load searches: {{ tray.problem }} <button class="plain again" @click="tray.refreshFigures()">Try again</button></p>
       <section v-if="tray.tray.setAside.length" aria-label="Set aside">
         <button class="plain muted small" :aria-expanded="asideOpen" @click="asideOpen = !asideOpen">{{ asideOpen ? '▾' : '▸' }} Set aside ({{ tray.tray.setAside.length }})</button>
         <ul v-if="asideOpen">
@@ -77,6 +78,7 @@ async function copyAll() {
 </template>
 
 <style scoped>
+.again { color: var(--teal); text-decoration: underline; }
 .panel { padding: 12px 12px 16px; display: flex; flex-direction: column; gap: 14px; min-height: 100%; }
 header { display: flex; justify-content: space-between; align-items: center; height: 28px; }
 ol, ul { list-style: none; margin: 0; padding: 0; }

@@ -45,6 +45,18 @@ test('phrases that hold the seed’s words, and those of its look, each once', (
   expect(ask(given, { seed: 'bike', language: 'de' }).total).toBe(0)
 })
 
+test('without a channel nothing of another’s orders the rows: its figures are unknown', () => {
+  const given = setUp()
+  given.phrases.save([figure('bike a', 10), figure('bike b', 500), figure('bike c', 90)], 'en', service, 1)
+  for (const [text, strength] of [['bike a', 0.1], ['bike b', 0.9], ['bike c', 0.5]] as const) given.results.keep([page(given.phrases.phraseId(text, 'en'), strength)])
+  expect(texts(ask(given, { sort: 'chance:desc' }, { mine: true }))).toEqual(['bike a', 'bike c', 'bike b'])
+  for (const more of [{ sort: 'chance:desc' }, { sort: 'chance:asc' }, { sort: 'worth:desc', for: 'channel' }]) {
+    const answer = ask(given, more)
+    expect(texts(answer)).toEqual(['bike b', 'bike c', 'bike a'])
+    expect(answer.rows.map(row => row.chance)).toEqual([null, null, null])
+  }
+})
+
 test('what wordings ask for is told anew when places come to be known', () => {
   const given = setUp()
   given.phrases.save([figure('bike thornwick', 50), figure('bike bell', 5)], 'en', service, 1)

@@ -1,0 +1,121 @@
+import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { get } from 'node:http'
+import { fuzz } from '../tests/e2e/fuzz'
+import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
+import { storm } from '../tests/e2e/storm'
+import { quantile } from './measure'
+
+const resident = (app: RunningApp) => Number(/VmRSS:\s+(\d+)/u.exec(readFileSync(`/proc/${app.process.pid}/status`, 'utf8'))![1]) / 1024
+const sorted = (list: number[]) => [...list].sort((a, b) => a - b)
+const yes = (met: boolean) => met ? 'yes' : '**no**'
+const ms = (value: number) => `${Math.round(value).toLocaleString('en')} ms`
+
+/** How long the health is waited for, asked by a connection of its own each time. */
+const health = (app: RunningApp) => new Promise<number>((resolve, reject) => {
+  const startedAt = performance.now()
+  get(`${app.url}/api/health`, { agent: false }, (answer) => { answer.resume(); answer.on('end', () => { resolve(performance.now() - startedAt) }) }).on('error', reject)
+})
+
+/** Two storms of ends by force and by request. @returns lines of the report. */
+export async function benchStorm(rounds: number): Promise<string[]> {
+  const lines: string[] = []
+  for (const signal of ['SIGKILL', 'SIGTERM'] as const) {
+    const { acknowledged, lost, endedByItself, faults } = await storm(rounds, signal)
+    lines.push(`| ended by ${signal} while eight writers save, from the first healthy answer on | ${rounds} rounds | ${acknowledged.toLocaleString('en')} edits acknowledged: ${lost.length} lost, ${endedByItself} exits of its own, ${faults.length} faults of the file | none: ${yes(!lost.length && !endedByItself && !faults.length)} |`)
+  }
+  return lines
+}
+
+export async function benchFuzz(requests: number): Promise<string[]> {
+  const app = await startApp()
+  try {
+    const first = await fuzz(app, requests)
+    const before = resident(app)
+    await fuzz(app, requests)
+    const growth = resident(app) - before
+    const bad = first.serverErrors.length + first.broken.length
+    return [
+      `| requests drawn from a seed to every route | ${requests.toLocaleString('en')} | ${first.serverErrors.length} answered by 5xx, ${first.broken.length} broken off, ${first.late.length} over 1 s, the slowest ${ms(first.slowestMs)} | none: ${yes(!bad && !first.late.length)} |`,
+      ...[...first.serverErrors, ...first.broken, ...first.late].slice(0, 3).map(each => `| · for example | | \`${each.replaceAll('|', ' ').slice(0, 120)}\` | |`),
+      `| the same again: resident memory grows by | ${requests.toLocaleString('en')} | ${Math.round(growth)} MB, to ${Math.round(before + growth)} MB | under 50 MB: ${yes(growth < 50)} |`,
+    ]
+  } finally {
+    await app.close()
+  }
+}
+
+/** Fifty windows at work while a long list is imported. */
+export async function benchClients(seconds: number): Promise<string[]> {
+  const app = await startApp()
+  try {
+    const list = `phrase,volume\n${Array.from({ length: 200_000 }, (_, i) => `how to fit part ${i},${i % 9000}`).join('\n')}\n`
+    const edits: number[] = []
+    const looks: number[] = []
+    let errors = 0
+    let done = false
+    const importing = call(app, '/api/import/phrases?region=GB&name=clients.csv', { method: 'POST', raw: list }).then(answer => answer.status === 200 ? 0 : 1)
+    const until = performance.now() + seconds * 1000
+    await Promise.all(Array.from({ length: 50 }, async (_, n) => {
+      const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: `Client ${n}` } } })).json as { id: string }
+      for (let revision = 0; performance.now() < until && !done; revision++) {
+        const at = performance.now()
+        const saved = await call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: randomUUID(), fields: { title: { revision, value: `Title ${revision}` } } } })
+        edits.push(performance.now() - at)
+        if (saved.status !== 200) errors++
+        if (revision % 5 === 0) {
+          const asked = performance.now()
+          const rows = await call(app, `/api/phrases?seed=${n % 2 ? 'bike%20chain' : 'rear%20derailleur'}&region=GB&limit=100`)
+          looks.push(performance.now() - asked)
+          if (rows.status !== 200) errors++
+        }
+        // As fast as a hand that types: some saves a second.
+        await new Promise(wake => setTimeout(wake, 300))
+      }
+    }))
+    done = true
+    errors += await importing
+    const p99 = (list: number[]) => quantile(sorted(list), 0.99)
+    return [
+      `| 50 clients for ${seconds} s with an import of 200,000 rows | ${(edits.length + looks.length).toLocaleString('en')} requests | ${errors} errors | none: ${yes(!errors)} |`,
+      `| · their PATCH | ${edits.length.toLocaleString('en')} | median ${ms(quantile(sorted(edits), 0.5))}, p99 ${ms(p99(edits))} | p99 under 250 ms: ${yes(p99(edits) < 250)} |`,
+      `| · their phrases | ${looks.length.toLocaleString('en')} | median ${ms(quantile(sorted(looks), 0.5))}, p99 ${ms(p99(looks))} | p99 under 1 s: ${yes(p99(looks) < 1000)} |`,
+    ]
+  } finally {
+    await app.close()
+  }
+}
+
+/** How long the health is waited for while hostile and long files are read. */
+export async function benchHold(): Promise<string[]> {
+  const app = await startApp({ from: 'empty' })
+  const entry = (i: number) => `<entry><id>x:${i}</id><title>Video number ${i} of bikes</title><link rel="alternate" href="https://v.example/watch?v=v${i}"/><published>2026-01-02T00:00:00Z</published><media:group><media:description>${'text '.repeat(60)}</media:description></media:group></entry>`
+  const times = <Part>(n: number, part: (i: number) => Part) => Array.from({ length: n }, (_, i) => part(i))
+  const files: [string, string, () => string][] = [
+    ['a feed', '/api/import/pages?region=GB', () => `<feed xmlns="http://www.w3.org/2005/Atom"><title>Shed</title>${times(96_000, entry).join('')}</feed>`],
+    ['a feed of 200,000 attributes', '/api/import/pages?region=GB', () => `<feed><entry ${times(200_000, i => `a${i}="1"`).join(' ')}/></feed>`],
+    ['a list of 900,000 places', '/api/import/places?region=GB', () => `name,population\n${times(900_000, i => `Town ${i},${i}`).join('\n')}`],
+    ['result pages as JSON', '/api/import/pages?region=GB', () => JSON.stringify(times(128_000, i => ({ id: `j${i}`, title: `Json ${i} of bikes`, description: 'text '.repeat(60), views: i, phrase: `bike thing ${Math.floor(i / 20)}`, rank: i % 20 + 1 })))],
+    ['a description of 200,000 characters without a sentence end, scored', '/api/check', () => JSON.stringify({ draft: { title: '- '.repeat(9000), description: 'a'.repeat(200_000) }, phrases: { lead: 'a', support: times(200, i => `a b${i}`) } })],
+  ]
+  try {
+    const lines: string[] = []
+    for (const [what, path, make] of files) {
+      const body = make()
+      const waits: number[] = []
+      let done = false
+      const startedAt = performance.now()
+      const work = call(app, path, { method: 'POST', raw: body }).finally(() => { done = true })
+      while (!done) {
+        waits.push(await health(app))
+        await new Promise(wake => setTimeout(wake, 5))
+      }
+      const { status } = await work
+      const most = Math.max(...waits)
+      lines.push(`| health while ${what} is read | ${(body.length / 1e6).toFixed(1)} MB, ${((performance.now() - startedAt) / 1000).toFixed(1)} s, answered ${status} | p99 ${ms(quantile(sorted(waits), 0.99))}, most ${ms(most)}; ${Math.round(resident(app))} MB resident | most under 100 ms: ${yes(most < 100)} |`)
+    }
+    return lines
+  } finally {
+    await app.close()
+  }
+}
