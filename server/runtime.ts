@@ -21,6 +21,7 @@ import { restoreBackup } from './data/backups'
 import { dailyBackups, type DailyBackups } from './data/dailyBackups'
 import { DataProblem, openingProblem } from './data/dataProblem'
 import { lockFolder } from './data/folderLock'
+import { thinPages } from './data/retention'
 import { connectStandin } from './services/connect'
 import { switchboard, type Switchboard } from './services/switchboard'
 
@@ -135,7 +136,7 @@ async function opened(): Promise<Runtime> {
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
       jobs: new Jobs(db),
-      backups: dailyBackups(db, file),
+      backups: dailyBackups(db, file, () => thinPages(db)),
       importThread: join(workers, 'import.mjs'),
       uploads: data,
     }

@@ -15,7 +15,8 @@ export interface DailyBackups {
   close: () => Promise<void>
 }
 
-export function dailyBackups(db: Db, file: string): DailyBackups {
+/** @param after done once a day when the backup is made: what it changes can be had back. */
+export function dailyBackups(db: Db, file: string, after: () => Promise<unknown> = () => Promise.resolve()): DailyBackups {
   let problem: string | null = null
   let work: Promise<unknown> = Promise.resolve()
 
@@ -27,9 +28,11 @@ export function dailyBackups(db: Db, file: string): DailyBackups {
   }
   async function daily(): Promise<void> {
     try {
-      if (backupDue(file)) await make('daily')
+      if (!backupDue(file)) return
+      await make('daily')
+      await after()
     } catch (error) {
-      console.error('The daily backup could not be made:', (error as Error).message)
+      console.error('The daily backup failed:', (error as Error).message)
     }
   }
   const first = setTimeout(() => void daily(), AFTER_START)

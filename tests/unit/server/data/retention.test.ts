@@ -1,0 +1,51 @@
+import fc from 'fast-check'
+import { looksToDrop } from '../../../../core/rivals/keepLooks'
+import { phraseStore } from '../../../../server/data/phrases'
+import { resultStore, type PageToKeep } from '../../../../server/data/results'
+import { thinPages } from '../../../../server/data/retention'
+import { runs } from '../../../setup/runs'
+import { freshData, temporaryFolder } from '../files'
+
+const folder = temporaryFolder()
+const DAY = 86_400_000
+const NOW = 2000 * DAY
+
+test('daily looks become weekly after two months and monthly after a year; the first and the last stay', () => {
+  const looks = Array.from({ length: 800 }, (_, day) => NOW - day * DAY)
+  const dropped = new Set(looksToDrop(looks, NOW))
+  const ages = looks.flatMap((_, day) => dropped.has(day) ? [] : [day])
+  expect(ages.filter(day => day <= 60)).toHaveLength(61)
+  expect(ages.filter(day => day > 60 && day <= 365)).toHaveLength(43)
+  expect(ages.filter(day => day > 365).length).toBeLessThan(17)
+  expect(ages.at(-1)).toBe(799)
+  expect(looksToDrop([NOW - 900 * DAY], NOW)).toEqual([])
+})
+
+test('what is kept is not thinned further by doing it again', () => {
+  fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 1500 }), { maxLength: 80 }), (days) => {
+    const looks = days.map(day => NOW - day * DAY)
+    const dropped = new Set(looksToDrop(looks, NOW))
+    const kept = looks.filter((_, i) => !dropped.has(i))
+    expect(looksToDrop(kept, NOW)).toEqual([])
+  }), { numRuns: runs(200) })
+})
+
+test('old pages go with their seats, the standing one and other phrases’ stay', async () => {
+  const db = freshData(folder)
+  const phrases = phraseStore(db)
+  const results = resultStore(db)
+  const [id, other] = [phrases.phraseId('bike chain', 'en'), phrases.phraseId('bike bell', 'en')]
+  const page = (phraseId: number, at: number): PageToKeep => ({
+    phraseId, region: 'GB', kind: 'site', source: 'site', at, depth: 20, complete: true, more: false, titleMatches: 1, videoBlock: null, intent: null,
+    seats: [{ video: { id: 'v', title: 't', description: null, tags: null, channel: { id: 'c', title: 'C', subscribers: null }, views: 1, likes: 0, comments: 0, publishedAt: 0, durationSeconds: 1, thumbnail: null }, strength: { strength: 0.5, targeting: 0.5, reach: null, pull: null } }],
+  })
+  results.keep(Array.from({ length: 40 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
+  results.keep([page(other, NOW - 900 * DAY)])
+  const standing = results.latest(id, 'GB')!.id
+  expect(await thinPages(db, NOW)).toBeGreaterThan(25)
+  expect(results.latest(id, 'GB')!.id).toBe(standing)
+  expect(results.past(id, 'GB').length).toBeLessThan(10)
+  expect(results.latest(other, 'GB')).not.toBeNull()
+  expect(db.prepare('SELECT count(*) FROM seat WHERE page_id NOT IN (SELECT id FROM result_page)').pluck().get()).toBe(0)
+  expect(await thinPages(db, NOW)).toBe(0)
+})
