@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 
 const EXPECTED: Record<string, string> = { string: 'a text', number: 'a number', int: 'a whole number', boolean: 'true or false', array: 'a list', object: 'an object with its fields', record: 'an object with its fields', null: 'null', date: 'a date' }
 const UNITS: Record<string, [one: string, many: string]> = { string: ['character', 'characters'], array: ['entry', 'entries'], set: ['entry', 'entries'], file: ['byte', 'bytes'] }

@@ -4,10 +4,13 @@ import type { WorthWeights } from '../../core/demand/worth'
 import { Postings } from '../../core/search/postings'
 import { wordCount } from '../../core/text/words'
 import type { IndexRows } from '../data/indexRows'
+import { keepLast } from './keepLast'
 import { NO_INTENT, RegionColumns } from './regionColumns'
 
 /** Texts read in one go. */
 const STEP = 1000
+/** Regions held at a time: of a million phrases each takes some sixty megabytes. */
+const REGIONS = 8
 /** The place among the texts of a phrase that has none yet: behind all others. */
 const LATE = 0xfffffffe
 
@@ -122,11 +125,13 @@ export class LanguageIndex {
     const key = volumesAlone ? `${code} volumes` : code
     let columns = this.regions.get(key)
     if (!columns) {
-      this.regions.set(key, columns = new RegionColumns(code, this.weights, volumesAlone))
+      columns = new RegionColumns(code, this.weights, volumesAlone)
       columns.grow(this.size)
       columns.load(this.rows, id => this.numberOf(id))
     }
     columns.grow(this.size)
+    // What is told of everywhere stands beside every region.
+    keepLast(this.regions, key, columns, REGIONS, each => each === '' || each === ' volumes')
     return columns
   }
 

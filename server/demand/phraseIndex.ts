@@ -9,6 +9,7 @@ import { phraseKey, words } from '../../core/text/words'
 import type { PhrasesQuery } from '../../shared/phrases'
 import { indexRows, type IndexRows } from '../data/indexRows'
 import type { Db } from '../data/open'
+import { keepLast } from './keepLast'
 import { LanguageIndex } from './languageIndex'
 import { NO_INTENT, RISING, type OwnStanding, type RegionColumns } from './regionColumns'
 import { lastKeys, sortKeys, sortName } from './sortKeys'
@@ -48,6 +49,8 @@ const STEPS = 60_000
 const SORTED = 16_384
 /** Sets of phrases kept: of seeds, and of filters. */
 const KEPT = 48
+/** Languages held at a time; one that was dropped is loaded again when it is asked for. */
+const LANGUAGES = 6
 /** Both kinds of source suggest a phrase. */
 const BOTH = 3
 
@@ -82,8 +85,8 @@ export class PhraseIndex {
   }
 
   private language(code: string): LanguageIndex {
-    let index = this.languages.get(code)
-    if (!index) this.languages.set(code, index = new LanguageIndex(code, this.rows, this.placeNames(), this.weights))
+    const index = this.languages.get(code) ?? new LanguageIndex(code, this.rows, this.placeNames(), this.weights)
+    keepLast(this.languages, code, index, LANGUAGES)
     return index
   }
 

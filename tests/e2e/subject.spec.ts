@@ -70,6 +70,7 @@ test('a brief opens and is saved where the browser’s storage is full', async (
 
 test('an edit of a brief that is gone is told and not sent again and again', async ({ page, app }) => {
   const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Soon gone' } } })).json as { id: string }
+  await page.clock.install()
   await page.goto(`/desk?brief=${id}`)
   await titleOf(page).click()
   await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
@@ -79,8 +80,9 @@ test('an edit of a brief that is gone is told and not sent again and again', asy
   await expect(page.getByTestId('save-state')).toContainText('not there any more')
   await expect(titleOf(page)).toHaveText('Too late')
   const once = sent
-  // Longer than the first repeat of what may yet succeed.
-  await page.evaluate(() => new Promise(resolve => setTimeout(resolve, 1500)))
+  // Longer than what may yet succeed waits for its repeats.
+  await page.clock.fastForward(60_000)
+  await page.evaluate(() => fetch('/api/health'))
   expect(sent).toBe(once)
 })
 

@@ -45,6 +45,15 @@ test('phrases that hold the seed’s words, and those of its look, each once', (
   expect(ask(given, { seed: 'bike', language: 'de' }).total).toBe(0)
 })
 
+test('however many regions and languages are asked for, the last ones are held and the others loaded again', () => {
+  const given = setUp()
+  given.phrases.save([figure('bike bell', 7)], 'en', service, 1)
+  for (const region of ['GB', 'US', 'FR', 'DE', 'ES', 'IT', 'NL', 'SE', 'NO', 'DK', 'FI', 'PL']) ask(given, { region })
+  for (const language of ['de', 'fr', 'es', 'it', 'nl', 'sv', 'da', 'nb']) ask(given, { language })
+  given.phrases.save([figure('bike bell', 9), figure('bike horn', 8)], 'en', service, 2)
+  expect(ask(given).rows.map(row => [row.phrase, row.volume])).toEqual([['bike bell', 9], ['bike horn', 8]])
+})
+
 test('without a channel nothing of another’s orders the rows: its figures are unknown', () => {
   const given = setUp()
   given.phrases.save([figure('bike a', 10), figure('bike b', 500), figure('bike c', 90)], 'en', service, 1)
