@@ -53,6 +53,22 @@ test('a port in use, a port that is none and an unknown option are told', async 
   expect(once('demo', '--speed')).toMatchObject({ status: 1, stderr: expect.stringContaining('--fresh') })
 })
 
+test('started by hand it listens on this machine alone, or says why it does not start', async () => {
+  cpSync(join(DEMO, 'world.sqlite'), join(folder, 'world.sqlite'))
+  const env = Object.fromEntries(Object.entries(process.env).filter(([name]) => !/^(?:NITRO_)?(?:HOST|PORT)$/u.test(name)))
+  const byHand = (more: Record<string, string>) => ({ cwd: HOME, env: { ...env, FONETRA_HOME: HOME, FONETRA_DATA: folder, ...more } })
+  const entry = join(HOME, '.output/server/index.mjs')
+  const refused = spawnSync(process.execPath, [entry], { ...byHand({ HOST: '0.0.0.0', PORT: '43875' }), encoding: 'utf8' })
+  expect(refused).toMatchObject({ status: 1, stderr: expect.stringContaining('listens on this machine alone') })
+  const run = spawn(process.execPath, [entry], { ...byHand({ PORT: '43876' }), stdio: ['ignore', 'pipe', 'inherit'] })
+  let said = ''
+  run.stdout.on('data', (chunk: Buffer) => { said += chunk.toString() })
+  await expect.poll(() => said).toContain('Listening on http://127.0.0.1:43876')
+  const ended = new Promise((tell) => { run.once('exit', tell) })
+  run.kill('SIGTERM')
+  await ended
+})
+
 test('making demo data anew deletes nothing unasked', () => {
   const file = join(folder, 'fonetra.sqlite')
   cpSync(join(DEMO, 'fonetra.sqlite'), file)
