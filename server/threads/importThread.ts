@@ -1,3 +1,4 @@
+import { constants, platform, setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import type { ColumnMap } from '../../core/formats/phraseList'
 import { handedOver } from '../imports/listBatch'
@@ -22,6 +23,9 @@ const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8 }
 
 /** What the thread is told: what to read, or that one of the events it sent was taken. */
 export type ImportOrder = { [Kind in ImportKind]: { kind: Kind, question: ImportQuestions[Kind] } }[ImportKind] | 'taken'
+
+// Where a thread has a priority of its own, reading a file gives way to whoever waits for an answer.
+if (platform() === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL)
 
 const port = parentPort!
 let waiting = 0

@@ -27,7 +27,7 @@ const SCREENS = [
   ['demand', '[data-test=demand-empty]'], ['demand?seed=rear+derailleur&region=GB', '[data-test=phrase-row]'], ['demand?seed=rear+derailleur&region=GB&volume=99999999', '[data-test=no-phrases]'],
   ['demand?seed=rear+derailleur&region=GB&phrase=rear+derailleur&for=channel', '[data-test=story]'], ['demand?seed=rear+derailleur&region=GB&view=chart', '[data-test=point]'], ['demand?seed=rear+derailleur&region=GB&view=year', '[data-test=strip]'], ['demand?seed=rear+derailleur&region=GB&view=groups', '[data-test=group]'],
   ['rivals?phrase=how+to+clean+bike+chain&region=GB', '[data-test=rival]'], ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=curves', '.apexcharts-canvas'], ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=words', '[data-test=word]'], ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=channels', '[data-test=channel]'], ['rivals?region=GB&tab=trending', '[data-test=trend]'],
-  ['library?tab=lists', '[data-test=list-name]'], ['library?tab=sources', '[data-test=source]'], ['library?tab=places', '[data-test=place-list]'], ['library?tab=channels', '[data-test=own]'],
+  ['library?tab=lists', '[data-test=list-name]'], ['library?tab=sources', '[data-test=source]'], ['library?tab=places', '[data-test=place-list]'], ['library?tab=channels', '[data-test=own]'], ['library?tab=data', '[data-test=backup-now]'],
   ['desk', '[data-test=ledger] li'], ['library', '[data-test=open-brief]'], ['release', 'h1'], ['ranks', 'h1'],
 ] as const
 
