@@ -4,14 +4,17 @@ import { startApp, type RunningApp } from './startApp'
 export { call, startApp, type RunningApp } from './startApp'
 export { expect } from '@playwright/test'
 
-/** An app of the file's own, with demo data; for what needs no page. */
-export const appTest = base.extend<object, { app: RunningApp }>({
+/** An app with demo data. Files that change what others look at extend their test by it once more, and so have one of their own. */
+export const demoApp: { app: [({}: object, use: (app: RunningApp) => Promise<void>) => Promise<void>, { scope: 'worker' }] } = {
   app: [async ({}, use) => {
     const app = await startApp()
     await use(app)
     await app.close()
   }, { scope: 'worker' }],
-})
+}
+
+/** For what needs no page. */
+export const appTest = base.extend<object, { app: RunningApp }>(demoApp)
 
 /** A page opened on that app. The test fails if the page reports an error. */
 export const test = appTest.extend<{ quiet: boolean }>({

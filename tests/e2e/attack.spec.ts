@@ -1,6 +1,9 @@
 import { request as ask } from 'node:http'
-import { appTest as test, call, expect, type RunningApp } from './app'
+import { appTest, call, demoApp, expect, type RunningApp } from './app'
 import { fuzz } from './fuzz'
+
+// What is left of the data after this is of no use to others.
+const test = appTest.extend<object, { app: RunningApp }>(demoApp)
 
 test('five thousand requests of every kind to every route: each is answered, none by a fault of the server', async ({ app }) => {
   test.setTimeout(300_000)

@@ -20,7 +20,7 @@ test('the sheet lays a phrase open, keeps a note, and reopens from the address',
   await expect(sheet.locator('.apexcharts-canvas')).toBeVisible()
   await expect(sheet.getByRole('img', { name: /Interest by country/u })).toBeVisible()
   await sheet.getByTestId('note').locator('textarea').first().fill('Ask Ida about this one')
-  await expect(sheet.getByText('kept', { exact: true })).toBeVisible()
+  await expect(sheet.getByText('saved', { exact: true })).toBeVisible()
   await page.reload()
   await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('Ask Ida about this one')
   // A note just typed goes to its own phrase, also when the sheet turns to another at once.
