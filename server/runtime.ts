@@ -17,7 +17,7 @@ import { startScoring, type Scoring } from './threads/startScoring'
 import type { PageReader } from './rivals/pageReader'
 import { askedStore, type AskedStore } from './data/asked'
 import { attachedStore, type AttachedStore } from './data/attached'
-import { restoreBackup } from './data/backups'
+import { restoreBackup, usableBackup } from './data/backups'
 import { dailyBackups, type DailyBackups } from './data/dailyBackups'
 import { DataProblem, openingProblem } from './data/dataProblem'
 import { lockFolder } from './data/folderLock'
@@ -181,9 +181,11 @@ export function closeRuntime(): Promise<void> {
 export function restoreRuntime(name: string): Promise<void> {
   return inTurn(async () => {
     const { file, migrations } = places()
+    // One that cannot be used ends no work.
+    const from = usableBackup(file, name, migrationsOf(migrations).length)
     await close(new DataProblem('locked', 'A backup is being restored. Try again in a moment.'))
     try {
-      restoreBackup(file, name, migrationsOf(migrations).length)
+      restoreBackup(file, from)
     } finally {
       await open()
     }

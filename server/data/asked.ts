@@ -9,9 +9,7 @@ export const AGAIN = { failed: 60_000, nothing: 86_400_000 } as const
 export function askedStore(db: Db, now: () => number = Date.now) {
   const find = db.prepare<[string, number], { problem: string | null }>('SELECT problem FROM asked WHERE what = ? AND again_at > ?')
   const put = db.prepare('INSERT OR REPLACE INTO asked (what, again_at, problem) VALUES (?, ?, ?)')
-  const drop = db.prepare('DELETE FROM asked WHERE what = ?')
   const dropOld = db.prepare('DELETE FROM asked WHERE again_at < ?')
-  const dropAll = db.prepare('DELETE FROM asked')
   const name = (what: readonly string[]) => what.join('\n')
   const putAll = relaxedTransaction(db, (list: readonly (readonly string[])[], againAt: number, problem: string | null) => { for (const what of list) put.run(name(what), againAt, problem) })
   return {
@@ -21,9 +19,6 @@ export function askedStore(db: Db, now: () => number = Date.now) {
     nothing: (list: readonly (readonly string[])[]) => { if (list.length) putAll(list, now() + AGAIN.nothing, null) },
     /** Notes that a service failed to tell these. */
     failed: (list: readonly (readonly string[])[], problem: string) => { if (list.length) putAll(list, now() + AGAIN.failed, problem) },
-    told: (what: readonly string[]) => { drop.run(name(what)) },
     forgetOld: () => { dropOld.run(now()) },
-    /** For when another service is asked. */
-    forgetAll: () => { dropAll.run() },
   }
 }

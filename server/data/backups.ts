@@ -81,16 +81,24 @@ export function backupDue(file: string, now: number = Date.now()): boolean {
 }
 
 /**
- * Puts a backup in the place of the user's file, which must be closed. The file as it stood is kept as a backup of its own.
- * Killed at any moment, the one or the other stands whole.
- *
- * @param newest the newest format this program reads.
- * @throws DataProblem when the backup is not there, is damaged or is too new; then nothing has changed.
+ * Looks a backup over before anything is closed for it.
+ * @param newest the newest format this program reads. @returns its path, to be restored from.
+ * @throws DataProblem when it is not there, is damaged or is too new.
  */
-export function restoreBackup(file: string, name: string, newest: number, now: number = Date.now()): void {
+export function usableBackup(file: string, name: string, newest: number): string {
   const from = join(backupFolder(file), name)
   if (basename(name) !== name || !NAME.test(name) || !existsSync(from)) throw new DataProblem('damaged', 'This backup is not there any more. Choose another one.')
   checkBackup(from, newest)
+  return from
+}
+
+/**
+ * Puts a backup in the place of the user's file, which must be closed. The file as it stood is kept as a backup of its own.
+ * Killed at any moment, the one or the other stands whole.
+ *
+ * @param from a usable backup. @throws DataProblem when it cannot be copied; then nothing has changed.
+ */
+export function restoreBackup(file: string, from: string, now: number = Date.now()): void {
   const part = `${file}.restoring`
   try {
     copyFileSync(from, part)

@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
-import { backupDue, backupFolder, listBackups, makeBackup, restoreBackup } from '../../../../server/data/backups'
+import { backupDue, backupFolder, listBackups, makeBackup, restoreBackup, usableBackup } from '../../../../server/data/backups'
 import { lockFolder } from '../../../../server/data/folderLock'
 import { openUserData } from '../../../../server/data/open'
 import { MIGRATIONS, temporaryFolder } from '../files'
@@ -53,12 +53,12 @@ test('restoring puts the copy in place and keeps what was there, its log include
   const { name } = await makeBackup(db, file, 'by-hand', AT)
   add('Fenwold')
   db.close()
-  restoreBackup(file, name, 99, AT + 1)
+  restoreBackup(file, usableBackup(file, name, 99), AT + 1)
   const back = open()
   expect(place(back)).toEqual(['Marrowby'])
   back.close()
   const before = listBackups(file).find(each => each.kind === 'before-restore')!
-  restoreBackup(file, before.name, 99, AT + 2)
+  restoreBackup(file, usableBackup(file, before.name, 99), AT + 2)
   const again = open()
   expect(place(again)).toEqual(['Marrowby', 'Fenwold'])
   again.close()
@@ -75,7 +75,7 @@ test.each([
     mkdirSync(backupFolder(file))
     writeFileSync(join(backupFolder(file), name), content)
   }
-  expect(() => { restoreBackup(file, name, 99) }).toThrow(message)
+  expect(() => usableBackup(file, name, 99)).toThrow(message)
   expect(readdirSync(dirname(file)).filter(each => each.includes('restoring'))).toEqual([])
   open().close()
 })
@@ -85,7 +85,7 @@ test('one from a newer program is refused', async () => {
   const db = open()
   const { name } = await makeBackup(db, file, 'by-hand', AT)
   db.close()
-  expect(() => { restoreBackup(file, name, 1) }).toThrow(/newer Fonetra/u)
+  expect(() => usableBackup(file, name, 1)).toThrow(/newer Fonetra/u)
 })
 
 test('a folder is held by one at a time, and said by whom', () => {
