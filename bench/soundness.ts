@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { get } from 'node:http'
+import { Worker } from 'node:worker_threads'
 import { fuzz } from '../tests/e2e/fuzz'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { storm } from '../tests/e2e/storm'
@@ -11,11 +11,21 @@ const sorted = (list: number[]) => [...list].sort((a, b) => a - b)
 const yes = (met: boolean) => met ? 'yes' : '**no**'
 const ms = (value: number) => `${Math.round(value).toLocaleString('en')} ms`
 
-/** How long the health is waited for, asked by a connection of its own each time. */
-const health = (app: RunningApp) => new Promise<number>((resolve, reject) => {
-  const startedAt = performance.now()
-  get(`${app.url}/api/health`, { agent: false }, (answer) => { answer.resume(); answer.on('end', () => { resolve(performance.now() - startedAt) }) }).on('error', reject)
-})
+/** Asks for the health again and again, by a connection of its own each time and from a thread: what the sender of a long file waits for is not counted. */
+const WATCH = `
+const { get } = require('node:http'); const { parentPort, workerData } = require('node:worker_threads'); const waits = []; let ended = false
+parentPort.once('message', () => { ended = true })
+const ask = () => { const at = performance.now(); get(workerData, { agent: false }, (answer) => { answer.resume(); answer.on('end', () => { waits.push(performance.now() - at); if (ended) { parentPort.postMessage(waits); parentPort.close() } else setTimeout(ask, 5) }) }) }
+ask()`
+
+/** How long the health was waited for, each time, while some work went on. */
+async function healthWhile(app: RunningApp, work: () => Promise<unknown>): Promise<number[]> {
+  const watch = new Worker(WATCH, { eval: true, workerData: `${app.url}/api/health` })
+  const waits = new Promise<number[]>((tell, fail) => { watch.once('message', tell); watch.once('error', fail) })
+  await work()
+  watch.postMessage('end')
+  return waits
+}
 
 /** Two storms of ends by force and by request. @returns lines of the report. */
 export async function benchStorm(rounds: number): Promise<string[]> {
@@ -102,15 +112,9 @@ export async function benchHold(): Promise<string[]> {
     const lines: string[] = []
     for (const [what, path, make] of files) {
       const body = make()
-      const waits: number[] = []
-      let done = false
       const startedAt = performance.now()
-      const work = call(app, path, { method: 'POST', raw: body }).finally(() => { done = true })
-      while (!done) {
-        waits.push(await health(app))
-        await new Promise(wake => setTimeout(wake, 5))
-      }
-      const { status } = await work
+      let status = 0
+      const waits = await healthWhile(app, async () => { ({ status } = await call(app, path, { method: 'POST', raw: body })) })
       const most = Math.max(...waits)
       lines.push(`| health while ${what} is read | ${(body.length / 1e6).toFixed(1)} MB, ${((performance.now() - startedAt) / 1000).toFixed(1)} s, answered ${status} | p99 ${ms(quantile(sorted(waits), 0.99))}, most ${ms(most)}; ${Math.round(resident(app))} MB resident | most under 100 ms: ${yes(most < 100)} |`)
     }

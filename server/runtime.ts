@@ -185,7 +185,7 @@ export function restoreRuntime(name: string): Promise<void> {
     const from = usableBackup(file, name, migrationsOf(migrations).length)
     await close(new DataProblem('locked', 'A backup is being restored. Try again in a moment.'))
     try {
-      restoreBackup(file, from)
+      await restoreBackup(file, from)
     } finally {
       await open()
     }

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3'
-import { closeSync, copyFileSync, existsSync, fsyncSync, mkdirSync, openSync, readdirSync, renameSync, rmSync, statSync, statfsSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, statfsSync } from 'node:fs'
+import { copyFile, open } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import type { Backup, BackupKind } from '../../shared/backups'
 import { DataProblem, openingProblem } from './dataProblem'
@@ -34,20 +35,20 @@ function prune(file: string, kind: BackupKind): void {
   for (const { name } of listBackups(file).filter(each => each.kind === kind).slice(KEPT)) for (const ending of ENDINGS) rmSync(join(folder, name + ending), { force: true })
 }
 
-function onDisk(path: string): void {
-  const handle = openSync(path, 'r')
+async function onDisk(path: string): Promise<void> {
+  const handle = await open(path, 'r')
   try {
-    fsyncSync(handle)
+    await handle.sync()
   } finally {
-    closeSync(handle)
+    await handle.close()
   }
 }
 
 /** A name that appears only once the copy is whole and on disk. */
-function publish(part: string, whole: string): void {
-  onDisk(part)
+async function publish(part: string, whole: string): Promise<void> {
+  await onDisk(part)
   renameSync(part, whole)
-  onDisk(dirname(whole))
+  await onDisk(dirname(whole))
 }
 
 /**
@@ -64,7 +65,7 @@ export async function makeBackup(db: Db, file: string, kind: BackupKind, now: nu
     const { bavail, bsize } = statfsSync(folder)
     if (bavail * bsize < statSync(file).size) throw new DataProblem('full', 'There is not enough space on the disk for a backup. Free some space, then make one in the Library, under Data.')
     await db.backup(part, { progress: () => PAGES })
-    publish(part, join(folder, name))
+    await publish(part, join(folder, name))
   } catch (error) {
     rmSync(part, { force: true })
     throw openingProblem(error, join(folder, name))
@@ -98,16 +99,16 @@ export function usableBackup(file: string, name: string, newest: number): string
  *
  * @param from a usable backup. @throws DataProblem when it cannot be copied; then nothing has changed.
  */
-export function restoreBackup(file: string, from: string, now: number = Date.now()): void {
+export async function restoreBackup(file: string, from: string, now: number = Date.now()): Promise<void> {
   const part = `${file}.restoring`
   try {
-    copyFileSync(from, part)
-    onDisk(part)
+    await copyFile(from, part)
+    await onDisk(part)
     const before = join(backupFolder(file), nameOf(now, 'before-restore'))
-    for (const ending of ENDINGS) if (existsSync(file + ending)) copyFileSync(file + ending, before + ending)
+    for (const ending of ENDINGS) if (existsSync(file + ending)) await copyFile(file + ending, before + ending)
     // A log left beside would be taken for the restored file's own.
     for (const ending of ENDINGS.slice(1)) rmSync(file + ending, { force: true })
-    publish(part, file)
+    await publish(part, file)
   } catch (error) {
     rmSync(part, { force: true })
     throw openingProblem(error, file)

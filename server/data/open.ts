@@ -59,8 +59,8 @@ function opened(file: string, { migrations, limitBytes, patience = 5000 }: OpenO
     db.pragma('synchronous = FULL')
     db.pragma('foreign_keys = ON')
     db.pragma('cache_size = -48000')
-    // Pages that many commits touch are written back once for all of them.
-    db.pragma('wal_autocheckpoint = 6000')
+    // Pages that many commits touch are written back once for all of them, but no more than a request can wait for.
+    db.pragma('wal_autocheckpoint = 3000')
     prepare(db, file, migrations)
     if (limitBytes) db.pragma(`max_page_count = ${Math.max(1, Math.floor(limitBytes / Number(db.pragma('page_size', { simple: true }))))}`)
     return db
@@ -92,6 +92,11 @@ function migrate(db: Db, file: string, folder: string): void {
     db.pragma(`user_version = ${all.length}`)
   }).immediate()
   db.pragma('foreign_keys = ON')
+}
+
+/** Puts on disk what relaxed transactions wrote: to be called before an import is acknowledged. A commit that waits for the disk takes all before it along. */
+export function settle(db: Db): void {
+  db.pragma(`user_version = ${Number(db.pragma('user_version', { simple: true }))}`)
 }
 
 /**

@@ -7,7 +7,7 @@ import { fromMonths } from './fromMonths'
 import { packMonth, packMonths, unpackMonth, unpackMonths } from './months'
 import { unpackStrengths } from './strengths'
 import { believeFirst } from './believe'
-import { relaxedTransaction, type Db } from './open'
+import { relaxedTransaction, settle, type Db } from './open'
 
 /** Bits that say which sources suggest a phrase. */
 export const VIA = { video: 1, web: 2 } as const
@@ -102,7 +102,6 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
   const makeRoom = db.prepare(`UPDATE source SET place = place + 1 WHERE @kind = 'service' AND place >= (SELECT min(place) FROM source WHERE kind = 'service')`)
   const addSource = db.prepare(`INSERT INTO source (name, kind, place)
     SELECT @name, @kind, CASE @kind WHEN 'service' THEN coalesce(min(place) FILTER (WHERE kind = 'service') - 1, max(place) + 1, ${SERVICE_PLACE}) ELSE coalesce(min(place), ${SERVICE_PLACE}) - 1 END FROM source`)
-  const settle = db.prepare('UPDATE source SET place = place WHERE name = ?')
   const countFigures = db.prepare('UPDATE source SET figures = figures + ?, newest = max(coalesce(newest, 0), ?) WHERE id = ?')
   // A list of new phrases is added some rows a statement: the statement itself costs more than a row.
   const addPhrases = db.prepare(`INSERT OR IGNORE INTO phrase (language, text, words) VALUES ${Array<string>(CHUNK).fill('(?, ?, ?)').join(', ')}`)
@@ -255,8 +254,8 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
       changed(ids)
       return counts
     },
-    /** Puts on disk what was saved so far: to be called before an import is acknowledged. */
-    settle: (teller: Teller) => { settle.run(teller.name) },
+    /** Puts on disk what was kept so far. */
+    settle: () => { settle(db) },
     /** Notes that a source suggests these phrases. */
     saveVia: (list: readonly string[], language: string, via: keyof typeof VIA, at: number) => { changed(saveVia(list, language, via, at)) },
     /** Keeps which phrases belong to a seed. @returns the look's id. */

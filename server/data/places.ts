@@ -1,6 +1,6 @@
 import type { Place } from '../../shared/lists'
 import { PlaceNames } from '../../core/demand/placeNames'
-import type { Db } from './open'
+import { relaxedTransaction, settle, type Db } from './open'
 
 export type PlaceStore = ReturnType<typeof placeStore>
 
@@ -14,13 +14,15 @@ export function placeStore(db: Db) {
   const names = db.prepare<[], [name: string]>('SELECT DISTINCT name FROM place').raw()
   const namesAfter = db.prepare<[number], { id: number, name: string }>('SELECT id, name FROM place WHERE id > ? ORDER BY id LIMIT 2000')
   let known: PlaceNames | null = null
-  const save = db.transaction((list: readonly { region: string, name: string, population: number | null }[], source: string) => { for (const { region, name, population } of list) put.run(region, name, population, source) })
+  const save = relaxedTransaction(db, (list: readonly { region: string, name: string, population: number | null }[], source: string) => { for (const { region, name, population } of list) put.run(region, name, population, source) })
   return {
     /** Keeps places; one known by region and name takes the new population. 2,000 at most in one go. */
     save(list: readonly { region: string, name: string, population: number | null }[], source: string): void {
       save(list, source)
       if (known) for (const { name } of list) known.add(name)
     },
+    /** Puts on disk what was saved so far. */
+    settle: () => { settle(db) },
     /** Reads all names some thousand at a time, so that no request waits for it. */
     async loadNames(): Promise<void> {
       const loaded = new PlaceNames()

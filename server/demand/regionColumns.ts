@@ -18,7 +18,7 @@ const CAP_GROWTH = 1.1
 
 /** Orders kept, and how many phrases may have changed before one is made anew. */
 const ORDERS = 24
-const CHANGED = 4000
+const CHANGED = 16_384
 
 /** All phrases in one order, and those that changed since it was made. */
 export interface Order { sorted: Uint32Array, changed: Set<number> }

@@ -12,8 +12,10 @@ export interface PhraseSearch {
   /** The answer to a question, as JSON. */
   answer: (question: RowsQuestion) => Promise<string>
   texts: (question: RowsQuestion) => Promise<string[]>
-  /** Tells that figures of these phrases changed. */
+  /** Tells that figures of these phrases changed. Many at once may be taken in later than the next question. */
   changed: (ids: readonly number[]) => void
+  /** Waits until all that was told is taken in. */
+  settled: () => Promise<void>
   placesChanged: () => void
   /** What size and age let expect of a video's views, from everything observed. */
   viewsModel: () => Promise<ViewsModel | null>
@@ -54,6 +56,11 @@ export function startSearch(entry: string, file: string, putCap: PhraseStore['pu
     changed(ids) {
       for (const id of ids) due.push(id)
       timer ??= setImmediate(send)
+    },
+    async settled() {
+      send()
+      // One that ends reads everything anew when it is asked.
+      if (thread.running()) await thread.ask(remote => remote.settled()).catch(() => undefined)
     },
     viewsModel: () => thread.ask(remote => remote.viewsModel()),
     placesChanged() { if (thread.running()) thread.ask(remote => remote.placesChanged()).catch(() => undefined) },

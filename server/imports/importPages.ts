@@ -74,5 +74,6 @@ export async function importPages({ phrases, results, videos }: ImportPagesDeps,
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))
   }
+  phrases.settle()
   return { ...counts, channels: channels.size, ...refusals.told() }
 }

@@ -59,6 +59,6 @@ export async function importPhrases(phrases: PhraseStore, events: AsyncIterable<
     await new Promise(resolve => setImmediate(resolve))
     if (signal?.aborted) break
   }
-  phrases.settle({ name: source, kind: 'import' })
+  phrases.settle()
   return { kind: 'imported', answer: { ...answer, ...refusals.told() } }
 }

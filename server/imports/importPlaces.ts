@@ -19,5 +19,6 @@ export async function importPlaces(places: PlaceStore, events: AsyncIterable<Pla
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))
   }
+  places.settle()
   return { accepted, ...refusals.told() }
 }

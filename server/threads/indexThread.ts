@@ -10,8 +10,8 @@ import { PhraseIndex } from '../demand/phraseIndex'
 import { answerPhrases, type RowsQuestion } from '../demand/rows'
 
 /**
- * The index of phrases in a thread of its own, over a connection that only reads. What changed is
- * told to it in the order of the commits; questions come after what was told before them.
+ * The index of phrases in a thread of its own, over a connection that only reads. What a person changed is taken in before the
+ * next question; what a long import changed is taken in between questions, and none waits for all of it.
  */
 const { file } = workerData as { file: string }
 const db = new Database(file, { readonly: true })
@@ -28,6 +28,17 @@ function wake(): void {
 }
 function prepare(): void {
   if (index.prepare()) timer = setTimeout(prepare, 0)
+}
+
+/** So many phrases changed at once are an import's. */
+const MANY = 500
+/** What imports changed, not taken in yet. Only that it changed is told: what is read then is what stands by then. */
+const backlog: Int32Array[] = []
+function takeIn(): void {
+  const ids = backlog.shift()
+  if (ids) index.changed(ids)
+  if (backlog.length) setImmediate(takeIn)
+  else wake()
 }
 
 const videos = videoStore(db)
@@ -48,8 +59,16 @@ const thread = {
     return size
   },
   changed(ids: Int32Array): void {
+    if (ids.length >= MANY) {
+      if (backlog.push(ids) === 1) setImmediate(takeIn)
+      return
+    }
     index.changed(ids)
     wake()
+  },
+  /** Answers once nothing is left to be taken in. */
+  async settled(): Promise<void> {
+    while (backlog.length) await new Promise(resolve => setImmediate(resolve))
   },
   placesChanged(): void {
     index.placesChanged()

@@ -10,8 +10,10 @@ const question = z.object({ region: regionInput, language: languageInput.default
 /** Result pages, videos and channels told elsewhere. */
 export default route((event, runtime) => {
   const { region, language, name } = queryOf(event, question)
-  return withUpload(event, runtime.uploads, ({ file, gone, tell }) => {
+  return withUpload(event, runtime.uploads, async ({ file, gone, tell }) => {
     const now = Date.now()
-    return importPages(runtime, readInThread(runtime.importThread, 'pages', { file, region: region ?? '', language, now }), { language, source: name, now, signal: gone, tell })
+    const answer = await importPages(runtime, readInThread(runtime.importThread, 'pages', { file, region: region ?? '', language, now }), { language, source: name, now, signal: gone, tell })
+    await runtime.search.settled()
+    return answer
   })
 })

@@ -26,12 +26,13 @@ const columnsInput = z.string().max(200).optional().transform((value, context): 
 
 const question = z.object({ region: regionInput, language: languageInput.default('en'), columns: columnsInput, name: z.string().max(120).default('Imported list'), list: z.string().max(60).optional() })
 
-export default route(async (event, { phrases, lists, importThread, uploads }) => {
+export default route(async (event, { phrases, lists, search, importThread, uploads }) => {
   const { region, language, columns, name, list } = queryOf(event, question)
   if (list && !lists.list(list)) throw noSuchList()
   const into = list ? (texts: string[]) => { lists.patch(list, { add: texts, remove: [], notes: {} }, language) } : undefined
   return withUpload(event, uploads, async ({ file, gone, tell }) => {
     const result = await importPhrases(phrases, readInThread(importThread, 'phrases', { file, columns }), { signal: gone, tell, region: region ?? '', language, source: name, into })
+    await search.settled()
     if (result.kind === 'imported') return result.answer
     throw new Problem(422, 'unknown-columns', 'No column header names a phrase. Say which column holds what.', { headers: result.headers, sample: result.sample })
   })
