@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { phraseKey } from '../../core/text/words'
 import type { PhraseStore } from '../data/phrases'
 import type { Services } from '../services/contract'
@@ -8,8 +9,8 @@ import { isServiceFault, withRetry } from '../services/retry'
 export const LOOK_AGE_MS = 86_400_000
 /** What a look lacks is asked for again after so long, behind the answer. */
 export const RETRY_MS = 60_000
-/** Rows written in one go: a person's autosave waits no longer than this takes. */
-const BATCH = 1000
+/** Rows written in one go, most of them with months to be read: a person's autosave waits no longer than this takes. */
+const BATCH = 100
 /** Both suggestion sources are also asked for the seed with each letter after it. */
 const LETTERS = ['', ...'abcdefghijklmnopqrstuvwxyz']
 
@@ -39,7 +40,7 @@ export async function learn({ phrases, services, asked }: Deps, list: readonly s
       try {
         const answer = await withRetry(() => services.demand.volumes(part, each || null, language))
         const told = new Set(answer.data.figures.map(figure => phraseKey(figure.phrase)))
-        phrases.save(answer.data.figures.map(figure => ({ ...figure, region: each, monthsEnd: answer.data.monthsEnd })), language, { name: answer.source, kind: 'service' }, answer.at)
+        await keep(phrases, answer, each, language)
         const untold = part.filter(phrase => !told.has(phrase)).map(what)
         if (answer.complete) asked.nothing(untold)
         else {
@@ -54,6 +55,14 @@ export async function learn({ phrases, services, asked }: Deps, list: readonly s
     }
   }
   return [...missing]
+}
+
+/** Keeps what a service told of phrases in a region, others being answered in between. */
+async function keep(phrases: PhraseStore, { data: { figures, monthsEnd }, source, at }: Awaited<ReturnType<Services['demand']['volumes']>>, region: string, language: string): Promise<void> {
+  for (let from = 0; from < figures.length; from += BATCH) {
+    phrases.save(figures.slice(from, from + BATCH).map(figure => ({ ...figure, region, monthsEnd })), language, { name: source, kind: 'service' }, at)
+    await nextTurn()
+  }
 }
 
 const figuresIn = (region: string) => region ? `figures for ${region}` : 'figures everywhere'
@@ -116,12 +125,7 @@ async function ask({ phrases, services, now = Date.now }: Deps, seed: string, re
     const answer = await part(where, () => services.demand.volumes(all, each || null, language))
     if (!answer) continue
     if (!answer.complete && !missing.includes(where)) missing.push(where)
-    const { figures, monthsEnd } = answer.data
-    for (let from = 0; from < figures.length; from += BATCH) {
-      const batch = figures.slice(from, from + BATCH).map(figure => ({ ...figure, region: each, monthsEnd }))
-      phrases.save(batch, language, { name: answer.source, kind: 'service' }, answer.at)
-      await new Promise(resolve => setImmediate(resolve))
-    }
+    await keep(phrases, answer, each, language)
   }
   phrases.saveVia([...fromSite], language, 'video', now())
   phrases.saveVia([...fromWeb], language, 'web', now())

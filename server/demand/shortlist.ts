@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { phraseKey } from '../../core/text/words'
 import type { ShortlistColumn } from '../../shared/phrases'
 import { resultsQuerySchema } from '../../shared/rivals'
@@ -7,25 +8,41 @@ import { isServiceFault } from '../services/retry'
 import { keptPage } from './assess'
 import { answerDetail, answerSheet, type SheetFor } from './sheet'
 
-/** One phrase on every figure a shortlist compares; what cannot be had stays unknown and is said. */
-export async function shortlistColumn(runtime: Runtime, given: string, region: string | null, language: string, workspace: string | undefined, whom: SheetFor): Promise<ShortlistColumn> {
+export interface ShortlistFor { region: string | null, language: string, workspace: string | undefined, whom: SheetFor }
+
+/** Phrases on every figure a shortlist compares; what cannot be had stays unknown and is said. */
+export async function shortlist(runtime: Runtime, given: readonly string[], asked: ShortlistFor): Promise<ShortlistColumn[]> {
+  const read = await Promise.all(given.map(async (each) => {
+    const phrase = phraseKey(each)
+    runtime.phrases.phraseId(phrase, asked.language)
+    const page = await keptPage(runtime, phrase, asked.region ?? '', asked.language, 60).catch((error: unknown) => {
+      if (!isServiceFault(error)) throw error
+      return (error as Error).message
+    })
+    return { phrase, page }
+  }))
+  const columns: ShortlistColumn[] = []
+  for (const { phrase, page } of read) {
+    columns.push(await columnOf(runtime, phrase, page, asked))
+  }
+  return columns
+}
+
+/** @param kept the phrase's page, or why it could not be had. */
+async function columnOf(runtime: Runtime, phrase: string, kept: Awaited<ReturnType<typeof keptPage>> | string, { region, language, workspace, whom }: ShortlistFor): Promise<ShortlistColumn> {
   const { phrases, results } = runtime
-  const phrase = phraseKey(given)
-  phrases.phraseId(phrase, language)
-  let problem: string | null = null
-  const page = await keptPage(runtime, phrase, region ?? '', language, 60).catch((error: unknown) => {
-    if (!isServiceFault(error)) throw error
-    problem = (error as Error).message
-    return null
-  })
+  const page = typeof kept === 'string' ? null : kept
   const detail = answerDetail(phrases, results, phrase, region, language, whom)!
+  // Others are answered in between: what the results mean is found by comparing each with each.
+  await nextTurn()
   const sheet = answerSheet(phrases, results, detail, region, language, whom.places)
+  await nextTurn()
   const query = resultsQuerySchema.parse({ phrase, language, depth: 60, workspace, ...(region ? { region } : {}) })
   const reading = page && answerResults(runtime, page.page, query, null, null).reading
   return {
     row: detail, story: sheet.story, intent: sheet.intent, difficultyParts: detail.difficultyParts,
     forecast: reading?.forecast ? { pageOne: reading.forecast.pageOne, likely: reading.forecast.likely, softSeats: reading.forecast.softSeats.filter(rank => rank <= 20).length } : null,
     winnings: reading?.winnings ?? null, turnover: reading?.turnover ?? null, age: reading?.age ?? null, exactTitles: reading?.exactTitles ?? 0,
-    competitionPerThousand: sheet.competitionPerThousand, meanings: sheet.meanings.map(each => each.name), problem: problem ?? page?.problem ?? null,
+    competitionPerThousand: sheet.competitionPerThousand, meanings: sheet.meanings.map(each => each.name), problem: typeof kept === 'string' ? kept : kept?.problem ?? null,
   }
 }

@@ -37,6 +37,8 @@ export class ListWindow {
   private regions: (string | null)[] | null = null
   private months: ((number | null)[] | null)[] | null = null
 
+  get hasMonths(): boolean { return this.months !== null }
+
   /** @param room the most rows it can take. */
   constructor(private readonly room: number) {
     const column = () => new Float64Array(room)

@@ -16,6 +16,8 @@ export type ListEvent =
 const SAMPLE = 5
 /** Phrases handed on in one go: as many as one transaction may write. */
 const BATCH = 2000
+/** The same where they have months, which are read as they are kept. */
+const BATCH_OF_MONTHS = 200
 /**
  * Phrases put in order before they are handed on. Written in the order of their texts, neighbours come to lie on
  * the same pages of the store's index; in the order of a list, which is mostly by searches, every row
@@ -103,9 +105,10 @@ class Gathered {
   * batches(to: number): Generator<ListEvent> {
     if (this.refused.length) yield { kind: 'refused', lines: this.refused }
     this.refused = []
-    const of = Math.ceil(this.window.size / BATCH)
+    const size = this.window.hasMonths ? BATCH_OF_MONTHS : BATCH
+    const of = Math.ceil(this.window.size / size)
     let n = 0
-    for (const batch of this.window.batches(BATCH)) yield { kind: 'batch', batch, part: ++n === of ? to : this.part + (to - this.part) * n / of }
+    for (const batch of this.window.batches(size)) yield { kind: 'batch', batch, part: ++n === of ? to : this.part + (to - this.part) * n / of }
     this.part = to
   }
 }

@@ -5,25 +5,46 @@ import type { ImportEvents, ImportKind, ImportMessage, ImportOrder, ImportQuesti
 /** Whatever is read, no more than some batches of it are held at a time. */
 const HEAP_MB = 320
 
-/** Starting a thread takes longer than reading a short file: one that has read such a file to the end waits for the next. After a long one its memory is given back. */
+/** Starting a thread takes longer than reading a short file: such files are read by a few threads in turn, which stay. A long one has a thread of its own, whose memory is given back. */
 const SHORT = 4 * 1024 * 1024
-const idle = new Map<string, Worker>()
+const THREADS = 2
+/** By their entry: those that wait for a file, how many there are, and who waits for one of them. */
+const shared = new Map<string, { idle: Worker[], all: number, waiting: (() => void)[] }>()
 
 const problemOf = (error: Error & { code?: string }) => error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'One record of the file is too large to be read. Split the file, or save it as CSV.' : `The file could not be read: ${error.message}`
 
-function readyThread(entry: string): Worker {
-  const waiting = idle.get(entry)
-  idle.delete(entry)
-  return waiting ?? new Worker(entry, { resourceLimits: { maxOldGenerationSizeMb: HEAP_MB, maxYoungGenerationSizeMb: 16 } })
-}
+const started = (entry: string) => new Worker(entry, { resourceLimits: { maxOldGenerationSizeMb: HEAP_MB, maxYoungGenerationSizeMb: 16 } })
 
-/** Keeps a thread for the next file, or ends it where one is waiting already. */
-async function release(entry: string, worker: Worker): Promise<void> {
-  worker.removeAllListeners()
-  if (idle.has(entry)) return void await worker.terminate()
-  idle.set(entry, worker)
-  worker.unref()
-  worker.once('error', () => { if (idle.get(entry) === worker) idle.delete(entry) })
+/** A thread to read a file, with what is to be done when it has: `atRest` says whether it could read another. */
+async function threadFor(entry: string, short: boolean): Promise<{ worker: Worker, done: (atRest: boolean) => Promise<unknown> }> {
+  if (!short) {
+    const worker = started(entry)
+    return { worker, done: () => worker.terminate() }
+  }
+  const threads = shared.get(entry) ?? { idle: [], all: 0, waiting: [] }
+  shared.set(entry, threads)
+  while (!threads.idle.length && threads.all >= THREADS) await new Promise<void>((resolve) => { threads.waiting.push(resolve) })
+  const worker = threads.idle.pop() ?? (threads.all++, started(entry))
+  const gone = () => {
+    threads.idle = threads.idle.filter(each => each !== worker)
+    threads.all--
+    threads.waiting.shift()?.()
+  }
+  return {
+    worker,
+    async done(atRest) {
+      worker.removeAllListeners('message')
+      worker.removeAllListeners('error')
+      if (!atRest) {
+        await worker.terminate()
+        return gone()
+      }
+      worker.unref()
+      worker.once('error', gone)
+      threads.idle.push(worker)
+      threads.waiting.shift()?.()
+    },
+  }
 }
 
 /**
@@ -32,11 +53,12 @@ async function release(entry: string, worker: Worker): Promise<void> {
  * @throws Error with a message for the user when the file cannot be read.
  */
 export async function* readInThread<Kind extends ImportKind>(entry: string, kind: Kind, question: ImportQuestions[Kind]): AsyncGenerator<ImportEvents[Kind]> {
-  const worker = readyThread(entry)
+  // A short one that is stopped in the middle is ended too, with whatever it holds.
+  const { worker, done } = await threadFor(entry, (statSync(question.file, { throwIfNoEntry: false })?.size ?? 0) < SHORT)
   const queue: ImportMessage[] = []
   let wake: () => void = () => undefined
   const put = (message: ImportMessage) => { queue.push(message); wake() }
-  worker.removeAllListeners()
+  worker.removeAllListeners('error')
   worker.ref()
   worker.on('message', put)
   worker.on('error', (error) => { put({ problem: problemOf(error), ended: true }) })
@@ -56,8 +78,6 @@ export async function* readInThread<Kind extends ImportKind>(entry: string, kind
       worker.postMessage('taken' satisfies ImportOrder)
     }
   } finally {
-    // One that is stopped in the middle is ended with whatever it holds.
-    if (atRest && (statSync(question.file, { throwIfNoEntry: false })?.size ?? Infinity) < SHORT) await release(entry, worker)
-    else await worker.terminate()
+    await done(atRest)
   }
 }

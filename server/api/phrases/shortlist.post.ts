@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { languageInput, phraseInput, regionInput } from '../../../shared/text'
 import { learn } from '../../demand/lookUp'
-import { shortlistColumn } from '../../demand/shortlist'
+import { shortlist } from '../../demand/shortlist'
 import { sheetFor } from '../../http/phraseQuestion'
 import { bodyOf, route } from '../../http/route'
 
@@ -15,5 +15,5 @@ export default route(async (event, runtime) => {
   const { phrases, region, language, workspace } = await bodyOf(event, body)
   const missing = await learn(runtime, phrases, region ?? '', language)
   const whom = sheetFor(runtime, workspace)
-  return { columns: await Promise.all(phrases.map(phrase => shortlistColumn(runtime, phrase, region, language, workspace, whom))), missing }
+  return { columns: await shortlist(runtime, phrases, { region, language, workspace, whom }), missing }
 })
