@@ -6,11 +6,11 @@ import { join, resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { parseArgs } from 'node:util'
 import { HOME, build, install, run, stop } from './prepare.mjs'
-import { server as serverOf } from './serve.mjs'
+import { answers, server as serverOf } from './serve.mjs'
 
 const USAGE = `Usage: npm run demo -- [--port N] [--data DIR] [--fresh [--yes]]
        npm start -- [--port N] [--data DIR]
-  --port N    listen on 127.0.0.1:N (4310)
+  --port N    listen on 127.0.0.1:N (4310); FONETRA_LISTEN opens it to others, see docs/network.md
   --data DIR  keep the data in DIR (data)
   --fresh     make the demo data anew, after asking; --yes does not ask`
 
@@ -27,9 +27,9 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port
 const data = resolve(HOME, options.data)
 
 const free = await new Promise((tell) => {
-  const probe = createServer().once('error', () => tell(false)).once('listening', () => probe.close(() => tell(true))).listen(port, '127.0.0.1')
+  const probe = createServer().once('error', () => tell(false)).once('listening', () => probe.close(() => tell(true))).listen(port, answers.replace(/[[\]]/gu, ''))
 })
-if (!free) stop(`Port ${port} is in use, perhaps by a Fonetra that is running already: http://127.0.0.1:${port}. Close it, or give another with --port.`)
+if (!free) stop(`Port ${port} is in use, perhaps by a Fonetra that is running already: http://${answers}:${port}. Close it, or give another with --port.`)
 
 await install()
 build()
@@ -55,14 +55,14 @@ server.on('exit', code => process.exit(code ?? 1))
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 
 for (let tries = 0; tries < 300; tries++) {
-  const told = await fetch(`http://127.0.0.1:${port}/api/health`).then(async answer => ({ ok: answer.ok, ...await answer.json() }), () => null)
+  const told = await fetch(`http://${answers}:${port}/api/health`).then(async answer => ({ ok: answer.ok, ...await answer.json() }), () => null)
   if (told?.ok) {
-    console.log(`Fonetra is ready at http://127.0.0.1:${port}`)
+    console.log(`Fonetra is ready at http://${answers}:${port}`)
     break
   }
   // The server has said what is wrong with its data; it goes on, so that a backup can be restored.
   if (told?.error?.code.startsWith('data-') || told?.error?.code === 'disk-full') {
-    console.error(`To restore a backup open http://127.0.0.1:${port}, or stop with Ctrl + C.`)
+    console.error(`To restore a backup open http://${answers}:${port}, or stop with Ctrl + C.`)
     break
   }
   await new Promise(wake => setTimeout(wake, 100))

@@ -6,10 +6,14 @@
  */
 export const LEAN = { env: { MALLOC_MMAP_THRESHOLD_: '2097152', MALLOC_TRIM_THRESHOLD_: '2097152', MALLOC_ARENA_MAX: '2' }, args: ['--max-semi-space-size=4'] }
 
+/** The address it listens on, and one of this machine at which it answers. */
+const listen = process.env.FONETRA_LISTEN || '127.0.0.1'
+export const answers = /^(0\.0\.0\.0|::)$/u.test(listen) ? '127.0.0.1' : listen.includes(':') ? `[${listen}]` : listen
+
 /** Arguments and environment of a server for a data folder on a port of this machine. */
 export function server(home, data, port) {
   return {
     args: [...LEAN.args, `${home}/.output/server/index.mjs`],
-    env: { ...process.env, ...LEAN.env, NODE_ENV: 'production', HOST: '127.0.0.1', NITRO_HOST: '127.0.0.1', PORT: String(port), NITRO_PORT: String(port), FONETRA_HOME: home, FONETRA_DATA: data },
+    env: { ...process.env, ...LEAN.env, NODE_ENV: 'production', HOST: listen, NITRO_HOST: listen, PORT: String(port), NITRO_PORT: String(port), FONETRA_HOME: home, FONETRA_DATA: data },
   }
 }

@@ -1,5 +1,6 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
+import { accessStore, type AccessStore } from './data/accessKeys'
 import { briefStore, type BriefStore } from './data/briefs'
 import { migrationsOf, openUserFile, type Db } from './data/open'
 import { phraseStore, type PhraseStore } from './data/phrases'
@@ -29,6 +30,7 @@ import { switchboard, type Switchboard } from './services/switchboard'
 export interface Runtime {
   db: Db
   briefs: BriefStore
+  access: AccessStore
   phrases: PhraseStore
   results: ResultStore
   videos: VideoStore
@@ -121,6 +123,7 @@ async function opened(): Promise<Runtime> {
     const opening: Runtime = {
       db,
       briefs: briefStore(db),
+      access: accessStore(db),
       phrases,
       results: resultStore(db, changed),
       videos,

@@ -95,4 +95,4 @@ export const newSeriesSchema = z.object({
   template: z.string().max(100).default('{phrase} {place}'),
 })
 
-export interface HistoryEntry { id: number, field: BriefField, value: unknown, begunAt: number, savedAt: number }
+export interface HistoryEntry { id: number, field: BriefField, value: unknown, /** The name on the key it was written with; `null` for who sat at the machine. */ writer: string | null, begunAt: number, savedAt: number }

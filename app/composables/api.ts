@@ -3,6 +3,9 @@ import { ref } from 'vue'
 /** Why the server cannot open its data; `null` while it can. */
 export const dataProblem = ref<string | null>(null)
 
+/** Whether nobody is signed in where a key is needed. */
+export const keyNeeded = ref(false)
+
 /** An answer of the server that is no success, with its message for the person. */
 export class ApiProblem extends Error {
   constructor(readonly status: number, readonly code: string, message: string, readonly details: unknown) {
@@ -37,6 +40,7 @@ export async function apiResponse(path: string, { method = 'GET', query, body, f
   if (response.ok) return response
   const told = await response.json().catch(() => null) as { error?: { code: string, message: string, details: unknown } } | null
   if (told?.error?.code.startsWith('data-')) dataProblem.value = told.error.message
+  if (told?.error?.code === 'key-needed') keyNeeded.value = true
   throw new ApiProblem(response.status, told?.error?.code ?? 'unknown', told?.error?.message ?? `The server answered ${response.status}.`, told?.error?.details ?? null)
 }
 

@@ -2,20 +2,24 @@
 import { mdiChevronDown, mdiKeyboardOutline, mdiPlus, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useTheme } from 'vuetify'
-import { dataProblem } from '~/composables/api'
+import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { remember } from '~/composables/remember'
+import { useAccess } from '~/stores/access'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
 
+// A server that cannot be reached says so where something is asked of it.
+const access = useAccess()
+void access.refresh().catch(() => undefined)
 const briefSettled = useOpenBrief()
 const route = useRoute()
 const brief = useBrief()
 const library = useLibrary()
 const workspace = useWorkspace()
 /** Screens ask for a workspace and a brief: with both known from the start they ask once. */
-const settled = computed(() => briefSettled.value && workspace.told)
+const settled = computed(() => briefSettled.value && workspace.told && access.told)
 /** Briefs of the workspace at work; those of others are one switch away. */
 const briefs = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
 const theme = useTheme()
@@ -51,7 +55,7 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
       </nav>
     </v-navigation-drawer>
     <v-app-bar flat :height="52" class="bar">
-      <v-menu>
+      <v-menu v-if="!keyNeeded">
         <template #activator="{ props }">
           <v-btn v-bind="props" class="ml-3 pick" :append-icon="mdiChevronDown" aria-label="Switch brief">
             <span class="topic">{{ brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open' }}</span>
@@ -67,13 +71,14 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
       <ShellSaveState />
       <v-spacer />
       <ShellJobs />
-      <ShellWhom />
-      <v-btn :prepend-icon="mdiTrayFull" :aria-pressed="trayOpen" @click="switchTray">Tray</v-btn>
+      <ShellWhom v-if="!keyNeeded" />
+      <ShellWho />
+      <v-btn v-if="!keyNeeded" :prepend-icon="mdiTrayFull" :aria-pressed="trayOpen" @click="switchTray">Tray</v-btn>
       <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
     </v-app-bar>
-    <v-navigation-drawer v-if="trayOpen && dataProblem === null" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
-    <v-main id="main" class="main"><LazyShellClosed v-if="dataProblem !== null" /><slot v-else-if="settled" /></v-main>
+    <v-navigation-drawer v-if="trayOpen && dataProblem === null && !keyNeeded" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+    <v-main id="main" class="main"><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><slot v-else-if="settled" /></v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellKeys v-if="keysOpen" v-model="keysOpen" />

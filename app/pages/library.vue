@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useAccess } from '~/stores/access'
 
 useHead({ title: 'Library · Fonetra' })
 const route = useRoute()
 const address = useAddress()
-const TABS = [{ tab: 'briefs', title: 'Briefs' }, { tab: 'lists', title: 'Phrase lists' }, { tab: 'sources', title: 'Sources' }, { tab: 'places', title: 'Places' }, { tab: 'channels', title: 'Channels' }, { tab: 'data', title: 'Data' }] as const
+const TABS = [{ tab: 'briefs', title: 'Briefs' }, { tab: 'lists', title: 'Phrase lists' }, { tab: 'sources', title: 'Sources' }, { tab: 'places', title: 'Places' }, { tab: 'channels', title: 'Channels' }, { tab: 'data', title: 'Data' }, { tab: 'access', title: 'Access' }] as const
+const access = useAccess()
+/** Keys are the owner's matter. */
+const tabs = computed(() => TABS.filter(each => each.tab !== 'access' || access.owns))
 const tab = computed(() => TABS.find(each => each.tab === route.query.tab)?.tab ?? 'briefs')
 const show = (next: string) => address({ tab: next === 'briefs' ? undefined : next, list: undefined }, true)
 </script>
@@ -13,14 +17,15 @@ const show = (next: string) => address({ tab: next === 'briefs' ? undefined : ne
   <div class="screen">
     <div class="head">
       <h1>Library</h1>
-      <v-btn-toggle :model-value="tab" mandatory density="compact" variant="outlined" color="primary" divided aria-label="What is shown"><v-btn v-for="each in TABS" :key="each.tab" :value="each.tab" size="small" :data-test="`library-${each.tab}`" @click="show(each.tab)">{{ each.title }}</v-btn></v-btn-toggle>
+      <v-btn-toggle :model-value="tab" mandatory density="compact" variant="outlined" color="primary" divided aria-label="What is shown"><v-btn v-for="each in tabs" :key="each.tab" :value="each.tab" size="small" :data-test="`library-${each.tab}`" @click="show(each.tab)">{{ each.title }}</v-btn></v-btn-toggle>
     </div>
     <LibraryBriefs v-if="tab === 'briefs'" />
     <LazyLibraryLists v-else-if="tab === 'lists'" />
     <LazyLibrarySources v-else-if="tab === 'sources'" />
     <LazyLibraryPlaces v-else-if="tab === 'places'" />
     <LazyLibraryChannels v-else-if="tab === 'channels'" />
-    <LazyLibraryData v-else />
+    <LazyLibraryData v-else-if="tab === 'data'" />
+    <LazyLibraryAccess v-else />
   </div>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { remember } from '~/composables/remember'
+import { useAccess } from './access'
 import { useNotices } from './notices'
 
 /** Typing is saved this long after the last key, and while it goes on at least this often. */
@@ -10,7 +11,7 @@ const PAUSE = 500
 const LONGEST = 2500
 const RETRIES = [1000, 2000, 5000]
 /** Answers that come again however often one asks. */
-const FINAL = [400, 403, 404, 413, 422]
+const FINAL = [400, 401, 403, 404, 413, 422]
 
 type Changes = Partial<Record<BriefField, { revision: number, value: unknown }>>
 interface Sent { editId: string, client: string, fields: Changes }
@@ -46,6 +47,7 @@ export const useBrief = defineStore('brief', () => {
   let retries = 0
   let underWay: Promise<void> | null = null
   const notices = useNotices()
+  const access = useAccess()
   const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra')
 
   const fields = computed<BriefFields | null>(() => brief.value?.fields ?? null)
@@ -118,6 +120,7 @@ export const useBrief = defineStore('brief', () => {
 
   function set<Field extends BriefField>(field: Field, value: BriefFields[Field], fromOutside = false) {
     if (!brief.value || same(brief.value.fields[field], value)) return
+    if (access.reads) return notices.tell('Your key reads; it does not write. Nothing was changed.', { serious: true })
     assign(field, plain(value))
     if (fromOutside) outside.value++
     dirty.add(field)
@@ -133,6 +136,7 @@ export const useBrief = defineStore('brief', () => {
     if (!brief.value || same(brief.value.fields[field], value)) return
     const step = { id: brief.value.id, topic: brief.value.fields.topic || 'Untitled', field, before: plain(brief.value.fields[field]), after: plain(value) }
     set(field, value, true)
+    if (access.reads) return
     notices.tell(text, { undo: () => takeBack(step) })
   }
 

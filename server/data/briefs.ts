@@ -24,8 +24,12 @@ const fitting = (field: BriefField, value: unknown): unknown => (ONE_FIELD.get(f
 /** What tells one edit's content from another's, whatever the order of its fields. */
 const digestOf = (changes: Partial<Record<BriefField, FieldChange>>) => createHash('sha256').update(JSON.stringify(Object.entries(changes).sort(([a], [b]) => a < b ? -1 : 1))).digest('base64')
 
-/** Where a new brief belongs: a workspace (the first unless named), a series and the place in it. */
-export interface BriefHome { workspace?: string, series?: string, place?: string }
+/** Where a new brief belongs: a workspace (the first unless named), a series and the place in it; and who makes it. */
+export interface BriefHome { workspace?: string, series?: string, place?: string, writer?: string | null }
+
+/** Who writes: the window, and the name on the key; `null` where it is not told. */
+export interface Hand { client: string | null, writer: string | null }
+const NOBODY: Hand = { client: null, writer: null }
 
 export interface FieldChange { revision: number, value: unknown }
 
@@ -38,7 +42,7 @@ export type PatchResult =
 
 interface BriefRow { id: string, workspace_id: string, series_id: string | null, series_place: string | null, created_at: number, updated_at: number, deleted_at: number | null, percent: number | null, scored_at: number | null, scored_by: number | null }
 interface FieldRow { field: BriefField, revision: number, value: string, saved_at: number }
-interface HistoryRow { id: number, field: BriefField, value: string, client: string | null, begun_at: number, saved_at: number }
+interface HistoryRow { id: number, field: BriefField, value: string, client: string | null, writer: string | null, begun_at: number, saved_at: number }
 
 export type BriefStore = ReturnType<typeof briefStore>
 
@@ -67,7 +71,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
   const dropEdits = db.prepare('DELETE FROM brief_edit WHERE saved_at < ?')
   const lastEntry = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 1')
   const entries = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 200')
-  const addEntry = db.prepare('INSERT INTO field_history (brief_id, field, value, client, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)')
+  const addEntry = db.prepare('INSERT INTO field_history (brief_id, field, value, client, writer, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
   const growEntry = db.prepare('UPDATE field_history SET value = ?, saved_at = ? WHERE id = ?')
 
   function workspaceId(at: number): string {
@@ -93,17 +97,17 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     return found ? toBrief(found, fieldRows.all(id)) : null
   }
 
-  function remember(id: string, field: BriefField, value: string, client: string | null, at: number): void {
+  function remember(id: string, field: BriefField, value: string, { client, writer }: Hand, at: number): void {
     if (!HISTORIC.has(field)) return
     const last = lastEntry.get(id, field)
     if (last?.value === value) return
     // A clock that was set back says nothing of how close two saves are.
-    const goesOn = last && last.client === client && at >= last.saved_at && at - last.saved_at <= HISTORY_PAUSE_MS && at - last.begun_at <= HISTORY_LONGEST_MS
+    const goesOn = last && last.client === client && last.writer === writer && at >= last.saved_at && at - last.saved_at <= HISTORY_PAUSE_MS && at - last.begun_at <= HISTORY_LONGEST_MS
     if (goesOn) growEntry.run(value, at, last.id)
-    else addEntry.run(id, field, value, client, at, at)
+    else addEntry.run(id, field, value, client, writer, at, at)
   }
 
-  const create = db.transaction((given: Partial<BriefFields>, id: string = uuid(), { workspace, series, place }: BriefHome = {}): Brief => {
+  const create = db.transaction((given: Partial<BriefFields>, id: string = uuid(), { workspace, series, place, writer = null }: BriefHome = {}): Brief => {
     const known = get(id)
     if (known) return known
     const at = now()
@@ -111,12 +115,12 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     for (const [field, value] of Object.entries(briefFieldsSchema.partial().parse(given)) as [BriefField, unknown][]) {
       const text = JSON.stringify(value)
       putField.run(id, field, 1, text, at)
-      if (text !== JSON.stringify(EMPTY_FIELDS[field])) remember(id, field, text, null, at)
+      if (text !== JSON.stringify(EMPTY_FIELDS[field])) remember(id, field, text, { client: null, writer }, at)
     }
     return get(id)!
   })
 
-  const patch = db.transaction((id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => {
+  const patch = db.transaction((id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, hand: Hand = NOBODY): PatchResult => {
     const found = row.get(id)
     if (!found || found.deleted_at !== null) return { kind: 'absent' }
     const before = editAnswer.get(editId)
@@ -142,7 +146,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     for (const [field, text, revision] of due) {
       putField.run(id, field, revision, text, at)
       revisions[field] = revision
-      remember(id, field, text, client, at)
+      remember(id, field, text, hand, at)
     }
     if (due.length) touch.run(at, id)
     const answer: PatchAnswer = { savedAt: due.length ? at : found.updated_at, revisions }
@@ -150,24 +154,24 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     return { kind: 'saved', answer }
   })
 
-  const createSeries = db.transaction((list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string): Brief[] => {
+  const createSeries = db.transaction((list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string, writer: string | null): Brief[] => {
     const series = uuid()
-    return list.map(({ place, fields }) => create(fields, undefined, { workspace, series, place }))
+    return list.map(({ place, fields }) => create(fields, undefined, { workspace, series, place, writer }))
   })
 
-  const duplicate = db.transaction((id: string): Brief | null => {
+  const duplicate = db.transaction((id: string, writer: string | null): Brief | null => {
     const from = get(id)
     if (!from || from.deletedAt !== null) return null
-    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) }, undefined, { workspace: from.workspaceId })
+    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) }, undefined, { workspace: from.workspaceId, writer })
   })
 
   return {
     /** A new brief; with the id of one that exists, that one, so that a repeat makes no second. */
     create: (given: Partial<BriefFields>, id?: string, home?: BriefHome): Brief => create.immediate(given, id, home),
     /** Briefs of one topic for many places, made in one go; they stay a series. */
-    createSeries: (list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string): Brief[] => createSeries.immediate(list, workspace),
+    createSeries: (list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string, writer: string | null = null): Brief[] => createSeries.immediate(list, workspace, writer),
     /** A copy with the same fields and no history. `null` when there is no such brief. */
-    duplicate: (id: string): Brief | null => duplicate.immediate(id),
+    duplicate: (id: string, writer: string | null = null): Brief | null => duplicate.immediate(id, writer),
     /** A brief, deleted ones too; `null` for an unknown id. */
     get,
     /**
@@ -175,7 +179,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
      * the same edit id is answered as before and writes nothing.
      * @throws ZodError when a value does not fit its field.
      */
-    patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, client: string | null = null): PatchResult => patch.immediate(id, editId, changes, client),
+    patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, hand?: Hand): PatchResult => patch.immediate(id, editId, changes, hand),
     /** Briefs that are not deleted, newest change first: of a workspace, or all. `percent` is as last worked out; those changed since are told with their fields. */
     list(workspace?: string): { lines: BriefLine[], unscored: { id: string, updatedAt: number, fields: BriefFields }[] } {
       const unscored: { id: string, updatedAt: number, fields: BriefFields }[] = []
@@ -200,15 +204,16 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     /** Deletes for good a brief marked deleted, with its history. @returns whether there was one. */
     purge: (id: string): boolean => drop.run(id).changes > 0,
     /** Earlier values of a field, newest first, 200 at most. */
-    history: (id: string, field: BriefField): HistoryEntry[] => entries.all(id, field).map(each => ({ id: each.id, field: each.field, value: JSON.parse(each.value) as unknown, begunAt: each.begun_at, savedAt: each.saved_at })),
+    history: (id: string, field: BriefField): HistoryEntry[] => entries.all(id, field).map(each => ({ id: each.id, field: each.field, value: JSON.parse(each.value) as unknown, writer: each.writer, begunAt: each.begun_at, savedAt: each.saved_at })),
     /** Keeps a version that was typed but lost to another one, so that it can be found again. */
-    keepVersion(id: string, field: BriefField, given: unknown): void {
+    keepVersion(id: string, field: BriefField, given: unknown, writer: string | null = null): void {
       const value = JSON.stringify(fitting(field, given))
       const stands = fieldRows.all(id).find(each => each.field === field)
+      const stood = lastEntry.get(id, field)?.writer ?? null
       db.transaction(() => {
-        addEntry.run(id, field, value, null, now(), now())
+        addEntry.run(id, field, value, null, writer, now(), now())
         // The newest entry of a field is always what stands in it.
-        if (stands) addEntry.run(id, field, stands.value, null, stands.saved_at, stands.saved_at)
+        if (stands) addEntry.run(id, field, stands.value, null, stood, stands.saved_at, stands.saved_at)
       }).immediate()
     },
     /** Forgets answers to edits too old to be repeated. */

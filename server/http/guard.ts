@@ -1,14 +1,15 @@
 import { appendResponseHeader, defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { isOwnHost, network, type Network } from '../access/network'
 import type { ProblemBody } from './problem'
-
-const LOCAL = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/u
 
 const hostOf = (address: string) => { try { return new URL(address).host } catch { return null } }
 
-/** Why a request is no business of ours; `null` for one of our own pages', or of a program on this machine. */
-export function strangerIn(path: string, headers: { host?: string, origin?: string, referer?: string, 'sec-fetch-site'?: string | string[] }): string | null {
+const HERE: Network = { listen: '127.0.0.1', origin: null, shared: false }
+
+/** Why a request is no business of ours; `null` for one of our own pages', or of a program that names one of our addresses. */
+export function strangerIn(path: string, headers: { host?: string, origin?: string, referer?: string, 'sec-fetch-site'?: string | string[] }, network: Network = HERE): string | null {
   const { host = '', origin, referer } = headers
-  if (!LOCAL.test(host)) return 'Fonetra answers only to pages of its own on this machine.'
+  if (!isOwnHost(host, network)) return network.shared ? 'Fonetra is not to be opened under this name. Whoever runs it can set FONETRA_ORIGIN.' : 'Fonetra answers only to pages of its own on this machine.'
   // What another page asks for would be stored, and may cost calls to a live service, even where it cannot read the answer.
   const site = headers['sec-fetch-site']
   const foreign = origin !== undefined && hostOf(origin) !== host
@@ -21,7 +22,7 @@ export const guard = defineEventHandler((event: H3Event): ProblemBody | undefine
   setResponseHeader(event, 'X-Content-Type-Options', 'nosniff')
   setResponseHeader(event, 'Referrer-Policy', 'no-referrer')
   setResponseHeader(event, 'X-Frame-Options', 'DENY')
-  const message = strangerIn(event.path, event.node.req.headers)
+  const message = strangerIn(event.path, event.node.req.headers, network())
   if (message === null) return undefined
   setResponseStatus(event, 403)
   appendResponseHeader(event, 'Cache-Control', 'no-store')

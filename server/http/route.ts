@@ -1,5 +1,6 @@
 import { defineEventHandler, getQuery, getRouterParam, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { ZodType } from 'zod'
+import { admit } from '../access/admit'
 import { useRuntime, type Runtime } from '../runtime'
 import { readText } from './body'
 import { nesting, wellFormed } from './json'
@@ -21,6 +22,7 @@ export function closedRoute<Answer>(handle: (event: H3Event) => Answer | Promise
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'Cache-Control', 'no-store')
     try {
+      await admit(event, (event.context.matchedRoute as { path: string } | undefined)?.path ?? event.path, () => useRuntime().access)
       return await handle(event)
     } catch (error) {
       const { status, body } = problemOf(error)

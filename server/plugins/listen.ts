@@ -1,14 +1,17 @@
-import { isIP } from 'node:net'
 import { defineNitroPlugin } from 'nitropack/runtime'
+import { hasOwnerKey } from '../data/accessKeys'
+import { networkOf } from '../access/network'
+import { places } from '../runtime'
 
-const isOwn = (host: string) => host === 'localhost' || host === '::1' || isIP(host) === 4 && host.startsWith('127.')
-
-/** Whoever can reach the server can read and change everything: it listens on this machine alone, however it is started. */
+/** Whoever reaches the server reads and changes everything: it listens on this machine alone, however it is started, unless it was told otherwise and whoever comes needs a key. */
 export default defineNitroPlugin(() => {
-  const host = process.env.NITRO_HOST ?? process.env.HOST
-  if (host === undefined || host === '') process.env.NITRO_HOST = '127.0.0.1'
-  else if (!isOwn(host)) {
-    console.error(`Fonetra listens on this machine alone, not on ${host}. Start it with HOST=127.0.0.1, or by npm start.`)
+  try {
+    const { listen, shared, origin } = networkOf(process.env)
+    if (shared && !hasOwnerKey(places().file)) throw new Error('Others could reach Fonetra, and there is no key yet. Make the owner’s first, with the same --data: npm run key -- --owner NAME. Then start again.')
+    process.env.NITRO_HOST = listen
+    if (shared) console.log(`Fonetra asks everybody for a key${origin ? ` at ${origin.origin}` : `. It listens on ${listen}, and what is sent can be read on the way: put a proxy with TLS before it (docs/network.md)`}.`)
+  } catch (error) {
+    console.error((error as Error).message)
     process.exit(1)
   }
 })

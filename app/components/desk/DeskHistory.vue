@@ -35,7 +35,7 @@ function restore(entry: HistoryEntry) {
         <p v-if="problem" role="alert">{{ problem }}</p>
         <p v-else-if="!entries.length" class="muted">Nothing has been saved yet.</p>
         <article v-for="(entry, i) in entries" :key="entry.id">
-          <header><span class="muted small">{{ dateTime(entry.savedAt) }}{{ i === 0 ? ' (now)' : '' }}</span><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn></header>
+          <header><span class="muted small">{{ dateTime(entry.savedAt) }}{{ entry.writer ? `, by ${entry.writer}` : '' }}{{ i === 0 ? ' (now)' : '' }}</span><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn></header>
           <pre>{{ shown(entry.value) || '(empty)' }}</pre>
         </article>
       </v-card-text>

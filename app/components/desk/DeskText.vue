@@ -5,9 +5,11 @@ import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from 
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Underline } from '../../../core/draft/underlines'
 import { trayMark } from '~/composables/figures'
+import { useAccess } from '~/stores/access'
 
 const props = defineProps<{ modelValue: string, label: string, singleLine?: boolean, underlines: Underline[], phrases: string[], hint: string }>()
 const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
+const access = useAccess()
 const host = ref<HTMLElement | null>(null)
 let view: EditorView | null = null
 
@@ -46,7 +48,7 @@ onMounted(() => {
       extensions: [
         history(), keymap.of([...defaultKeymap.filter(binding => binding.key !== 'Mod-/'), ...historyKeymap]), EditorView.lineWrapping, underlineField, placeholder(props.hint),
         EditorView.contentAttributes.of({ 'aria-label': props.label, 'spellcheck': 'true', ...(props.singleLine ? { 'aria-multiline': 'false' } : {}) }),
-        ...(nonce ? [EditorView.cspNonce.of(nonce)] : []), ...(props.singleLine ? [oneLine] : []),
+        ...(nonce ? [EditorView.cspNonce.of(nonce)] : []), ...(props.singleLine ? [oneLine] : []), ...(access.reads ? [EditorState.readOnly.of(true)] : []),
         EditorView.updateListener.of((update) => { if (update.docChanged) emit('update:modelValue', update.state.doc.toString()) }),
       ],
     }),

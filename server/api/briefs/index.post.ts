@@ -1,5 +1,6 @@
 import { setResponseStatus } from 'h3'
 import { newBriefSchema } from '../../../shared/brief'
+import { writerOf } from '../../access/admit'
 import { Problem } from '../../http/problem'
 import { workspaceOf } from '../../http/workspaceOf'
 import { bodyOf, route } from '../../http/route'
@@ -7,7 +8,7 @@ import { bodyOf, route } from '../../http/route'
 export default route(async (event, runtime) => {
   const { briefs } = runtime
   const { id, fields, copyOf, workspace } = await bodyOf(event, newBriefSchema)
-  const brief = copyOf ? briefs.duplicate(copyOf) : briefs.create(fields ?? {}, id, { workspace: workspaceOf(runtime, workspace).id })
+  const brief = copyOf ? briefs.duplicate(copyOf, writerOf(event)) : briefs.create(fields ?? {}, id, { workspace: workspaceOf(runtime, workspace).id, writer: writerOf(event) })
   if (!brief) throw new Problem(404, 'no-such-brief', 'The brief to copy is not there any more.')
   setResponseStatus(event, 201)
   return brief

@@ -1,6 +1,7 @@
 import { setResponseStatus } from 'h3'
 import { templateFault } from '../../../core/demand/cross'
 import { newSeriesSchema } from '../../../shared/brief'
+import { writerOf } from '../../access/admit'
 import { forPlace } from '../../demand/series'
 import { noSuchBrief } from '../../http/briefOf'
 import { Problem } from '../../http/problem'
@@ -13,7 +14,7 @@ export default route(async (event, { briefs }) => {
   if (fault) throw new Problem(400, 'bad-input', fault)
   const from = briefs.get(pattern)
   if (!from || from.deletedAt !== null) throw noSuchBrief()
-  const made = briefs.createSeries([...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template) })), from.workspaceId)
+  const made = briefs.createSeries([...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template) })), from.workspaceId, writerOf(event))
   setResponseStatus(event, 201)
   return { briefs: made }
 })

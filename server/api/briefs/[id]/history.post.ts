@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { writerOf } from '../../../access/admit'
 import { BRIEF_FIELDS, type BriefField } from '../../../../shared/brief'
 import { briefOf } from '../../../http/briefOf'
 import { bodyOf, route } from '../../../http/route'
@@ -8,6 +9,6 @@ const version = z.object({ field: z.enum(BRIEF_FIELDS as [BriefField, ...BriefFi
 /** Keeps a version that was typed but gave way to another window's, so that it can be found again. */
 export default route(async (event, runtime) => {
   const { field, value } = await bodyOf(event, version)
-  runtime.briefs.keepVersion(briefOf(event, runtime).id, field, value)
+  runtime.briefs.keepVersion(briefOf(event, runtime).id, field, value, writerOf(event))
   return { ok: true }
 })

@@ -5,6 +5,7 @@ import { freshData, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
 const clock = standingClock()
+const by = (client: string, writer: string | null = null) => ({ client, writer })
 const store = () => briefStore(freshData(folder), clock)
 const change = (field: BriefField, revision: number, value: unknown) => ({ [field]: { revision, value } })
 
@@ -78,24 +79,24 @@ describe('history', () => {
   test('typing without a pause is one entry, a pause begins another', () => {
     const briefs = store()
     const { id } = briefs.create({})
-    for (const [i, title] of ['W', 'Wa', 'Wax'].entries()) { briefs.patch(id, uuid(), change('title', i, title), 'window'); clock.pass(2000) }
+    for (const [i, title] of ['W', 'Wa', 'Wax'].entries()) { briefs.patch(id, uuid(), change('title', i, title), by('window')); clock.pass(2000) }
     clock.pass(30_000)
-    briefs.patch(id, uuid(), change('title', 3, 'Wax it'), 'window')
+    briefs.patch(id, uuid(), change('title', 3, 'Wax it'), by('window'))
     expect(titles(briefs, id)).toEqual(['Wax it', 'Wax'])
   })
 
   test('however fast, five minutes are the longest entry', () => {
     const briefs = store()
     const { id } = briefs.create({})
-    for (let i = 0; i < 40; i++) { briefs.patch(id, uuid(), change('title', i, `Title ${i}`), 'window'); clock.pass(10_000) }
+    for (let i = 0; i < 40; i++) { briefs.patch(id, uuid(), change('title', i, `Title ${i}`), by('window')); clock.pass(10_000) }
     expect(titles(briefs, id)).toEqual(['Title 39', 'Title 30'])
   })
 
   test('two windows never share an entry', () => {
     const briefs = store()
     const { id } = briefs.create({})
-    briefs.patch(id, uuid(), change('title', 0, 'Hers'), 'one')
-    briefs.patch(id, uuid(), change('title', 1, 'His'), 'two')
+    briefs.patch(id, uuid(), change('title', 0, 'Hers'), by('one'))
+    briefs.patch(id, uuid(), change('title', 1, 'His'), by('two'))
     expect(titles(briefs, id)).toEqual(['His', 'Hers'])
   })
 
@@ -132,9 +133,9 @@ test('an edit’s id is its own: of another brief, or with other content, it is 
 test('a clock that is set back drops no version from the history', () => {
   const briefs = store()
   const { id } = briefs.create({})
-  briefs.patch(id, uuid(), change('title', 0, 'Before'), 'w')
+  briefs.patch(id, uuid(), change('title', 0, 'Before'), by('w'))
   clock.pass(-3_600_000)
-  briefs.patch(id, uuid(), change('title', 1, 'After'), 'w')
+  briefs.patch(id, uuid(), change('title', 1, 'After'), by('w'))
   expect(briefs.history(id, 'title').map(entry => entry.value)).toEqual(['After', 'Before'])
   clock.pass(3_600_000)
 })

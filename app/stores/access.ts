@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import type { SessionAnswer, Who } from '../../shared/access'
+import { api, keyNeeded } from '~/composables/api'
+
+/** Who works in this window. On the machine itself nobody is asked, and everything is allowed. */
+export const useAccess = defineStore('access', () => {
+  const needed = ref(false)
+  const who = ref<Who | null>(null)
+  /** Whether it has been answered once, or could not be had. */
+  const told = ref(false)
+  /** Whether the key reads only. */
+  const reads = computed(() => who.value?.role === 'reader')
+  const owns = computed(() => who.value?.role === 'owner')
+
+  function take(answer: SessionAnswer) {
+    needed.value = answer.needed
+    who.value = answer.who
+    keyNeeded.value = answer.needed && !answer.who
+  }
+
+  async function refresh() {
+    try {
+      take(await api<SessionAnswer>('/api/session'))
+    } finally {
+      told.value = true
+    }
+  }
+
+  /** @throws ApiProblem when the key is not known. */
+  async function signIn(key: string) {
+    await api<SessionAnswer>('/api/session', { method: 'POST', body: { key } })
+    // What was asked for without a key was refused: everything is asked anew.
+    location.reload()
+  }
+
+  async function signOut() {
+    await api('/api/session', { method: 'DELETE' })
+    location.reload()
+  }
+
+  return { needed, who, told, reads, owns, refresh, signIn, signOut }
+})

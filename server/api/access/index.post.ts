@@ -1,0 +1,10 @@
+import { setResponseStatus } from 'h3'
+import { newKeySchema } from '../../../shared/access'
+import { bodyOf, route } from '../../http/route'
+
+/** Makes a key, told this once. */
+export default route(async (event, { access }) => {
+  const { name, role } = await bodyOf(event, newKeySchema)
+  setResponseStatus(event, 201)
+  return access.make(name, role)
+})
