@@ -1,5 +1,7 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
+import type { Kind } from '../shared/changes'
+import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
 import { briefStore, type BriefStore } from './data/briefs'
 import { migrationsOf, openUserFile, type Db } from './data/open'
@@ -114,8 +116,11 @@ async function opened(): Promise<Runtime> {
   const limit = Number(process.env.FONETRA_DATA_LIMIT_MB ?? 0)
   const db = await openUserFile(file, { migrations, ...(limit ? { limitBytes: limit * 1024 * 1024 } : {}) })
   try {
-    const changed = (ids: readonly number[]) => { search.changed(ids) }
-    const phrases = phraseStore(db, Date.now, changed)
+    const changed = (kind: Kind) => (ids: readonly number[]) => {
+      search.changed(ids)
+      changes.changed(kind)
+    }
+    const phrases = phraseStore(db, Date.now, changed('phrases'))
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => { phrases.putCap(...cap) })
     const videos = videoStore(db)
     const attached = attachedStore(db, join(data, 'service.key'))
@@ -125,20 +130,20 @@ async function opened(): Promise<Runtime> {
       briefs: briefStore(db),
       access: accessStore(db),
       phrases,
-      results: resultStore(db, changed),
+      results: resultStore(db, changed('pages')),
       videos,
       workspaces: workspaceStore(db, videos),
       rivalSets: rivalSetStore(db),
       lists: listStore(db, phrases),
       places: placeStore(db),
-      sources: sourceStore(db, changed),
+      sources: sourceStore(db, changed('phrases')),
       search,
       reader: startReading(join(workers, 'reading.mjs')),
       services: switchboard(connectStandin(join(workers, 'standin.mjs'), world), attached.get()),
       attached,
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
-      jobs: new Jobs(db),
+      jobs: new Jobs(db, () => { changes.changed('jobs') }),
       backups: dailyBackups(db, file, () => thinPages(db)),
       importThread: join(workers, 'import.mjs'),
       uploads: data,

@@ -1,4 +1,9 @@
 import { ref } from 'vue'
+import { WINDOW_HEADER } from '../../shared/changes'
+import { WINDOW } from './window'
+
+/** The region that is no region. */
+export const EVERY_REGION = 'everywhere'
 
 /** Why the server cannot open its data; `null` while it can. */
 export const dataProblem = ref<string | null>(null)
@@ -30,7 +35,7 @@ export async function apiResponse(path: string, { method = 'GET', query, body, f
   try {
     response = await fetch(apiPath(path, query), {
       method, signal, keepalive,
-      headers: { ...(accept ? { Accept: accept } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      headers: { [WINDOW_HEADER]: WINDOW, ...(accept ? { Accept: accept } : {}), ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
       ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch (error) {

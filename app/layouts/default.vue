@@ -6,12 +6,14 @@ import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { remember } from '~/composables/remember'
 import { useAccess } from '~/stores/access'
+import { useChanges } from '~/stores/changes'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
 
 // A server that cannot be reached says so where something is asked of it.
 const access = useAccess()
+useChanges().listen()
 void access.refresh().catch(() => undefined)
 const briefSettled = useOpenBrief()
 const route = useRoute()

@@ -1,9 +1,12 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { v4 as uuid } from 'uuid'
+import { computed, ref, watch } from 'vue'
 import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
+import { WINDOW } from '~/composables/window'
 import { remember } from '~/composables/remember'
 import { useAccess } from './access'
+import { useChanges } from './changes'
 import { useNotices } from './notices'
 
 /** Typing is saved this long after the last key, and while it goes on at least this often. */
@@ -38,7 +41,7 @@ export const useBrief = defineStore('brief', () => {
   /** Grows when a field is set from elsewhere than its own editor, which then takes the new text. */
   const outside = ref(0)
   const dirty = new Set<BriefField>()
-  const client = crypto.randomUUID()
+  const client = WINDOW
   /** The brief asked for last. */
   let wanted = ''
   let sent: Sent | null = null
@@ -48,7 +51,7 @@ export const useBrief = defineStore('brief', () => {
   let underWay: Promise<void> | null = null
   const notices = useNotices()
   const access = useAccess()
-  const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra')
+  const changes = useChanges()
 
   const fields = computed<BriefFields | null>(() => brief.value?.fields ?? null)
 
@@ -95,9 +98,10 @@ export const useBrief = defineStore('brief', () => {
     const prefix = journalKey(found.id)
     const keys = Object.keys(localStorage).filter(key => key.startsWith(prefix))
     if (!keys.length) return
-    const open = new Set((await navigator.locks.query()).held?.map(lock => lock.name))
+    // Without locks, as under a plain address of a network, only this window's own are known to be nobody's.
+    const open = navigator.locks ? new Set((await navigator.locks.query()).held?.map(lock => lock.name)) : null
     if (brief.value?.id !== found.id) return
-    const orphan = (window: string) => window === client || !open.has(lockName(window))
+    const orphan = (window: string) => window === client || open !== null && !open.has(lockName(window))
     for (const key of keys.filter(each => orphan(each.slice(prefix.length)))) {
       const kept = journalled(key)
       localStorage.removeItem(key)
@@ -149,8 +153,7 @@ export const useBrief = defineStore('brief', () => {
     }
     const found = await api<Brief>(`/api/briefs/${id}`)
     if (!same(found.fields[field], after)) throw changedSince
-    await api(`/api/briefs/${id}`, { method: 'PATCH', body: { editId: crypto.randomUUID(), client, fields: { [field]: { revision: found.revisions[field], value: before } } } })
-    others?.postMessage({ brief: id })
+    await api(`/api/briefs/${id}`, { method: 'PATCH', body: { editId: uuid(), client, fields: { [field]: { revision: found.revisions[field], value: before } } } })
     notices.tell(`Undone in “${topic}”.`)
   }
 
@@ -167,7 +170,7 @@ export const useBrief = defineStore('brief', () => {
     if (!brief.value || conflicts.value) return Promise.resolve()
     if (!sent && dirty.size) {
       const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: plain(brief.value!.fields[field]) })
-      sent = { editId: crypto.randomUUID(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
+      sent = { editId: uuid(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
     }
     if (!sent) return Promise.resolve()
     firstChange = 0
@@ -196,7 +199,6 @@ export const useBrief = defineStore('brief', () => {
     savedAt.value = answer.savedAt
     status.value = dirty.size ? 'waiting' : 'saved'
     journal()
-    others?.postMessage({ brief: id })
     if (dirty.size) schedule()
   }
 
@@ -257,10 +259,10 @@ export const useBrief = defineStore('brief', () => {
     }
   }
 
-  if (others) others.onmessage = ({ data }: MessageEvent<{ brief: string }>) => { if (data.brief === brief.value?.id) void follow() }
+  watch(() => changes.revisions.briefs, () => { if (brief.value && (changes.briefs?.includes(brief.value.id) ?? true)) void follow() })
   if (typeof window !== 'undefined') {
     // Held as long as this window lives: others tell by it whose unsaved edits are orphans.
-    void navigator.locks.request(lockName(client), () => new Promise(() => undefined))
+    void navigator.locks?.request(lockName(client), () => new Promise(() => undefined))
     window.addEventListener('beforeunload', () => { if (dirty.size) void save(true) })
     window.addEventListener('online', () => void save())
   }

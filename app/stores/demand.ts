@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { JobState } from '../../shared/jobs'
 import type { AssessedRow, PhraseRow, PhrasesAnswer } from '../../shared/phrases'
-import { api, apiLines, messageOf } from '~/composables/api'
+import { api, EVERY_REGION, messageOf } from '~/composables/api'
+import { useAssessLoop } from '~/composables/assessLoop'
 import type { DemandQuery } from '~/composables/demandQuery'
 import { counted } from '~/composables/figures'
 import { useBrief } from './brief'
+import { useChanges } from './changes'
 import { useJobs } from './jobs'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
@@ -19,8 +21,6 @@ const REST_AFTER = 400
 const JUDGED = 300
 const AT_ONCE = 24
 
-export const EVERY_REGION = 'everywhere'
-
 /** The phrases of a seed, and their difficulty as it comes in. */
 export const useDemand = defineStore('demand', () => {
   const notices = useNotices()
@@ -32,18 +32,20 @@ export const useDemand = defineStore('demand', () => {
   const state = ref<'empty' | 'loading' | 'ready' | 'failed'>('empty')
   const problem = ref('')
   const selected = ref<string[]>([])
-  const judging = ref(false)
-  const judgeProblem = ref('')
   /** New difficulties have come in since the rows were ordered by a figure that needs them. */
   const unsorted = ref(false)
-  /** Figures have changed elsewhere since the rows came: the same question is asked again. */
+  /** Figures have changed elsewhere since the rows came: the same question is asked again when it next comes up, or at once by a person. */
   const stale = ref(false)
   const left = ref(0)
   let asked: DemandQuery | null = null
   let askedKey = ''
   let visible = { from: 0, to: 20 }
-  let stopJudging: AbortController | null = null
+  /** Whether a person, or another question, ended the assessing. */
+  let stopped = true
   let asking: AbortController | null = null
+
+  const { revisions } = useChanges()
+  watch(() => [revisions.phrases, revisions.pages], () => { stale.value = true })
 
   const difficultyKnown = computed(() => rows.value.filter(row => row.difficulty !== null).length)
 
@@ -107,7 +109,7 @@ export const useDemand = defineStore('demand', () => {
       if (signal?.aborted) return
       rows.value = [...rows.value, ...got.rows.filter(row => !known.has(row.phrase))]
       // Unless a person stopped it, assessing goes on with what came.
-      if (stopJudging !== null && !judging.value && !judgeProblem.value) void judge(language)
+      if (!stopped && !judging.value && !judgeProblem.value) void judge(language)
     } catch (error) {
       if (!signal?.aborted) notices.tell(messageOf(error), { serious: true })
     }
@@ -122,34 +124,29 @@ export const useDemand = defineStore('demand', () => {
   }
   const tried = new Set<string>()
 
-  async function judge(language = 'en') {
+  let language = 'en'
+  const loop = useAssessLoop({
+    next: () => {
+      const batch = due()
+      batch.forEach(phrase => tried.add(phrase))
+      return batch
+    },
+    question: () => ({ region: asked!.region, language: language, workspace: workspace.id }),
+    // Rows keep their places while figures come in; a click on the header orders them anew.
+    take: (list) => {
+      const got = new Map(list.map(row => [row.phrase, row]))
+      rows.value = rows.value.map(row => got.has(row.phrase) ? { ...row, ...judged(got.get(row.phrase)!) } : row)
+      if (/^(difficulty|worth|competition|chance)/u.test(asked!.sort)) unsorted.value = true
+    },
+  })
+  const { running: judging, problem: judgeProblem } = loop
+
+  function judge(of = 'en') {
     if (judging.value || !asked) return
-    const mine = stopJudging = new AbortController()
-    const { region, sort } = asked
+    stopped = false
+    language = of
     tried.clear()
-    judging.value = true
-    judgeProblem.value = ''
-    try {
-      for (let batch = due(); batch.length && !mine.signal.aborted; batch = due()) {
-        batch.forEach(phrase => tried.add(phrase))
-        const got = new Map<string, AssessedRow>()
-        for await (const line of apiLines<AssessedRow>('/api/phrases/assess', { method: 'POST', body: { phrases: batch, region, language, workspace: workspace.id }, signal: mine.signal })) {
-          got.set(line.phrase, line)
-          if (line.problem) judgeProblem.value = line.problem
-        }
-        if (mine.signal.aborted) return
-        // Rows keep their places while figures come in; a click on the header orders them anew.
-        rows.value = rows.value.map(row => got.has(row.phrase) ? { ...row, ...judged(got.get(row.phrase)!) } : row)
-        if (/^(difficulty|worth|competition|chance)/u.test(sort)) unsorted.value = true
-      }
-    } catch (error) {
-      if (!mine.signal.aborted) judgeProblem.value = messageOf(error)
-    } finally {
-      if (stopJudging === mine) {
-        judging.value = false
-        left.value = 0
-      }
-    }
+    return loop.run().finally(() => { if (!judging.value) left.value = 0 })
   }
 
   const judged = ({ difficulty, competition, worth, chance, videoBlock, intent }: AssessedRow) => ({ difficulty, worth, chance, videoBlock, intent, ...(competition === null ? {} : { competition }) })
@@ -171,16 +168,15 @@ export const useDemand = defineStore('demand', () => {
   }
 
   function stop() {
-    stopJudging?.abort()
-    stopJudging = null
-    judging.value = false
+    stopped = true
+    loop.stop()
     left.value = 0
   }
 
   /** Tells which rows are in view; they are judged first. */
   function see(from: number, to: number, language = 'en') {
     visible = { from, to }
-    if (!judging.value && !judgeProblem.value && state.value === 'ready' && stopJudging !== null && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
+    if (!judging.value && !judgeProblem.value && state.value === 'ready' && !stopped && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
   }
 
   return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, stale, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true) }

@@ -1,10 +1,11 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { JobState } from '../../shared/jobs'
 import { api, messageOf } from '~/composables/api'
+import { useChanges } from './changes'
 import { useNotices } from './notices'
 
-/** How often running work is asked about, and how often when none was running, in milliseconds. */
+/** How often it is asked how far running work is, in milliseconds. That some began or ended is told. */
 const SOON = 700
 
 /** Long work on the server, whichever window began it: it goes on while one looks elsewhere. */
@@ -31,6 +32,8 @@ export const useJobs = defineStore('jobs', () => {
     }
     if (running.value.length) timer = setTimeout(() => void refresh(), SOON)
   }
+
+  watch(() => useChanges().revisions.jobs, () => void refresh())
 
   async function act(work: () => Promise<unknown>) {
     try {

@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { v4 as uuid } from 'uuid'
+import { ref, watch } from 'vue'
 import type { Brief, BriefFields, BriefLine } from '../../shared/brief'
 import { api, messageOf } from '~/composables/api'
+import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
 
@@ -24,8 +26,11 @@ export const useLibrary = defineStore('library', () => {
     }
   }
 
+  const { revisions } = useChanges()
+  watch(() => revisions.briefs, () => { if (state.value === 'ready') void refresh() })
+
   async function create(fields: Partial<BriefFields>): Promise<Brief> {
-    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { id: crypto.randomUUID(), fields, workspace: workspace.id } })
+    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { id: uuid(), fields, workspace: workspace.id } })
     await refresh()
     return brief
   }

@@ -1,10 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { ResultsAnswer, RivalRow } from '../../shared/rivals'
-import { api, messageOf } from '~/composables/api'
-import { EVERY_REGION, useDemand } from './demand'
+import { api, EVERY_REGION, messageOf } from '~/composables/api'
+import { useChanges } from './changes'
 import { useNotices } from './notices'
-import { useTray } from './tray'
 import { useWorkspace } from './workspace'
 
 export interface RivalsQuestion { phrase: string, region: string | null, language: string, depth: number, from: 'site' | 'web' }
@@ -12,8 +11,7 @@ export interface RivalsQuestion { phrase: string, region: string | null, languag
 /** The result page of a phrase as it is kept, and what is taken out of it. */
 export const useRivals = defineStore('rivals', () => {
   const notices = useNotices()
-  const tray = useTray()
-  const demand = useDemand()
+  const changes = useChanges()
   const workspace = useWorkspace()
   const page = shallowRef<ResultsAnswer | null>(null)
   const state = ref<'empty' | 'loading' | 'ready' | 'failed'>('empty')
@@ -65,8 +63,7 @@ export const useRivals = defineStore('rivals', () => {
       await api('/api/results/off-topic', { method: 'PUT', body: { phrase, language, videoIds: rows.map(({ videoId }) => videoId), off } })
       // The way back may be taken while another page is shown.
       if (asked?.phrase === phrase && asked.language === language) await again()
-      demand.stale = true
-      void tray.refreshFigures()
+      changes.changed('pages')
       if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'taken out' : 'back in'}.` : `${rows.length} results ${off ? 'taken out' : 'back in'}.`, { undo: () => setOff(rows, !off, of, false) })
     } catch (error) {
       notices.tell(messageOf(error), { serious: true })

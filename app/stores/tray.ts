@@ -1,3 +1,4 @@
+import { useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import type { Tray } from '../../shared/brief'
@@ -5,6 +6,7 @@ import type { PhraseRow } from '../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
 import { counted, trayMark } from '~/composables/figures'
 import { useBrief } from './brief'
+import { useChanges } from './changes'
 import { useNotices } from './notices'
 
 export interface TrayPhrase { phrase: string, mark: string, lead: boolean }
@@ -85,6 +87,9 @@ export const useTray = defineStore('tray', () => {
       if (mine === asked) problem.value = messageOf(error)
     }
   }
+  const { revisions } = useChanges()
+  // A long import or assessment changes figures several times a second.
+  watch(() => [revisions.phrases, revisions.pages], useThrottleFn(() => void refreshFigures(), 2000, true))
   watch(() => [phrases.value.map(each => each.phrase).join('\n'), brief.fields?.region], () => void refreshFigures(), { immediate: true })
 
   return { tray, phrases, held, figures, problem, add, makeLead, setAside, remove, reorder, move, restore: (phrase: string) => add([phrase]), refreshFigures }

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Workspace } from '../../shared/workspace'
 import { remember } from '~/composables/remember'
 import { api, messageOf } from '~/composables/api'
+import { useChanges } from './changes'
 import { useBrief } from './brief'
 
 export type Whom = 'anyone' | 'channel'
@@ -36,6 +37,8 @@ export const useWorkspace = defineStore('workspace', () => {
       told.value = true
     }
   }
+
+  watch(() => useChanges().revisions.workspaces, () => void refresh())
 
   function choose(workspace: string) {
     chosen.value = workspace

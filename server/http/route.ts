@@ -1,6 +1,8 @@
-import { defineEventHandler, getQuery, getRouterParam, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { defineEventHandler, getQuery, getRequestHeader, getRouterParam, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { ZodType } from 'zod'
+import { WINDOW_HEADER } from '../../shared/changes'
 import { admit } from '../access/admit'
+import { changes, kindWritten } from '../changes'
 import { useRuntime, type Runtime } from '../runtime'
 import { readText } from './body'
 import { nesting, wellFormed } from './json'
@@ -17,13 +19,22 @@ const ESCAPED_SURROGATE = /\\ud[89a-f]/iu
 /** A route: what it answers is sent as JSON, what it throws becomes the API's error shape. */
 export const route = <Answer>(handle: (event: H3Event, runtime: Runtime) => Answer | Promise<Answer>) => closedRoute(event => handle(event, useRuntime()))
 
+/** The window that asks, as it names itself. */
+const windowOf = (event: H3Event) => getRequestHeader(event, WINDOW_HEADER)?.slice(0, 60) ?? null
+
 /** A route that also answers while the data cannot be opened. */
 export function closedRoute<Answer>(handle: (event: H3Event) => Answer | Promise<Answer>) {
   return defineEventHandler(async (event) => {
     setResponseHeader(event, 'Cache-Control', 'no-store')
     try {
-      await admit(event, (event.context.matchedRoute as { path: string } | undefined)?.path ?? event.path, () => useRuntime().access)
-      return await handle(event)
+      const path = (event.context.matchedRoute as { path: string } | undefined)?.path ?? event.path
+      await admit(event, path, () => useRuntime().access)
+      return await changes.on(windowOf(event), async () => {
+        const answer = await handle(event)
+        const kind = kindWritten(event.method, path)
+        if (kind) changes.changed(kind, getRouterParam(event, 'id') ?? null)
+        return answer
+      })
     } catch (error) {
       const { status, body } = problemOf(error)
       if (status === 500) console.error(error)

@@ -34,7 +34,8 @@ export class Jobs {
   private readonly prune
   private closing = false
 
-  constructor(private readonly db: Db) {
+  /** @param changed told when a job begins or ends. */
+  constructor(private readonly db: Db, private readonly changed: () => void = () => undefined) {
     this.put = db.prepare(`INSERT INTO job (id, kind, title, state, done, total, started_at, ended_at, problem) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
       ON CONFLICT (id) DO UPDATE SET state = excluded.state, done = excluded.done, total = excluded.total, started_at = excluded.started_at, ended_at = excluded.ended_at, problem = excluded.problem`)
     this.one = db.prepare<[string], JobRow>('SELECT * FROM job WHERE id = ?')
@@ -60,6 +61,7 @@ export class Jobs {
     this.write(job)
     this.putInput.run(id, JSON.stringify(input))
     this.forget()
+    this.changed()
     void this.run(job, work)
     return { ...job.state }
   }
@@ -85,6 +87,7 @@ export class Jobs {
     if (this.db.open && job.state.state === 'done') this.dropInput.run(job.state.id)
     if (this.db.open) this.prune.run()
     this.tell(job, 'end', job.state)
+    this.changed()
     job.listeners.clear()
   }
 

@@ -3,6 +3,7 @@ import { mdiClose, mdiArchiveArrowDownOutline, mdiCompareHorizontal, mdiMapMarke
 import { computed } from 'vue'
 import { csvFile } from '../../../core/formats/csv'
 import type { PhraseRow } from '../../../shared/phrases'
+import { copyText } from '~/composables/copyText'
 import { messageOf } from '~/composables/api'
 import { saveFile } from '~/composables/saveFile'
 import { useBrief } from '~/stores/brief'
@@ -37,7 +38,7 @@ async function done(work: (list: string[]) => void) {
 }
 
 async function copy() {
-  await navigator.clipboard.writeText(selected.value.join('\n'))
+  await copyText(selected.value.join('\n'))
   notices.tell(`${selected.value.length === 1 ? 'Phrase' : `${selected.value.length} phrases`} copied, one a line.`)
 }
 

@@ -3,6 +3,7 @@ import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { DEFAULT_PROFILE as profile, repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
+import { copyText } from '~/composables/copyText'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
@@ -45,7 +46,7 @@ function onBackspace() {
 }
 
 async function copy() {
-  await navigator.clipboard.writeText(tags.value.join(', '))
+  await copyText(tags.value.join(', '))
   notices.tell('All tags copied, parted by commas.')
 }
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiKeyPlus, mdiKeyRemove } from '@mdi/js'
-import { useClipboard } from '@vueuse/core'
 import { ref, shallowRef } from 'vue'
 import { ROLES, type AccessKey, type NewKey, type Role } from '../../../shared/access'
 import { api, messageOf } from '~/composables/api'
+import { copyText } from '~/composables/copyText'
 import { dateTime } from '~/composables/figures'
 import { ROLE_WORDS } from '~/composables/roles'
 import { useAccess } from '~/stores/access'
@@ -12,7 +12,6 @@ import { useNotices } from '~/stores/notices'
 /** The keys of those who may use this Fonetra over a network: made, told once, taken back. */
 const access = useAccess()
 const notices = useNotices()
-const { copy } = useClipboard({ legacy: true })
 const keys = shallowRef<AccessKey[] | null>(null)
 const problem = ref('')
 const busy = ref(false)
@@ -63,7 +62,7 @@ async function revoke({ id, name: whose }: AccessKey) {
 }
 
 async function copyKey() {
-  await copy(made.value!.key)
+  await copyText(made.value!.key)
   notices.tell('Key copied.')
 }
 </script>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ChannelStats, ResultsAnswer } from '../../../shared/rivals'
-import { api, messageOf } from '~/composables/api'
+import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { dateOnly, inFull, percent, rounded, UNKNOWN } from '~/composables/figures'
-import { EVERY_REGION } from '~/stores/demand'
 import type { RivalsQuestion } from '~/stores/rivals'
 import { useWorkspace } from '~/stores/workspace'
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, messageOf } from '~/composables/api'
+import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { ago, dateOnly, inFull, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
-import { EVERY_REGION } from '~/stores/demand'
 
 interface Row { rank: number, videoId: string, title: string, channel: { id: string, title: string, subscribers: number | null }, views: number | null, viewsPerDay: number | null, publishedAt: number | null, durationSeconds: number | null, thumbnail: string | null }
 interface Trending { at: number | null, source: string | null, total: number, problem: string | null, rows: Row[] }

@@ -2,6 +2,7 @@
 import { mdiArchiveArrowDownOutline, mdiArrowDown, mdiArrowUp, mdiClose, mdiContentCopy, mdiDotsVertical, mdiDrag, mdiStarOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
+import { copyText } from '~/composables/copyText'
 import { inFull, rounded, trayMark } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
@@ -25,7 +26,7 @@ function addTyped() {
 }
 
 async function copyAll() {
-  await navigator.clipboard.writeText(tray.phrases.map(each => each.phrase).join('\n'))
+  await copyText(tray.phrases.map(each => each.phrase).join('\n'))
   notices.tell('Phrases copied, one a line.')
 }
 </script>

@@ -1,5 +1,6 @@
 import { setResponseHeader, setResponseStatus } from 'h3'
-import { Readable } from 'node:stream'
+import { PassThrough } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
 import { assessBodySchema } from '../../../shared/phrases'
 import { assessWork } from '../../demand/assessWork'
 import { bodyOf, route } from '../../http/route'
@@ -20,5 +21,8 @@ export default route(async (event, runtime) => {
   const lines = async function* () {
     for await (const row of assessWork(runtime, body, stop.signal)) yield `${JSON.stringify(row)}\n`
   }
-  return Readable.from(lines())
+  // Begun here, not when it is first read: what it changes is then known to be this window's doing.
+  const sent = new PassThrough()
+  void pipeline(lines(), sent).catch((error: NodeJS.ErrnoException) => { if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') console.error('An assessment was broken off:', error) })
+  return sent
 })
