@@ -18,6 +18,8 @@ export const useChanges = defineStore('changes', () => {
   /** The briefs that others changed last; `null` when it may be any. */
   const briefs = ref<string[] | null>([])
   let known: Revisions | null = null
+  /** Whether the stream has broken off before. */
+  let missed = false
 
   function changed(kind: Kind, ids: string[] | null = null) {
     if (kind === 'briefs') briefs.value = ids
@@ -29,7 +31,7 @@ export const useChanges = defineStore('changes', () => {
       const before = known
       known = told.now
       // What happened while nobody listened is only known to have happened.
-      if (before) for (const kind of KINDS) if (before.run !== told.now.run || before.revisions[kind] !== told.now.revisions[kind]) changed(kind)
+      if (before ?? missed) for (const kind of KINDS) if (before?.run !== told.now.run || before?.revisions[kind] !== told.now.revisions[kind]) changed(kind)
       return
     }
     const { kind, revision, ids, by } = told.change
@@ -47,7 +49,10 @@ export const useChanges = defineStore('changes', () => {
       stream.addEventListener('now', event => { tell({ now: JSON.parse((event as MessageEvent<string>).data) as Revisions }) })
       stream.addEventListener('change', event => { tell({ change: JSON.parse((event as MessageEvent<string>).data) as Change }) })
       // A browser tries again by itself only where it was answered at all.
-      stream.onerror = () => { if (stream.readyState === EventSource.CLOSED) setTimeout(open, AGAIN) }
+      stream.onerror = () => {
+        missed = true
+        if (stream.readyState === EventSource.CLOSED) setTimeout(open, AGAIN)
+      }
     }
     // Where there are no locks every window listens for itself.
     if (others && navigator.locks) void navigator.locks.request('fonetra.changes', () => { open(); return new Promise(() => undefined) })

@@ -1,3 +1,4 @@
+import { chromium } from '@playwright/test'
 import { execFileSync, spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { request } from 'node:http'
@@ -5,6 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { call, expect, startApp, test as base, type RunningApp } from './app'
+import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 import { HOME } from './startApp'
 
 type Roles = Record<'owner' | 'editor' | 'reader', string>
@@ -134,4 +136,30 @@ base('off this machine it does not start without a key, nor by another programâ€
     expect(stderr).not.toContain('    at ')
   }
   rmSync(data, { recursive: true })
+})
+
+base('it works under a plain name, where browsers hold back what they give to safe ones', async () => {
+  const alone = await startApp()
+  await alone.kill()
+  const key = keyIn(keyTool(alone.data, '--owner', 'Mara'))
+  const { port } = new URL(alone.url)
+  const app = await startApp({ data: alone.data, port: Number(port), env: { FONETRA_ORIGIN: `http://fonetra.test:${port}` } })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--host-resolver-rules=MAP fonetra.test 127.0.0.1'] })
+  const page = await browser.newPage()
+  const problems: string[] = []
+  page.on('pageerror', (error) => { problems.push(error.message) })
+  await page.goto(`http://fonetra.test:${port}/desk`)
+  expect(await page.evaluate(() => window.isSecureContext)).toBe(false)
+  await page.getByTestId('access-key').locator('input').fill(key)
+  await page.getByTestId('access-key').locator('input').press('Enter')
+  await page.getByTestId('title').locator('.cm-content').pressSequentially('Under a plain name ')
+  await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
+  await page.getByTestId('tray').getByRole('button', { name: /copy/iu }).first().click()
+  await expect(page.getByTestId('notice')).toContainText('copied')
+  await page.reload()
+  await expect(page.getByTestId('title')).toContainText('Under a plain name')
+  expect(problems).toEqual([])
+  await browser.close()
+  await app.close()
+  rmSync(alone.data, { recursive: true, force: true })
 })

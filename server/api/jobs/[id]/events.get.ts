@@ -1,4 +1,4 @@
-import { createEventStream } from 'h3'
+import { eventStream } from '../../../http/eventStream'
 import { Problem } from '../../../http/problem'
 import { paramOf, route } from '../../../http/route'
 
@@ -6,7 +6,7 @@ import { paramOf, route } from '../../../http/route'
 export default route((event, { jobs }) => {
   const id = paramOf(event, 'id')
   if (!jobs.get(id)) throw new Problem(404, 'no-such-job', 'There is no such job; it may have ended long ago.')
-  const stream = createEventStream(event)
+  const stream = eventStream(event)
   const stop = jobs.listen(id, ({ name, data }) => {
     void stream.push({ event: name, data: JSON.stringify(data) }).then(() => name === 'end' ? stream.close() : undefined)
   })
