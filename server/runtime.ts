@@ -24,7 +24,7 @@ import { restoreBackup, usableBackup } from './data/backups'
 import { dailyBackups, type DailyBackups } from './data/dailyBackups'
 import { DataProblem, openingProblem } from './data/dataProblem'
 import { lockFolder } from './data/folderLock'
-import { thinPages } from './data/retention'
+import { retention } from './data/retention'
 import { connectStandin } from './services/connect'
 import { switchboard, type Switchboard } from './services/switchboard'
 
@@ -144,7 +144,7 @@ async function opened(): Promise<Runtime> {
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
       jobs: new Jobs(db, () => { changes.changed('jobs') }),
-      backups: dailyBackups(db, file, () => thinPages(db)),
+      backups: dailyBackups(db, file, () => retention(db).thin()),
       importThread: join(workers, 'import.mjs'),
       uploads: data,
     }

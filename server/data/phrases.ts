@@ -126,6 +126,8 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
   const told = db.prepare<{ language: string, text: string }, { region: string, source: string, volume: number | null, at: number }>(`
     SELECT f.region, s.name AS source, f.volume, f.at FROM phrase p JOIN figure f ON f.phrase_id = p.id JOIN source s ON s.id = f.source_id
     WHERE p.language = @language AND p.text = @text ORDER BY f.region = '', f.region, s.place`)
+  const interest = db.prepare<[number], { region: string, volume: number, at: number }>('SELECT region, volume, at FROM region_interest WHERE phrase_id = ? ORDER BY volume DESC')
+  const putInterest = db.prepare('INSERT OR REPLACE INTO region_interest (phrase_id, region, volume, source, at) VALUES (?, ?, ?, ?, ?)')
   const capRow = db.prepare<[string], { cap: number, known: number, at: number }>('SELECT cap, known, at FROM volume_cap WHERE region = ?')
   const putCap = db.prepare('INSERT OR REPLACE INTO volume_cap (region, cap, known, at) VALUES (?, ?, ?, ?)')
   const lookRow = db.prepare<[string, string, string], { id: number, at: number, missing: string }>('SELECT id, at, missing FROM look WHERE language = ? AND region = ? AND seed = ?')
@@ -282,6 +284,10 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
     originOf: ({ id }: Pick<KnownPhrase, 'id'>, region: string): Origin => toOrigin(originRow.get(id, region) ?? [null, null, null, null]),
     /** Every source's figure of a phrase, its regions before everywhere, in the order sources are believed. */
     figuresOf: (phrase: string, language: string) => told.all({ language, text: phraseKey(phrase) }),
+    /** Where in the world a phrase is searched, as last told, falling. */
+    interest: (id: number) => interest.all(id),
+    /** Keeps where it is searched. */
+    keepInterest: relaxedTransaction(db, (id: number, list: readonly { region: string, volume: number }[], source: string, at: number) => { for (const { region, volume } of list) putInterest.run(id, region, volume, source, at) }),
     /** The cap on volume in a region: the 99.9th percentile of known volumes, at least `LEAST_CAP`, and when it was worked out; the least until that is. */
     cap: (region: string): { cap: number, at: number | null } => capRow.get(region) ?? { cap: LEAST_CAP, at: null },
     /** Keeps a cap that was worked out from so many known volumes. */

@@ -1,5 +1,4 @@
 import type { PhraseStore } from '../data/phrases'
-import type { Db } from '../data/open'
 import type { AskedStore } from '../data/asked'
 import type { Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
@@ -9,9 +8,9 @@ const AGE_MS = 30 * 86_400_000
 const MISSING = ['interest by region']
 
 /** Where in the world a phrase is searched, kept or asked for. @returns falling, and what could not be had. */
-export async function interestByRegion({ db, phrases, services, asked }: { db: Db, phrases: PhraseStore, services: Services, asked: AskedStore }, phrase: string, language: string): Promise<{ interest: { region: string, volume: number }[], missing: string[] }> {
+export async function interestByRegion({ phrases, services, asked }: { phrases: PhraseStore, services: Services, asked: AskedStore }, phrase: string, language: string): Promise<{ interest: { region: string, volume: number }[], missing: string[] }> {
   const id = phrases.phraseId(phrase, language)
-  const kept = db.prepare<[number], { region: string, volume: number, at: number }>('SELECT region, volume, at FROM region_interest WHERE phrase_id = ? ORDER BY volume DESC').all(id)
+  const kept = phrases.interest(id)
   const plain = (list: { region: string, volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
   if (kept.length && Date.now() - kept[0]!.at < AGE_MS) return { interest: plain(kept), missing: [] }
   const what = ['interest', language, phrase]
@@ -20,8 +19,7 @@ export async function interestByRegion({ db, phrases, services, asked }: { db: D
   try {
     const answer = await withRetry(() => services.demand.byRegion(phrase, language))
     if (!answer.data.length) asked.nothing([what])
-    const put = db.prepare('INSERT OR REPLACE INTO region_interest (phrase_id, region, volume, source, at) VALUES (?, ?, ?, ?, ?)')
-    db.transaction(() => { for (const { region, volume } of answer.data) put.run(id, region, volume, answer.source, answer.at) })()
+    phrases.keepInterest(id, answer.data, answer.source, answer.at)
     return { interest: [...answer.data].sort((a, b) => b.volume - a.volume), missing: [] }
   } catch (error) {
     if (!isServiceFault(error)) throw error

@@ -1,5 +1,5 @@
 <template>
-  <div class="data"><LibraryBackups /></div>
+  <div class="data"><LibraryBackups /><LibrarySpace /></div>
 </template>
 
 <style scoped>

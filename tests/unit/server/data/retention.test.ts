@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { looksToDrop } from '../../../../core/rivals/keepLooks'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore, type PageToKeep } from '../../../../server/data/results'
-import { thinPages } from '../../../../server/data/retention'
+import { retention } from '../../../../server/data/retention'
 import { runs } from '../../../setup/runs'
 import { freshData, temporaryFolder } from '../files'
 
@@ -42,10 +42,33 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
   results.keep(Array.from({ length: 40 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
   results.keep([page(other, NOW - 900 * DAY)])
   const standing = results.latest(id, 'GB')!.id
-  expect(await thinPages(db, NOW)).toBeGreaterThan(25)
+  const { thin } = retention(db)
+  expect((await thin(NOW)).pages).toBeGreaterThan(25)
   expect(results.latest(id, 'GB')!.id).toBe(standing)
   expect(results.past(id, 'GB').length).toBeLessThan(10)
   expect(results.latest(other, 'GB')).not.toBeNull()
   expect(db.prepare('SELECT count(*) FROM seat WHERE page_id NOT IN (SELECT id FROM result_page)').pluck().get()).toBe(0)
-  expect(await thinPages(db, NOW)).toBe(0)
+  expect(await thin(NOW)).toEqual({ pages: 0, figures: 0, interest: 0 })
+})
+
+test('what a source told before is thinned like looks, the figures that count stay; old interest by region goes', async () => {
+  const db = freshData(folder)
+  const phrases = phraseStore(db)
+  for (let day = 300; day >= 0; day--) phrases.save([{ phrase: 'bike chain', region: 'GB', volume: 1000 + day }], 'en', { name: 'searches', kind: 'service' }, NOW - day * DAY)
+  phrases.save([{ phrase: 'bike chain', region: '', volume: 7 }], 'en', { name: 'searches', kind: 'service' }, NOW - 290 * DAY)
+  phrases.save([{ phrase: 'bike chain', region: '', volume: 8 }], 'en', { name: 'searches', kind: 'service' }, NOW)
+  const id = phrases.phraseId('bike chain', 'en')
+  const put = db.prepare('INSERT INTO region_interest (phrase_id, region, volume, source, at) VALUES (?, ?, 5, \'searches\', ?)')
+  put.run(id, 'GB', NOW - 10 * DAY)
+  put.run(id, 'FR', NOW - 200 * DAY)
+  const { thin } = retention(db)
+  const { figures, interest } = await thin(NOW)
+  expect(interest).toBe(1)
+  const past = (region: string) => db.prepare<[string], { at: number }>('SELECT at FROM figure_past WHERE region = ? ORDER BY at').all(region).map(row => (NOW - row.at) / DAY)
+  expect(past('GB')).toHaveLength(300 - figures)
+  expect(past('GB').filter(day => day <= 60)).toHaveLength(60)
+  expect(past('GB').filter(day => day > 60).length).toBeLessThan(40)
+  expect(past('GB')[0]).toBe(300)
+  expect(past('')).toEqual([290])
+  expect(phrases.known('bike chain', 'GB', 'en')?.volume).toBe(1000)
 })
