@@ -2,14 +2,14 @@ import { writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import demoData from '../tests/e2e/demoData'
 import { yardstick } from './measure'
-import { benchClients, benchFuzz, benchHold, benchStorm } from './soundness'
+import { benchClients, benchDoubled, benchFuzz, benchHold, benchStorm } from './soundness'
 
 // npm run bench -- sound [rounds [requests]]: what holds on a bad day, into bench/soundness.md.
 const [rounds = 60, requests = 100_000] = process.argv.slice(2).map(Number)
 demoData()
 const before = yardstick()
 const lines: string[] = []
-for (const [name, work] of [['Ends at random moments', () => benchStorm(rounds)], ['Requests of every kind', () => benchFuzz(requests)], ['Fifty clients', () => benchClients(60)], ['Long and hostile files', benchHold]] as const) {
+for (const [name, work] of [['Ends at random moments', () => benchStorm(rounds)], ['Requests of every kind', () => benchFuzz(requests)], ['Fifty clients', () => benchClients(60)], ['Long and hostile files', benchHold], ['Doubled texts', benchDoubled]] as const) {
   console.log(`${name} …`)
   const told = await work()
   console.log(told.join('\n'))

@@ -1,6 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
+import type { Draft } from '../core/draft/draft'
+import { DEFAULT_PROFILE } from '../core/draft/limits'
+import { BALANCED } from '../core/draft/ruleset'
+import { scoreDraft } from '../core/draft/score'
 import { fuzz } from '../tests/e2e/fuzz'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { storm } from '../tests/e2e/storm'
@@ -122,4 +126,33 @@ export async function benchHold(): Promise<string[]> {
   } finally {
     await app.close()
   }
+}
+
+/** Signs and pieces of which hostile texts are made: what patterns look for, and what they look for in vain. */
+const PIECES = ['a', ' ', '\n', '- ', '?', '!', '.', '#', '#a', '@', '0:00 ', '0:00\n', '1:', '<', '>', '"', ',', ';', '(', '[', '|', '/', 'http://', 'https://a.b/', 'www.', 'a@b.', '-->', '\u0301', 'é', '🚲', '한', 'ー', 'a b', 'bike chain ', '’', '\t']
+/** A text this short is scored so fast that a ratio says nothing. */
+const TOLD_FROM_MS = 4
+
+/** How much longer texts of one piece take to be scored when they are twice as long. @returns lines of the report. */
+export function benchDoubled(): string[] {
+  const took = (piece: string, length: number) => {
+    const text = piece.repeat(Math.ceil(length / piece.length)).slice(0, length)
+    const score = (draft: Draft) => scoreDraft(draft, { lead: 'bike chain', support: ['index gears', 'bike'] }, BALANCED, DEFAULT_PROFILE, 'en')
+    let best = Infinity
+    for (let run = 0; run < 3; run++) {
+      const startedAt = performance.now()
+      score({ title: text.slice(0, 400), description: text, tags: text.slice(0, 4000).split(',') })
+      try {
+        score({ captions: `1\n00:00:01,000 --> 00:00:02,000\n${text}\n` })
+      } catch (error) {
+        // Some pieces break captions: that they are looked through is what is measured.
+        if ((error as Error).name !== 'CaptionsFault') throw error
+      }
+      best = Math.min(best, performance.now() - startedAt)
+    }
+    return best
+  }
+  const ratios = PIECES.map(piece => ({ piece, less: took(piece, 40_000), more: took(piece, 80_000) })).map(each => ({ ...each, ratio: each.more < TOLD_FROM_MS ? 0 : each.more / each.less })).sort((a, b) => b.ratio - a.ratio)
+  const worst = ratios[0]!
+  return [`| ${PIECES.length} texts of one piece repeated, 80,000 characters against 40,000, scored | the slowest ${ms(Math.max(...ratios.map(each => each.more)))} | at most ${worst.ratio.toFixed(1)} times as long (${JSON.stringify(worst.piece).replaceAll('|', '\\|')}) | under 3: ${yes(worst.ratio < 3)} |`]
 }
