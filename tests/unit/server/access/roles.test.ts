@@ -8,7 +8,7 @@ test('an owner may do everything', () => { expect(may('owner')).toEqual(routes()
 
 test('an editor may do all but what concerns keys, the data as a whole and the services', () => {
   const refused = names(routes().filter(route => !may('editor').some(each => each === route || each.method === route.method && each.path === route.path)))
-  expect(refused).toEqual(['GET /api/access', 'POST /api/access', 'DELETE /api/access/[id]', 'GET /api/data', 'POST /api/data/backups', 'POST /api/data/open', 'POST /api/data/restore', 'GET /api/services', 'PUT /api/services', 'PUT /api/standin/behaviour'])
+  expect(refused).toEqual(['GET /api/access', 'POST /api/access', 'DELETE /api/access/[id]', 'GET /api/data', 'POST /api/data/backups', 'POST /api/data/open', 'POST /api/data/restore', 'GET /api/data/space', 'GET /api/services', 'PUT /api/services', 'PUT /api/standin/behaviour'])
 })
 
 test('a reader looks things up, and writes nothing', () => {
