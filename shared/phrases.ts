@@ -65,8 +65,12 @@ export interface PhraseRow {
   change: number | null
   /** Videos whose title holds the phrase, as the site tells it. */
   competition: number | null
-  /** 0 to 100; null until assessed. */
+  /** 0 to 100; null until assessed, and for a page without any result. */
   difficulty: number | null
+  /** Results read of its page; 0 where there are none, null until it was looked at. */
+  results: number | null
+  /** A more searched spelling with the same results, whose difficulty, chance and competition it takes. */
+  readAs: string | null
   worth: { anyone: number | null, channel: number | null }
   /** Chance of page one for the channel asked for, 0 to 1. */
   chance: number | null
@@ -97,6 +101,8 @@ export interface PhrasesAnswer {
   tookMs: number
   /** What could not be had from a service, in words. */
   missing: string[]
+  /** What the seed may have meant, where hardly any phrase holds its words: with what was changed to find it. None of them is among the rows. */
+  near: { phrase: string, why: string }[]
 }
 
 export const assessBodySchema = z.object({
@@ -116,6 +122,8 @@ export interface AssessedRow {
   phrase: string
   difficulty: number | null
   competition: number | null
+  results: number | null
+  readAs: string | null
   worth: PhraseRow['worth']
   chance: number | null
   videoBlock: boolean | null

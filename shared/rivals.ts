@@ -60,6 +60,8 @@ export interface Reading {
   sentence: string
   own: { strength: number, reach: number | null, pull: number | null } | null
   forecast: { pageOne: number, likely: [number, number], ranks: number[], softSeats: number[] } | null
+  /** The chance of page one from the first twenty results alone, by which phrases are compared; `null` like the forecast. */
+  compared: number | null
   winnings: { expected: number, low: number, high: number } | null
   earnings: { currency: string, lowMicros: number, highMicros: number } | null
   volume: number | null
@@ -84,6 +86,8 @@ export interface ResultsAnswer {
   /** Whether there are results beyond those read. */
   more: boolean
   titleMatches: number | null
+  /** The more searched spelling by whose results the phrase is judged; `null` for its own. */
+  readAs: string | null
   difficulty: { page: number, front: number, middle: number, rest: number } | null
   rows: RivalRow[]
   reading: Reading

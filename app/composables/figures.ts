@@ -1,3 +1,4 @@
+import { SUREST } from '../../core/rivals/forecast'
 import { isStale } from '../../core/demand/stale'
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
@@ -23,6 +24,8 @@ export const inFull = (value: number | null | undefined, unit = '') => value ===
 export const span = (low: string, high: string, by = '–') => low === high ? low : `${low}${by}${high}`
 /** A change as a signed percentage. */
 export const percentChange = (value: number | null | undefined) => value === null || value === undefined ? UNKNOWN : `${value > 0 ? '+' : value < 0 ? '−' : ''}${whole.format(Math.abs(value) * 100)} %`
+/** A chance of page one: a rough estimate, and shown as no surer than that. */
+export const chanceText = (chance: number) => chance > SUREST ? `> ${whole.format(SUREST * 100)} %` : percent(chance)
 /** A part of 1 as a whole percentage, never 0 or 100 unless it is. */
 export const percent = (part: number) => part > 0 && part < 0.01 ? '< 1 %' : part < 1 && part > 0.99 ? '> 99 %' : `${whole.format(part * 100)} %`
 export const dateTime = (at: number) => dates.format(at)

@@ -75,6 +75,10 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
         </template>
         <v-btn-toggle :model-value="view" mandatory density="compact" variant="outlined" color="primary" divided class="views" aria-label="View"><v-btn v-for="each in VIEWS" :key="each.view" :value="each.view" size="small" :prepend-icon="each.icon" :data-test="`view-${each.view}`" @click="show(each.view)">{{ each.title }}</v-btn></v-btn-toggle>
       </div>
+      <section v-if="demand.state === 'ready' && demand.answer?.near.length" class="sheet near small" aria-label="Near phrases" data-test="near">
+        <h2>Hardly any phrase holds “{{ query.seed }}”. Near it:</h2>
+        <ul><li v-for="each in demand.answer.near" :key="each.phrase"><button class="plain link" @click="ask(each.phrase)">{{ each.phrase }}</button> <span class="muted">{{ each.why }}</span></li></ul>
+      </section>
       <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
         <h2>Could not load phrases</h2><p>{{ demand.problem }}</p><v-btn variant="tonal" @click="demand.again(language, true)">Try again</v-btn>
       </div>
@@ -116,6 +120,10 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
 .judging { display: inline-flex; gap: 6px; align-items: center; }
 .link { color: var(--teal); text-decoration: underline; text-underline-offset: 3px; }
 .missing { color: var(--plum); }
+.near { padding: 8px 14px; }
+.near h2 { font-size: 13px; }
+.near ul { columns: 2 300px; list-style: none; margin: 4px 0 0; padding: 0; }
+.near li { overflow-wrap: anywhere; break-inside: avoid; }
 .state { padding: 36px; display: grid; gap: 12px; justify-items: start; align-content: start; flex: 1; }
 .grow { flex: 1; overflow: hidden; }
 .work { flex: 1; min-height: 0; display: flex; gap: 10px; }

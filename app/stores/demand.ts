@@ -149,7 +149,7 @@ export const useDemand = defineStore('demand', () => {
     return loop.run().finally(() => { if (!judging.value) left.value = 0 })
   }
 
-  const judged = ({ difficulty, competition, worth, chance, videoBlock, intent }: AssessedRow) => ({ difficulty, worth, chance, videoBlock, intent, ...(competition === null ? {} : { competition }) })
+  const judged = ({ difficulty, competition, results, readAs, worth, chance, videoBlock, intent }: AssessedRow) => ({ difficulty, results, readAs, worth, chance, videoBlock, intent, ...(competition === null ? {} : { competition }) })
 
   /** Has everything assessed that passes the filters, as work that goes on by itself. */
   async function judgeAll(language = 'en') {

@@ -1,5 +1,5 @@
 import type { Difficulty } from './difficulty'
-import type { Forecast } from './forecast'
+import { SUREST, type Forecast } from './forecast'
 import type { OwnStrength } from './ownStrength'
 import type { PageAge } from './turnover'
 import type { Winnings } from './winnings'
@@ -13,10 +13,14 @@ export interface ReadingOf {
   /** Results read, and how many of the first twenty hold the phrase word for word in the title. */
   results: number
   exactTitles: number
+  /** The more searched spelling by whose results it is judged. */
+  readAs?: string | null
 }
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
 const short = new Intl.NumberFormat('en', { notation: 'compact', maximumSignificantDigits: 2 })
+/** A rough estimate is told as no surer than it is. */
+const chanceText = (chance: number) => chance > SUREST ? `over ${whole.format(SUREST * 100)} %` : percent(chance)
 const percent = (part: number) => part > 0 && part < 0.01 ? 'less than 1 %' : part > 0.99 && part < 1 ? 'more than 99 %' : `${Math.round(part * 100)} %`
 
 function chanceWord(chance: number): string {
@@ -31,7 +35,7 @@ function standing({ pageOne, likely, ranks }: Forecast): string {
   const last = ranks.length
   const rank = (k: number) => k >= last ? `behind all ${last - 1} read` : whole.format(k)
   const where = likely[0] >= last ? rank(last) : likely[0] === likely[1] ? `at rank ${rank(likely[0])}` : `between ranks ${rank(likely[0])} and ${rank(likely[1])}`
-  return `A well-worded video of mine would most likely stand ${where}; page one is ${chanceWord(pageOne)} (${percent(pageOne)})`
+  return `A well-worded video of mine would most likely stand ${where}; page one is ${chanceWord(pageOne)} (roughly ${chanceText(pageOne)})`
 }
 
 const views = (count: number) => count < 1 ? 'hardly any' : count < 1000 ? whole.format(count) : short.format(count)
@@ -40,9 +44,9 @@ const span = (low: string, high: string) => low === high ? low : `${low} to ${hi
 
 /** The reading of a page: one sentence that says whether it can be won and what it brings, as far as known. */
 export function readingInWords(of: ReadingOf): string {
-  const { difficulty, forecast, winnings, turnover, age, results, exactTitles } = of
-  if (!results) return 'Nothing stands here: whoever publishes first has the page.'
-  const parts: string[] = []
+  const { difficulty, forecast, winnings, turnover, age, results, exactTitles, readAs = null } = of
+  if (!results) return 'No results for this phrase. That says nothing of how easy it is: look whether people search for it, and how it is spelled.'
+  const parts: string[] = readAs === null ? [] : [`The site reads it as “${readAs}”, which is searched more, and so do these figures`]
   if (forecast) parts.push(standing(forecast) + (winnings ? `, for ${span(views(winnings.low), views(winnings.high))} views in 90 days` : ''))
   else parts.push('Say which channel is yours to see where it would stand')
   if (difficulty) {

@@ -79,6 +79,14 @@ export class Postings {
     this.links = 0
   }
 
+  /** How many words there are. */
+  get vocabularySize(): number { return this.wordIds.size }
+
+  /** Every word with how many phrases hold it. */
+  * words(): Generator<[norm: string, phrases: number]> {
+    for (const [norm, id] of this.wordIds) yield [norm, (id + 1 < this.listFrom.length ? this.listFrom[id + 1]! - this.listFrom[id]! : 0) + this.linksOf(id)]
+  }
+
   /** Phrases that hold a word (normalised), ascending; to be read before more are added. */
   of(norm: string): Uint32Array {
     const id = this.wordIds.get(norm)

@@ -1,3 +1,4 @@
+import { JUDGED } from './judged'
 import type { Db } from './open'
 
 /** What the index in memory needs of a phrase in a region. Unknown is `null`. */
@@ -5,7 +6,7 @@ export type FigureColumns = [id: number, volume: number | null, change: number |
 export type PageColumns = [id: number, difficulty: number | null, titleMatches: number | null, videoBlock: number | null, intent: string | null, strengths: Buffer | null, more: number | null]
 
 const FIGURE = 'phrase_id, volume, coalesce(change, months_change), competition, advertiser, trend_direction, trend_yearly, season_strength, season_peaks FROM figure'
-const PAGE = 'phrase_id, difficulty, title_matches, video_block, intent, strengths, more FROM standing_page'
+const PAGE = `g.phrase_id, ${JUDGED.difficulty}, ${JUDGED.titleMatches}, g.video_block, g.intent, ${JUDGED.strengths}, ${JUDGED.more} FROM standing_page g ${JUDGED.join}`
 
 /** Reads what the index is made of; for a connection of its own, which only reads. */
 export function indexRows(db: Db) {
@@ -20,14 +21,14 @@ export function indexRows(db: Db) {
     languages: db.prepare<[], [language: string]>('SELECT DISTINCT language FROM phrase').raw(),
     figures: db.prepare<[string], FigureColumns>(`SELECT ${FIGURE} WHERE region = ? AND counts = 1`).raw(),
     volumes: db.prepare<[string], [id: number, volume: number | null]>('SELECT phrase_id, volume FROM figure WHERE region = ? AND counts = 1').raw(),
-    pages: db.prepare<[string], PageColumns>(`SELECT ${PAGE} WHERE region = ?`).raw(),
+    pages: db.prepare<[string], PageColumns>(`SELECT ${PAGE} WHERE g.region = ?`).raw(),
     /** The same of phrases whose ids follow one another, as new ones do. */
     phraseRange: db.prepare<[number, number], [id: number, language: string, text: string, via: number]>('SELECT id, language, text, via FROM phrase WHERE id BETWEEN ? AND ?').raw(),
     figureRange: db.prepare<[number, number, string], FigureColumns>(`SELECT ${FIGURE} WHERE phrase_id BETWEEN ? AND ? AND region = ? AND counts = 1`).raw(),
-    pageRange: db.prepare<[number, number, string], PageColumns>(`SELECT ${PAGE} WHERE phrase_id BETWEEN ? AND ? AND region = ?`).raw(),
+    pageRange: db.prepare<[number, number, string], PageColumns>(`SELECT ${PAGE} WHERE g.phrase_id BETWEEN ? AND ? AND g.region = ?`).raw(),
     phrase: db.prepare<[number], [language: string, text: string, via: number]>('SELECT language, text, via FROM phrase WHERE id = ?').raw(),
     figure: db.prepare<[number, string], FigureColumns>(`SELECT ${FIGURE} WHERE phrase_id = ? AND region = ? AND counts = 1`).raw(),
-    page: db.prepare<[number, string], PageColumns>(`SELECT ${PAGE} WHERE phrase_id = ? AND region = ?`).raw(),
+    page: db.prepare<[number, string], PageColumns>(`SELECT ${PAGE} WHERE g.phrase_id = ? AND g.region = ?`).raw(),
     ofLook: db.prepare<[number], [id: number]>('SELECT phrase_id FROM look_phrase WHERE look_id = ?').raw(),
     idOf: db.prepare<[string, string], [id: number]>('SELECT id FROM phrase WHERE language = ? AND text = ?').raw(),
     places: db.prepare<[], [name: string]>('SELECT DISTINCT name FROM place').raw(),

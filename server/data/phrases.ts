@@ -6,6 +6,7 @@ import { phraseKey, wordCount } from '../../core/text/words'
 import { fromMonths } from './fromMonths'
 import { packMonth, packMonths, unpackMonth, unpackMonths } from './months'
 import { unpackStrengths } from './strengths'
+import { JUDGED } from './judged'
 import { believeFirst } from './believe'
 import { relaxedTransaction, settle, type Db } from './open'
 
@@ -53,6 +54,10 @@ export interface KnownPhrase {
   /** Strengths on the page that stands for it, by rank, and whether the site has more results. */
   strengths: number[] | null
   more: boolean
+  /** How many results were read of that page. */
+  results: number | null
+  /** The more searched spelling whose difficulty, chance and competition it takes. */
+  readAs: string | null
 }
 
 interface FigureRow { source_id: number, at: number, volume: number | null, change: number | null, competition: number | null, advertiser: number | null }
@@ -61,20 +66,21 @@ interface FigureRow { source_id: number, at: number, volume: number | null, chan
 const SERVICE_PLACE = 1_000_000
 
 const KNOWN = `p.id, p.text, p.words, p.via, f.volume, a.volume AS volumeAll, coalesce(f.change, f.months_change) AS change, f.competition, f.trend_direction AS direction, f.trend_yearly AS yearly,
-  g.difficulty, g.title_matches AS titleMatches, g.video_block AS videoBlock, f.advertiser, f.season_strength, f.season_peaks, f.spiked, g.intent, g.strengths, g.more`
+  ${JUDGED.difficulty}, ${JUDGED.titleMatches}, g.video_block AS videoBlock, f.advertiser, f.season_strength, f.season_peaks, f.spiked, g.intent, ${JUDGED.strengths}, ${JUDGED.more}, length(g.strengths) / 4 AS results,
+  (SELECT text FROM phrase WHERE id = g.read_as) AS readAs`
 const JOINS = `LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = @region AND f.counts = 1
   LEFT JOIN figure a ON a.phrase_id = p.id AND a.region = '' AND a.counts = 1
-  LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region`
+  LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region ${JUDGED.join}`
 
 /** A row of `KNOWN` as read raw: with thousands of rows, naming each column twice is most of the cost. */
 type KnownRow = [number, string, number, number, number | null, number | null, number | null, number | null, Trend['direction'] | null, number | null, number | null, number | null, number | null,
-  number | null, number | null, number | null, number | null, Intent | null, Buffer | null, number | null]
-const toKnown = ([id, text, words, via, volume, volumeAll, change, competition, direction, yearly, difficulty, titleMatches, videoBlock, advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths, more]: KnownRow): KnownPhrase => ({
+  number | null, number | null, number | null, number | null, Intent | null, Buffer | null, number | null, number | null, string | null]
+const toKnown = ([id, text, words, via, volume, volumeAll, change, competition, direction, yearly, difficulty, titleMatches, videoBlock, advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths, more, results, readAs]: KnownRow): KnownPhrase => ({
   id, text, words, via, volume, volumeAll, change, competition, trend: direction === null ? null : { direction, yearly: yearly! }, difficulty, titleMatches, videoBlock,
-  advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths: strengths && unpackStrengths(strengths), more: more === 1,
+  advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths: strengths && unpackStrengths(strengths), more: more === 1, results, readAs,
 })
 
-const KNOWN_COLUMNS = 20
+const KNOWN_COLUMNS = 22
 
 /** The months of a phrase in a region, with the source whose volume counts there and when it told. */
 export interface Origin { months: (number | null)[], monthsEnd: string | null, source: string | null, at: number | null }
@@ -118,7 +124,7 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
   const believe = believeFirst(db)
   const known = db.prepare<{ language: string, text: string, region: string }, KnownRow>(`SELECT ${KNOWN} FROM phrase p ${JOINS} WHERE p.language = @language AND p.text = @text`).raw()
   // One statement for all: what a call costs by itself is more than half of a row.
-  const rowsById = db.prepare<{ ids: string, region: string }, [...KnownRow, ...OriginRow]>(`SELECT ${KNOWN.replace('g.strengths', 'NULL')}, ${ORIGIN} FROM json_each(@ids) j CROSS JOIN phrase p ON p.id = j.value ${JOINS}
+  const rowsById = db.prepare<{ ids: string, region: string }, [...KnownRow, ...OriginRow]>(`SELECT ${KNOWN.replace(JUDGED.strengths, 'NULL')}, ${ORIGIN} FROM json_each(@ids) j CROSS JOIN phrase p ON p.id = j.value ${JOINS}
     LEFT JOIN source s ON s.id = f.source_id LEFT JOIN history h ON h.phrase_id = f.phrase_id AND h.region = f.region AND h.source_id = f.months_source ORDER BY j.key`).raw()
   const textsById = db.prepare<[string], [text: string]>('SELECT p.text FROM json_each(?) j CROSS JOIN phrase p ON p.id = j.value ORDER BY j.key').raw()
   const originRow = db.prepare<[number, string], OriginRow>(`SELECT ${ORIGIN} FROM figure f JOIN source s ON s.id = f.source_id

@@ -2,10 +2,15 @@ import { MODEL_VERSION } from '../../core/modelVersion'
 import type { Intent } from '../../core/demand/intent'
 import { PAGE_SEATS, difficulty, type Difficulty } from '../../core/rivals/difficulty'
 import type { Strength } from '../../core/rivals/strength'
+import { areSpellings } from '../../core/text/spelling'
 import type { SiteVideo } from '../services/contract'
 import { relaxedTransaction, type Db } from './open'
 import { packStrengths } from './strengths'
 import { videoStore, type VideoRow } from './videos'
+
+/** The first results by which pages that may be one are found, and how much of them must be the same. */
+const TOP = 3
+const SAME_RESULTS = 0.75
 
 export type PageKind = 'site' | 'web'
 
@@ -72,6 +77,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
   const seenAt = db.prepare<[number, string, number], { id: number }>('SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = \'site\' AND at = ?')
   const lastOf = db.prepare<[number, string, string], { id: number }>('SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = \'site\' AND source = ? ORDER BY at DESC LIMIT 1')
   const standing = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
+  const judging = db.prepare<[number, string], KeptPage>('SELECT k.* FROM standing_page g LEFT JOIN standing_page r ON r.phrase_id = g.read_as AND r.region = g.region JOIN result_page k ON k.id = coalesce(r.page_id, g.page_id) WHERE g.phrase_id = ? AND g.region = ?')
   const newestOf = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1')
   const stand = db.prepare(`INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block, strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`)
   const restand = db.prepare('UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?')
@@ -90,7 +96,39 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
   const neighbours = db.prepare<{ page: number, region: string, most: number }, { phrase_id: number, page_id: number, shared: number }>(`SELECT g.phrase_id, g.page_id, count(*) AS shared FROM seat mine JOIN seat other ON other.video_id = mine.video_id JOIN standing_page g ON g.page_id = other.page_id
     WHERE mine.page_id = @page AND mine.rank <= 20 AND g.region = @region AND g.page_id != @page GROUP BY g.page_id ORDER BY shared DESC, g.phrase_id LIMIT @most`)
 
-  const keep = relaxedTransaction(db, (pages: readonly PageToKeep[]) => {
+  const alike = db.prepare<{ page: number, phrase: number, region: string }, { phrase_id: number, page_id: number, text: string, volume: number | null }>(`SELECT g.phrase_id, g.page_id, p.text, f.volume FROM seat mine JOIN seat other ON other.video_id = mine.video_id AND other.rank <= ${TOP}
+    JOIN standing_page g ON g.page_id = other.page_id JOIN phrase p ON p.id = g.phrase_id JOIN phrase o ON o.id = @phrase AND o.language = p.language LEFT JOIN figure f ON f.phrase_id = g.phrase_id AND f.region = g.region AND f.counts = 1
+    WHERE mine.page_id = @page AND mine.rank <= ${TOP} AND g.region = @region AND g.phrase_id != @phrase GROUP BY g.phrase_id`)
+  const searched = db.prepare<[string, number], { text: string, language: string, volume: number | null }>('SELECT p.text, p.language, f.volume FROM phrase p LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = ? AND f.counts = 1 WHERE p.id = ?')
+  const readAs = db.prepare('UPDATE standing_page SET read_as = ? WHERE phrase_id = ? AND region = ?')
+  const readAsAnywhere = db.prepare<[number], { phrase_id: number }>('SELECT DISTINCT phrase_id FROM standing_page WHERE read_as = ?')
+  const readAsThis = db.prepare<[number, string], { phrase_id: number }>('SELECT phrase_id FROM standing_page WHERE read_as = ? AND region = ?')
+
+  /** Finds of two spellings with the same results which one is searched more: the other one's page is read as that one's. @returns the phrases whose figures change by it. */
+  function matchSpellings(phraseId: number, region: string, pageId: number): number[] {
+    const mine = searched.get(region, phraseId)!
+    const here = new Set(codes.all(pageId, PAGE_SEATS).map(([code]) => code))
+    const affected = readAsThis.all(phraseId, region).map(row => row.phrase_id)
+    let best: { id: number, volume: number } | null = null
+    for (const other of here.size ? alike.all({ page: pageId, phrase: phraseId, region }) : []) {
+      if (!areSpellings(mine.text, other.text, mine.language)) continue
+      const there = codes.all(other.page_id, PAGE_SEATS)
+      if (there.filter(([code]) => here.has(code)).length < SAME_RESULTS * Math.max(here.size, there.length)) continue
+      if ((other.volume ?? 0) > (mine.volume ?? 0)) {
+        if (!best || (other.volume ?? 0) > best.volume) best = { id: other.phrase_id, volume: other.volume ?? 0 }
+      } else if ((mine.volume ?? 0) > (other.volume ?? 0)) {
+        readAs.run(phraseId, other.phrase_id, region)
+        affected.push(other.phrase_id)
+      }
+    }
+    readAs.run(best?.id ?? null, phraseId, region)
+    // None is read as one that is itself read as another.
+    if (best) for (const id of affected) readAs.run(best.id, id, region)
+    return affected
+  }
+
+  const keep = relaxedTransaction(db, (pages: readonly PageToKeep[]): number[] => {
+    const changed: number[] = []
     for (const page of pages) {
       const { phraseId, region } = page
       const off = new Set(offCodes.all(phraseId).map(([code]) => code))
@@ -105,7 +143,9 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
       // A page that came back half, or was seen earlier and told later, is no reason to forget a whole one.
       const before = standing.get(phraseId, region)
       if (!before?.complete || page.complete && page.at >= before.at) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block, packStrengths(strengths), Number(page.more), page.intent)
+      changed.push(phraseId, ...matchSpellings(phraseId, region, standing.get(phraseId, region)!.id))
     }
+    return changed
   })
 
   /** Works out anew what follows from the pages of a phrase, from the strengths they were read with (and so under their model's version): those that stand for it, of web search, and of earlier looks. */
@@ -130,8 +170,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
     /** Keeps pages in one transaction; each whole one of the site stands for its phrase from now on. */
     keep(pages: readonly PageToKeep[]): void {
       if (!pages.length) return
-      keep(pages)
-      changed(pages.map(page => page.phraseId))
+      changed([...new Set([...pages.map(page => page.phraseId), ...keep(pages)])])
     },
     /** Whether a page of a file is kept already: one seen at its time, or, where the file tells none, the last one of its source if it holds the same videos. */
     holds({ phraseId, region, at, source, codes: told }: { phraseId: number, region: string, at: number | null, source: string, codes: readonly string[] }): boolean {
@@ -139,6 +178,8 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
       const last = lastOf.get(phraseId, region, source)
       return last !== undefined && codes.all(last.id, told.length + 1).map(([code]) => code).join('\n') === told.join('\n')
     },
+    /** The page by which a phrase is judged: its own, or that of the spelling it is read as. */
+    judging: (phraseId: number, region: string): KeptPage | null => judging.get(phraseId, region) ?? null,
     /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the web's block, the newest. */
     latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null => (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
     /** The seats of a page down to a depth; `off` marks those taken out for its phrase. */
@@ -146,7 +187,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
     /** Takes videos out of a phrase's pages, or back in, in one go; everything that follows is worked out anew. */
     setOffTopic(phraseId: number, codes: readonly string[], off: boolean, at: number): void {
       setOff.immediate(phraseId, codes, off, at)
-      changed([phraseId])
+      changed([phraseId, ...readAsAnywhere.all(phraseId).map(row => row.phrase_id)])
     },
     /** Whole pages kept of a phrase, newest first, each with its videos' codes by rank. */
     past: (phraseId: number, region: string, kind: PageKind = 'site') => pastPages.all(phraseId, region, kind).map(page => ({ id: page.id, at: page.at, difficulty: page.difficulty, ids: codes.all(page.id, PAGE_SEATS).map(([code]) => code) })),

@@ -1,4 +1,4 @@
-import { MODEL_VERSION } from '../../core/modelVersion'
+import { STRENGTHS_SINCE } from '../../core/modelVersion'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { phraseKey } from '../../core/text/words'
@@ -74,14 +74,14 @@ async function readPages({ phrases, reader }: AssessDeps, told: readonly ToldPag
 
 /** Whether a page answers without asking again. One that a person imported does at any age and depth: what a service tells instead may be something else, and is asked for only by hand. */
 const fresh = ({ services }: AssessDeps, page: KeptPage | null, now: number, depth = 20): page is KeptPage => page !== null && page.complete === 1
-  && (page.imported === 1 || !services.superseded?.(page.source) && page.model_version === MODEL_VERSION && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS)
+  && (page.imported === 1 || !services.superseded?.(page.source) && page.model_version >= STRENGTHS_SINCE && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS)
 
 function assessedRow({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null, { own = null, weights, places }: AssessFor): AssessedRow {
   const known = phrases.known(phrase, region, language)
-  if (!known) return { phrase, difficulty: null, competition: null, worth: { anyone: null, channel: null }, chance: null, videoBlock: null, intent: null, complete: false, at: null, problem }
+  if (!known) return { phrase, difficulty: null, competition: null, results: null, readAs: null, worth: { anyone: null, channel: null }, chance: null, videoBlock: null, intent: null, complete: false, at: null, problem }
   const row = toRow(known, { cap: phrases.cap(region).cap, chance: chanceFor(known, own), weights, places })
   const page = results.latest(known.id, region)
-  return { phrase: known.text, difficulty: row.difficulty, competition: row.competition, worth: row.worth, chance: row.chance, videoBlock: row.videoBlock, intent: row.intent, complete: page?.complete === 1, at: page?.at ?? null, problem }
+  return { phrase: known.text, difficulty: row.difficulty, competition: row.competition, results: row.results, readAs: row.readAs, worth: row.worth, chance: row.chance, videoBlock: row.videoBlock, intent: row.intent, complete: page?.complete === 1, at: page?.at ?? null, problem }
 }
 
 /**

@@ -1,6 +1,7 @@
 import { INTENTS, intentOf, isQuestion, type Intent } from '../../core/demand/intent'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
+import { Vocabulary } from '../../core/search/vocabulary'
 import { Postings } from '../../core/search/postings'
 import { wordCount } from '../../core/text/words'
 import type { IndexRows } from '../data/indexRows'
@@ -35,6 +36,7 @@ export class LanguageIndex {
   /** So many stand in order, numbered so or not. */
   private base = 0
   private numbered = true
+  private known: Vocabulary | null = null
   readonly regions = new Map<string, RegionColumns>()
 
   constructor(readonly language: string, private readonly rows: IndexRows, private places: PlaceNames, private readonly weights: WorthWeights) {
@@ -43,6 +45,14 @@ export class LanguageIndex {
   }
 
   get size(): number { return this.postings.size }
+
+  /** Made when it is first wanted, and anew when a twentieth more words are held. */
+  vocabulary(): Vocabulary {
+    const words = this.postings.vocabularySize
+    if (!this.known || words > this.known.size * 1.05) this.known = new Vocabulary(this.postings.words(), this.language)
+    return this.known
+  }
+
   /** Whether numbers follow the order of the texts. */
   get inTextOrder(): boolean { return this.numbered && this.size === this.base }
   /** −1 for a phrase of another language, or none. */

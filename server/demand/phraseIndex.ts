@@ -4,6 +4,7 @@ import type { WorthWeights } from '../../core/demand/worth'
 import { WORTH_WEIGHTS } from '../../core/demand/worth'
 import { Bits } from '../../core/search/bits'
 import { atLeast, between, notAbove, withBit } from '../../core/search/scan'
+import { nearReadings } from '../../core/search/near'
 import { selectRange } from '../../core/search/selectRange'
 import { phraseKey, words } from '../../core/text/words'
 import type { PhrasesQuery } from '../../shared/phrases'
@@ -35,6 +36,8 @@ export interface IndexAnswer {
   chances: (number | null)[]
   /** What their wordings ask for, `null` for nothing, `undefined` where that is not worked out yet. */
   wordings: (Intent | null | undefined)[]
+  /** Phrases near a seed that hardly any phrase answers, the most searched first, with what was changed to find them. */
+  near: { id: number, why: string }[]
   cap: number
   /** Caps worked out anew on the way. */
   caps: { region: string, cap: number, known: number }[]
@@ -51,6 +54,10 @@ const SORTED = 16_384
 const KEPT = 48
 /** Languages held at a time; one that was dropped is loaded again when it is asked for. */
 const LANGUAGES = 6
+/** So few phrases hold a seed's words that others near it are offered; so many of them; of seeds of so many words. */
+const HARDLY_ANY = 3
+const NEAR = 12
+const LONGEST_NEAR = 8
 /** Both kinds of source suggest a phrase. */
 const BOTH = 3
 
@@ -142,6 +149,7 @@ export class PhraseIndex {
       return news ? [{ region: each.region, ...news }] : []
     })
     const passing = this.passing(index, region, query, look)
+    const near = this.near(index, region, query)
     let withheld = 0
     for (const n of this.numbersOf(index, query.language, without)) if (passing.has(n)) { passing.clear(n); withheld++ }
     const total = passing.count()
@@ -151,7 +159,7 @@ export class PhraseIndex {
     const keys = sortKeys(index, region, everywhere, query)
     const items = total <= FEW ? passing.list(total) : this.first(index, region, query, passing, to, keys)
     const chosen = selectRange(items, [...keys, ...lastKeys(index, region)], from, to)
-    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), wordings: Array.from(chosen, n => index.wording(n)), cap: region.cap, caps }
+    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), near, wordings: Array.from(chosen, n => index.wording(n)), cap: region.cap, caps }
   }
 
   /** A set kept from an earlier question, unless something has changed since. */
@@ -206,6 +214,23 @@ export class PhraseIndex {
       inRegion(`intent ${intent}`, () => between(index.intent, NO_INTENT, NO_INTENT, size).and(between(region.intent, wanted, wanted, size)).or(between(index.intent, wanted, wanted, size)))
     }
     return passing
+  }
+
+  /** What else a seed may have meant, where hardly any phrase holds its words. */
+  private near(index: LanguageIndex, region: RegionColumns, { seed, offset }: IndexQuestion['query']): { id: number, why: string }[] {
+    const norms = words(seed).map(word => word.norm)
+    if (offset > 0 || norms.length > LONGEST_NEAR) return []
+    const exact = this.holding(index, norms)
+    if (exact.count() > HARDLY_ANY) return []
+    const found = new Map<number, string>()
+    for (const { groups, why } of nearReadings(norms, index.vocabulary())) {
+      const [first, ...others] = groups.map(group => group.map(norm => this.holding(index, [norm])).reduce((all, each) => all.or(each)))
+      const hits = others.reduce((all, each) => all.and(each), first!).without(exact)
+      const most = selectRange(hits.list(hits.count()), lastKeys(index, region), 0, NEAR)
+      for (const n of most) if (!found.has(n) && found.size < NEAR) found.set(n, why)
+      if (found.size >= NEAR) break
+    }
+    return [...found].map(([n, why]) => ({ id: index.ids[n]!, why }))
   }
 
   private numbersOf(index: LanguageIndex, language: string, phrases: readonly string[]): Set<number> {

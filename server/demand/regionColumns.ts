@@ -3,7 +3,7 @@ import { sortByKeys } from '../../core/search/order'
 import { stepOf } from '../../core/search/scan'
 import type { KeyOf } from '../../core/search/selectRange'
 import { volumeCap, worth, type WorthWeights } from '../../core/demand/worth'
-import { chanceOfPageOne, type Spread } from '../../core/rivals/forecast'
+import { chanceOfPageOne, firstPage, type Spread } from '../../core/rivals/forecast'
 import type { FigureColumns, IndexRows, PageColumns } from '../data/indexRows'
 import { unpackStrengths } from '../data/strengths'
 
@@ -50,8 +50,8 @@ export class RegionColumns {
   cap = 0
   private capKnown = 0
   private known = 0
-  /** Strengths of the pages read, for the chance of any channel. */
-  private readonly pages = new Map<number, { strengths: number[], more: boolean }>()
+  /** Strengths of the first twenty results, for the chance of any channel. */
+  private readonly pages = new Map<number, ReturnType<typeof firstPage>>()
   private own: OwnStanding | null = null
   private worthDue = true
   private channelDue = true
@@ -149,7 +149,7 @@ export class RegionColumns {
     this.block[n] = block ?? NO_ANSWER
     const told_ = INTENTS.indexOf(intent as typeof INTENTS[number])
     this.intent[n] = told_ < 0 ? NO_INTENT : told_
-    if (strengths && difficulty !== null) this.pages.set(n, { strengths: unpackStrengths(strengths), more: more === 1 })
+    if (strengths && difficulty !== null) this.pages.set(n, firstPage(unpackStrengths(strengths), more === 1))
     else this.pages.delete(n)
   }
 
@@ -170,7 +170,7 @@ export class RegionColumns {
 
   private workOutChannel(n: number): void {
     const page = this.pages.get(n)
-    this.chance[n] = page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : Number.NaN
+    this.chance[n] = told(page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null)
     this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!)
   }
 

@@ -3,7 +3,7 @@ import { bitPeaks } from '../../core/demand/season'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import { worth, type WorthInput, type WorthWeights, WORTH_WEIGHTS } from '../../core/demand/worth'
 import { MODEL_VERSION } from '../../core/modelVersion'
-import { chanceOfPageOne } from '../../core/rivals/forecast'
+import { chanceOfPageOne, firstPage } from '../../core/rivals/forecast'
 import type { PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import { VIA, type KnownPhrase, type Origin, type PhraseStore } from '../data/phrases'
 import type { PlaceStore } from '../data/places'
@@ -16,7 +16,9 @@ export const easeForAnyone = ({ difficulty }: KnownPhrase) => difficulty === nul
 
 /** Chance of page one for a channel; `null` where the page is not known whole, or the channel is not. */
 export function chanceFor({ strengths, more, difficulty }: KnownPhrase, own: OwnStanding | null): number | null {
-  return own && strengths && difficulty !== null ? chanceOfPageOne(own.strength, strengths, more, own.spread) : null
+  if (!own || !strengths || difficulty === null) return null
+  const compared = firstPage(strengths, more)
+  return chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread)
 }
 
 /** The site's own count, or what an import told. */
@@ -46,6 +48,8 @@ export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_
     change: known.change,
     competition: competitionOf(known),
     difficulty: known.difficulty,
+    results: known.results,
+    readAs: known.readAs,
     worth: { anyone: worth(worthInput(known, cap, easeForAnyone(known)), weights), channel: worth(worthInput(known, cap, chance), weights) },
     chance,
     via: viaOf(known.via),
@@ -80,9 +84,10 @@ export interface RowsQuestion extends IndexQuestion { missing: string[] }
 /** Answers the phrases of a seed: the index says which, the store what is known of them. `startedAt` is by `performance.now()`. */
 export function answerPhrases(index: PhraseIndex, phrases: PhraseStore, question: RowsQuestion, startedAt = performance.now()): PhrasesAnswer & { caps: { region: string, cap: number, known: number }[] } {
   const { query, missing, weights } = question
-  const { total, withheld, ids, chances, wordings, cap, caps } = index.answer(question)
+  const { total, withheld, ids, chances, wordings, near, cap, caps } = index.answer(question)
   const found = phrases.rowsById(ids, query.region)
   const rows = found.map(({ known, origin }, i) => toRow(known, { cap, chance: chances[i]!, weights, places: index.placeNames(), wording: wordings[i] }, origin))
   const monthsEnd = found.find(({ origin }) => origin.monthsEnd !== null)?.origin.monthsEnd ?? null
-  return { seed: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, caps }
+  const nearTexts = phrases.textsById(near.map(each => each.id))
+  return { seed: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, near: near.map(({ why }, i) => ({ phrase: nearTexts[i]!, why })), caps }
 }

@@ -23,7 +23,7 @@ export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase:
   if (!known) return null
   const cap = phrases.cap(region)
   const origin = phrases.originOf(known, region)
-  const page = results.latest(known.id, region)
+  const page = results.judging(known.id, region)
   const chance = chanceFor(known, own)
   const { weights } = settings
   const { factors, heldBackBy } = worthWorking(worthInput(known, cap.cap, easeForAnyone(known)), weights)

@@ -1,5 +1,5 @@
 import { median, quantile } from 'd3-array'
-import { forecast, type Forecast } from '../../core/rivals/forecast'
+import { chanceOfPageOne, firstPage, forecast, type Forecast } from '../../core/rivals/forecast'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import type { OwnStrength } from '../../core/rivals/ownStrength'
 import { readingInWords, whySoft } from '../../core/rivals/reading'
@@ -73,8 +73,12 @@ export function answerResults({ phrases, results, videos, workspaces }: AnswerDe
   const topical = seats.filter(seat => !seat.off)
   const whole = page.complete === 1
   // All that was read takes part in the forecast, however much of it is shown.
-  const allStrengths = results.seats(page, 60).filter(seat => !seat.off).map(seat => seat.strength)
-  const ahead: Forecast | null = own && whole ? forecast(own.strength, allStrengths, page.more === 1, own.spread) : null
+  // A misspelling is judged by the page of the right spelling, which holds the same results and is worded for.
+  const judging = page.kind === 'site' ? results.judging(page.phrase_id, page.region) : null
+  const judgedBy = judging && judging.phrase_id !== page.phrase_id ? judging : page
+  const allStrengths = results.seats(judgedBy, 60).filter(seat => !seat.off).map(seat => seat.strength)
+  const ahead: Forecast | null = own && whole ? forecast(own.strength, allStrengths, judgedBy.more === 1, own.spread) : null
+  const compared = firstPage(allStrengths, judgedBy.more === 1)
   const read = readPhrase(phrase, language)
   const grade = (text: string) => match(read, readText(text, language))
   const first = topical.slice(0, PAGE_SEATS)
@@ -103,20 +107,22 @@ export function answerResults({ phrases, results, videos, workspaces }: AnswerDe
   const volume = phrases.known(phrase, region ?? '', language)?.volume ?? null
   const winnings = ahead && viewsToWin(volume, ahead, settings.shares)
   const rate = settings.rates[region ?? ''] ?? settings.rates['']
-  const difficulty = page.difficulty === null ? null : { page: page.difficulty, front: page.front!, middle: page.middle!, rest: page.rest! }
+  const difficulty = judgedBy.difficulty === null ? null : { page: judgedBy.difficulty, front: judgedBy.front!, middle: judgedBy.middle!, rest: judgedBy.rest! }
+  const readAs = judgedBy === page ? null : phrases.textsById([judgedBy.phrase_id])[0]!
   const changes = turnover(past)
   const age = pageAge(known(first.map(seat => seat.published_at)), page.at)
   const exact = (at: 'title' | 'firstLine') => rows.filter(row => !row.off).slice(0, PAGE_SEATS).filter(row => row.matches[at] === 'exact').length
   const reading: Reading = {
-    sentence: readingInWords({ difficulty, forecast: ahead, winnings, turnover: changes, age, results: topical.length, exactTitles: exact('title') }),
+    sentence: readingInWords({ difficulty, forecast: ahead, winnings, turnover: changes, age, results: topical.length, exactTitles: exact('title'), readAs }),
     own: mine && { strength: mine.strength, reach: mine.reach, pull: mine.pull },
     forecast: ahead && { pageOne: ahead.pageOne, likely: ahead.likely, ranks: [...ahead.ranks], softSeats: ahead.softSeats.map(n => topical[n - 1]?.rank ?? n) },
+    compared: own && whole ? chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread) : null,
     winnings, earnings: winnings && rate ? { currency: rate.currency, ...earnings(winnings, rate) } : null, volume, turnover: changes, pagesKept: past.length, age,
     exactTitles: exact('title'), exactFirstLines: exact('firstLine'), spreads: spreadsOf(first),
   }
   const left = (moved ?? []).filter(each => each.rank === null && each.before! <= depth).map(each => ({ videoId: each.id, title: videos.video(each.id)?.title ?? each.id, before: each.before! }))
   return {
-    phrase, region, from: page.kind, at: page.at, source: page.source, complete: whole, more: page.more === 1, titleMatches: page.title_matches, difficulty, rows, reading,
+    phrase, region, from: page.kind, at: page.at, source: page.source, complete: whole, more: page.more === 1, titleMatches: judgedBy.title_matches, readAs, difficulty, rows, reading,
     channels: channelsOf(first, phrase), looks: past.map(({ id, at, difficulty }) => ({ id, at, difficulty })), left, problem,
   }
 }

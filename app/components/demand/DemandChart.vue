@@ -3,9 +3,10 @@ import { useElementSize } from '@vueuse/core'
 import { polygonContains } from 'd3-polygon'
 import { scaleLinear, scaleLog } from 'd3-scale'
 import { computed, ref } from 'vue'
+import { SUREST } from '../../../core/rivals/forecast'
 import { DIFFICULTY_BANDS } from '../../../core/demand/bands'
 import type { PhraseRow } from '../../../shared/phrases'
-import { inFull, percent, rounded } from '~/composables/figures'
+import { chanceText, inFull, rounded } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
 import type { Whom } from '~/stores/workspace'
 
@@ -23,7 +24,7 @@ const middling = DIFFICULTY_BANDS.find(band => band.name === 'high')!.from
 
 /** Chances crowd near certainty: they are drawn by their odds, within what can be told apart. */
 const LEAST_CHANCE = 0.005
-const odds = (chance: number) => { const within = Math.min(1 - LEAST_CHANCE, Math.max(LEAST_CHANCE, chance)); return Math.log(within / (1 - within)) }
+const odds = (chance: number) => { const within = Math.min(SUREST, Math.max(LEAST_CHANCE, chance)); return Math.log(within / (1 - within)) }
 const hold = (row: PhraseRow) => props.whom === 'channel' ? (row.chance === null ? null : odds(row.chance)) : row.difficulty
 const known = computed(() => props.rows.filter(row => row.volume !== null && row.volume > 0 && hold(row) !== null))
 const unknown = computed(() => props.rows.length - known.value.length)
@@ -43,7 +44,7 @@ const good = computed(() => {
   return { x: x.value(GOOD_VOLUME), ...props.whom === 'channel' ? { from: MARGIN.top, to: edge, text: MARGIN.top + 16 } : { from: edge, to: bottom, text: bottom - 8 } }
 })
 const xTicks = computed(() => [1, 10, 100, 1000, 10_000, 100_000, 1_000_000].filter(tick => tick >= x.value.domain()[0]! && tick <= x.value.domain()[1]!))
-const yTicks = computed(() => props.whom === 'channel' ? [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map(chance => ({ at: odds(chance), text: String(Math.round(chance * 100)) })).filter(tick => tick.at >= y.value.domain()[0]!) : y.value.ticks(6).map(tick => ({ at: tick, text: String(tick) })))
+const yTicks = computed(() => props.whom === 'channel' ? [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, SUREST].map(chance => ({ at: odds(chance), text: `${chance === SUREST ? '> ' : ''}${Math.round(chance * 100)}` })).filter(tick => tick.at >= y.value.domain()[0]!) : y.value.ticks(6).map(tick => ({ at: tick, text: String(tick) })))
 
 const hovered = ref<typeof points.value[number] | null>(null)
 const lasso = ref<[number, number][]>([])
@@ -98,7 +99,7 @@ const goodRows = computed(() => points.value.filter(point => point.x >= good.val
         <g v-for="point in points" :key="point.row.phrase"><circle :cx="point.x" :cy="point.y" :r="selected.includes(point.row.phrase) ? 5.5 : 4" :class="{ picked: selected.includes(point.row.phrase), opened: open === point.row.phrase }" data-test="point" /><text v-if="markOf(point.row.phrase)" class="mark" :x="point.x + 7" :y="point.y + 4">{{ markOf(point.row.phrase) }}</text></g>
         <polygon v-if="lasso.length > 1" class="lasso" :points="lasso.map(each => each.join(',')).join(' ')" />
       </svg>
-      <div v-if="hovered" class="tip small" :style="{ left: `${Math.min(hovered.x + 12, width - 250)}px`, top: `${Math.max(4, hovered.y - 52)}px` }"><strong>{{ hovered.row.phrase }}</strong><br>{{ inFull(hovered.row.volume) }} searches · difficulty {{ inFull(hovered.row.difficulty) }}<template v-if="hovered.row.chance !== null"> · chance {{ percent(hovered.row.chance) }}</template></div>
+      <div v-if="hovered" class="tip small" :style="{ left: `${Math.min(hovered.x + 12, width - 250)}px`, top: `${Math.max(4, hovered.y - 52)}px` }"><strong>{{ hovered.row.phrase }}</strong><br>{{ inFull(hovered.row.volume) }} searches · difficulty {{ inFull(hovered.row.difficulty) }}<template v-if="hovered.row.chance !== null"> · chance {{ chanceText(hovered.row.chance) }}</template></div>
     </div>
   </div>
 </template>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { worthBand } from '../../../core/demand/bands'
 import type { Place } from '../../../shared/lists'
 import type { LongerAnswer, LongerRow } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
-import { inFull, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { chanceText, inFull, rounded, UNKNOWN } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
@@ -69,14 +68,14 @@ const answer = computed(() => {
           <table aria-label="Longer phrases">
             <thead><tr><th scope="col"><span class="unseen">Pick</span></th><th scope="col">Adds</th><th scope="col">Phrase</th><th scope="col">From</th><th scope="col" class="end">Searches</th><th scope="col" class="end">Difficulty</th><th v-if="workspace.whom === 'channel'" scope="col" class="end">Chance</th><th scope="col" class="end">Worth</th><th scope="col" /></tr></thead>
             <tbody>
-              <tr class="own"><td /><td class="muted">as it is</td><th scope="row">{{ phrase }}</th><td /><td class="end figure" :title="inFull(self?.volume ?? null)">{{ rounded(self?.volume) }}</td><td class="end figure">{{ own.difficulty === null ? UNKNOWN : Math.round(own.difficulty) }}</td><td v-if="workspace.whom === 'channel'" class="end figure">{{ own.chance === null ? UNKNOWN : percent(own.chance) }}</td><td class="end figure">{{ own.worth === null ? UNKNOWN : Math.round(own.worth) }}</td><td /></tr>
+              <tr class="own"><td /><td class="muted">as it is</td><th scope="row">{{ phrase }}</th><td /><td class="end figure" :title="inFull(self?.volume ?? null)">{{ rounded(self?.volume) }}</td><td class="end figure">{{ own.difficulty === null ? UNKNOWN : Math.round(own.difficulty) }}</td><td v-if="workspace.whom === 'channel'" class="end figure">{{ own.chance === null ? UNKNOWN : chanceText(own.chance) }}</td><td class="end figure">{{ own.worth === null ? UNKNOWN : Math.round(own.worth) }}</td><td /></tr>
               <tr v-for="each in ranked" :key="each.phrase" :class="{ picked: picked.includes(each.phrase) }" data-test="longer-row">
                 <td><input type="checkbox" :checked="picked.includes(each.phrase)" :aria-label="`Pick ${each.phrase}`" @change="pick(each.phrase)"></td>
                 <td><strong>{{ each.added }}</strong></td><th scope="row">{{ each.phrase }}</th><td class="muted small">{{ FROM[each.from] }}</td>
                 <td class="end figure" :title="inFull(each.row?.volume ?? null)">{{ rounded(each.row?.volume) }}</td>
                 <td class="end figure">{{ each.assessed?.difficulty == null ? (assessing.running.value ? '…' : UNKNOWN) : Math.round(each.assessed.difficulty) }}</td>
-                <td v-if="workspace.whom === 'channel'" class="end figure">{{ each.assessed?.chance == null ? UNKNOWN : percent(each.assessed.chance) }}</td>
-                <td class="end figure" :title="each.worth === null ? 'unknown' : worthBand(each.worth)">{{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}</td>
+                <td v-if="workspace.whom === 'channel'" class="end figure">{{ each.assessed?.chance == null ? UNKNOWN : chanceText(each.assessed.chance) }}</td>
+                <td class="end figure" :title="each.assessed && each.worth !== null ? worthWord(each.assessed, workspace.whom) : 'unknown'">{{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}</td>
                 <td><v-btn size="small" variant="text" color="primary" :aria-label="`Make ${each.phrase} the lead`" @click="tray.makeLead(each.phrase)">Lead</v-btn></td>
               </tr>
             </tbody>

@@ -4,7 +4,7 @@ import { CROSS_TEMPLATES, templateFault } from '../../../core/demand/cross'
 import type { Place } from '../../../shared/lists'
 import type { PhraseRow } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
-import { counted, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { chanceText, counted, rounded, UNKNOWN } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
@@ -129,7 +129,7 @@ async function makeSeries() {
             <p v-if="!assessing.running.value" class="small muted" data-test="places-searched">{{ searched ? `${searched} of ${rows.length}` : 'None of them' }} {{ searched < 2 ? 'is' : 'are' }} searched for, as far as any source tells.</p>
             <div class="table"><table aria-label="Phrases in places">
               <thead><tr><th scope="col"><span class="unseen">Pick</span></th><th scope="col">Phrase</th><th scope="col" class="end">Searches</th><th scope="col" class="end">Difficulty</th><th v-if="workspace.whom === 'channel'" scope="col" class="end">Chance</th><th scope="col" class="end">Worth</th></tr></thead>
-              <tbody><tr v-for="each in rows.slice(0, SHOWN)" :key="each.phrase" :class="{ picked: picked.includes(each.phrase) }" data-test="places-row"><td><input type="checkbox" :checked="picked.includes(each.phrase)" :aria-label="`Pick ${each.phrase}`" @change="pick(each.phrase)"></td><th scope="row">{{ each.phrase }}</th><td class="end figure">{{ rounded(each.row?.volume) }}</td><td class="end figure">{{ each.assessed?.difficulty == null ? UNKNOWN : Math.round(each.assessed.difficulty) }}</td><td v-if="workspace.whom === 'channel'" class="end figure">{{ each.assessed?.chance == null ? UNKNOWN : percent(each.assessed.chance) }}</td><td class="end figure">{{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}</td></tr></tbody>
+              <tbody><tr v-for="each in rows.slice(0, SHOWN)" :key="each.phrase" :class="{ picked: picked.includes(each.phrase) }" data-test="places-row"><td><input type="checkbox" :checked="picked.includes(each.phrase)" :aria-label="`Pick ${each.phrase}`" @change="pick(each.phrase)"></td><th scope="row">{{ each.phrase }}</th><td class="end figure">{{ rounded(each.row?.volume) }}</td><td class="end figure">{{ each.assessed?.difficulty == null ? UNKNOWN : Math.round(each.assessed.difficulty) }}</td><td v-if="workspace.whom === 'channel'" class="end figure">{{ each.assessed?.chance == null ? UNKNOWN : chanceText(each.assessed.chance) }}</td><td class="end figure">{{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}</td></tr></tbody>
             </table><p v-if="rows.length > SHOWN" class="small muted">The {{ SHOWN }} of most worth are shown; picking by worth takes all.</p></div>
           </template>
         </div>

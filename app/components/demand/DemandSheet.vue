@@ -2,12 +2,11 @@
 import { mdiArrowExpandHorizontal, mdiClose, mdiStairs, mdiStarOutline, mdiTrayPlus } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import { INTENT_WORDS } from '../../../core/demand/intent'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, ApiProblem, messageOf } from '~/composables/api'
-import { dateOnly, inFull, percent, percentChange, rounded, roundedRatio, toldBy, UNKNOWN } from '~/composables/figures'
+import { chanceText, dateOnly, inFull, percent, percentChange, rounded, roundedRatio, toldBy, UNKNOWN } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
@@ -95,11 +94,12 @@ const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.va
     <v-skeleton-loader v-else-if="!sheet" type="image, paragraph@3" />
     <div v-else class="body">
       <p v-if="sheet.missing.length" class="missing small">Missing: {{ sheet.missing.join(', ') }}. <button class="plain link" @click="load">Ask again</button></p>
+      <p v-if="detail.readAs" class="small" data-test="read-as">The site reads it as <strong>{{ detail.readAs }}</strong>, which is searched more: difficulty, chance and rivals are of that.</p>
       <dl class="figures">
         <div><dt>Searches</dt><dd class="figure" :title="`${inFull(detail.volume, 'a month')}${toldBy(detail.source, detail.at)}`">{{ rounded(detail.volume) }}</dd></div>
-        <div><dt>Difficulty</dt><dd class="figure" :title="inFull(detail.difficulty)">{{ detail.difficulty === null ? UNKNOWN : Math.round(detail.difficulty) }} <small v-if="detail.difficulty !== null">{{ difficultyBand(detail.difficulty) }}</small></dd></div>
-        <div v-if="workspace.whom === 'channel'"><dt>My chance</dt><dd class="figure">{{ detail.chance === null ? UNKNOWN : percent(detail.chance) }}</dd></div>
-        <div><dt>Worth</dt><dd><button class="plain worth figure" title="Open its working" @click="emit('worth', phrase)">{{ worth === null ? UNKNOWN : Math.round(worth) }}</button> <small v-if="worth !== null">{{ worthBand(worth) }}</small></dd></div>
+        <div><dt>Difficulty</dt><dd class="figure" :title="inFull(detail.difficulty)">{{ detail.difficulty === null ? UNKNOWN : Math.round(detail.difficulty) }} <small v-if="detail.difficulty !== null">{{ hardness(detail, workspace.whom) }}</small><small v-else-if="detail.results === 0">no results</small></dd></div>
+        <div v-if="workspace.whom === 'channel'"><dt title="A rough estimate, from the first 20 results">My chance</dt><dd class="figure">{{ detail.chance === null ? UNKNOWN : chanceText(detail.chance) }}</dd></div>
+        <div><dt>Worth</dt><dd><button class="plain worth figure" title="Open its working" @click="emit('worth', phrase)">{{ worth === null ? UNKNOWN : Math.round(worth) }}</button> <small v-if="worth !== null">{{ worthWord(detail, workspace.whom) }}</small></dd></div>
         <div><dt title="Videos whose title holds it, for a thousand searches a month">Rivals per 1,000</dt><dd class="figure" :title="inFull(sheet.competitionPerThousand)">{{ sheet.competitionPerThousand === null ? UNKNOWN : roundedRatio(sheet.competitionPerThousand) }}</dd></div>
       </dl>
       <p class="story" data-test="story">{{ sheet.story }}</p>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import { INTENT_WORDS } from '../../../core/demand/intent'
 import { monthSpan } from '../../../core/demand/story'
 import type { ShortlistColumn } from '../../../shared/phrases'
@@ -29,7 +28,7 @@ watch(() => [props.phrases.join('\n'), workspace.id], () => void load(), { immed
 
 interface Line { name: string, hint?: string, text: (column: ShortlistColumn) => string, exact?: (column: ShortlistColumn) => string, /** What is best: the largest or the smallest; no line without a figure has one. */ best?: (column: ShortlistColumn) => number | null, least?: true }
 const lines = computed<Line[]>(() => [
-  { name: 'Worth', text: c => c.row.worth[workspace.whom] === null ? UNKNOWN : `${Math.round(c.row.worth[workspace.whom]!)} ${worthBand(c.row.worth[workspace.whom]!)}`, exact: c => inFull(c.row.worth[workspace.whom]), best: c => c.row.worth[workspace.whom] },
+  { name: 'Worth', text: c => c.row.worth[workspace.whom] === null ? UNKNOWN : `${Math.round(c.row.worth[workspace.whom]!)} ${worthWord(c.row, workspace.whom)}`, exact: c => inFull(c.row.worth[workspace.whom]), best: c => c.row.worth[workspace.whom] },
   { name: 'Chance for my channel', hint: 'of page one, for a well-worded video', text: c => c.forecast ? percent(c.forecast.pageOne) : UNKNOWN, exact: c => inFull(c.forecast && c.forecast.pageOne * 100, '%'), best: c => c.forecast?.pageOne ?? null },
   { name: 'Likely ranks', text: c => c.forecast ? span(String(c.forecast.likely[0]), String(c.forecast.likely[1]), ' to ') : UNKNOWN, best: c => c.forecast?.likely[1] ?? null, least: true },
   { name: 'Views to win', hint: 'in the first ninety days', text: c => c.winnings ? span(rounded(Math.round(c.winnings.low)), rounded(Math.round(c.winnings.high)), ' to ') : UNKNOWN, exact: c => inFull(c.winnings?.expected ?? null, 'expected'), best: c => c.winnings?.expected ?? null },
@@ -37,7 +36,7 @@ const lines = computed<Line[]>(() => [
   { name: 'Everywhere', text: c => rounded(c.row.volumeAll), exact: c => inFull(c.row.volumeAll), best: c => c.row.volumeAll },
   { name: 'Change in a year', text: c => percentChange(c.row.change), best: c => c.row.change },
   { name: 'Over the year', text: c => c.row.season ? `peak ${monthSpan(c.row.season.peaks)}` : c.row.months.length ? 'no season' : UNKNOWN, exact: c => c.story },
-  { name: 'Difficulty', text: c => c.row.difficulty === null ? UNKNOWN : `${Math.round(c.row.difficulty)} ${difficultyBand(c.row.difficulty)}`, exact: c => inFull(c.row.difficulty), best: c => c.row.difficulty, least: true },
+  { name: 'Difficulty', text: c => c.row.difficulty === null ? UNKNOWN : `${Math.round(c.row.difficulty)} ${hardness(c.row, workspace.whom)}`, exact: c => inFull(c.row.difficulty), best: c => c.row.difficulty, least: true },
   { name: 'Front, middle, rest', hint: 'difficulty of ranks 1–3, 4–10 and 11–20', text: c => c.difficultyParts ? `${Math.round(c.difficultyParts.front)} · ${Math.round(c.difficultyParts.middle)} · ${Math.round(c.difficultyParts.rest)}` : UNKNOWN },
   { name: 'Soft seats', hint: 'of page one, that I pass more likely than not', text: c => c.forecast ? String(c.forecast.softSeats) : UNKNOWN, best: c => c.forecast?.softSeats ?? null },
   { name: 'Exact titles', hint: 'of the first twenty', text: c => String(c.exactTitles), best: c => c.exactTitles, least: true },

@@ -2,12 +2,11 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
-import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import { isStale } from '../../../core/demand/stale'
 import { words } from '../../../core/text/words'
 import { mdiChevronRight } from '@mdi/js'
 import { phraseColumns } from '~/composables/columns'
-import { inFull, percent, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
+import { chanceText, inFull, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
 import type { Whom } from '~/stores/workspace'
 
@@ -112,6 +111,7 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
           <td class="pick"><input type="checkbox" :checked="selected.includes(row.phrase)" :aria-label="`Select ${row.phrase}`" :tabindex="stop(row.phrase)" data-stop="pick" @click="pick(row.phrase, $event)"></td>
           <td class="phrase"><div>
             <button class="plain" :title="`${row.phrase}: make it the seed`" :tabindex="stop(row.phrase)" data-stop="seed" @click="emit('seed', row.phrase)"><span v-for="(part, i) in parts(row.phrase)" :key="i" :class="{ dim: part.dim }">{{ part.text }}</span></button>
+            <span v-if="row.readAs" class="tag small" :title="`The site shows the results of “${row.readAs}”, which is searched more`">read as {{ row.readAs }}</span>
             <span v-if="standing(row.phrase)" class="tag small">{{ standing(row.phrase) === 'aside' ? 'set aside' : standing(row.phrase) }}</span>
           </div></td>
           <td v-if="shows('words')" class="end figure">{{ row.words }}</td>
@@ -120,12 +120,13 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
           <td v-if="shows('volumeAll')" class="end figure" :title="inFull(row.volumeAll, 'searches a month everywhere')">{{ rounded(row.volumeAll) }}</td>
           <td v-if="shows('change')" class="end figure" :title="row.change === null ? 'unknown' : `${inFull(row.change * 100)} % against a year before`">{{ percentChange(row.change) }}</td>
           <td v-if="shows('competition')" class="end figure" :title="inFull(row.competition, 'videos whose title holds the phrase')">{{ rounded(row.competition) }}</td>
-          <td class="end figure difficulty" :title="row.difficulty === null ? (judging ? 'being assessed' : 'not assessed yet') : `${inFull(row.difficulty)} of 100: ${difficultyBand(row.difficulty)}`">
+          <td class="end figure difficulty" :title="row.difficulty === null ? (row.results === 0 ? 'No results for this phrase: it says nothing of how easy it is' : judging ? 'being assessed' : 'not assessed yet') : `${inFull(row.difficulty)} of 100: ${hardness(row, whom)}${whom === 'channel' && row.chance !== null ? ' for my channel' : ''}${row.readAs ? `, read as “${row.readAs}”` : ''}`">
             <template v-if="row.difficulty !== null"><span v-if="!narrow" class="ramp" :style="{ '--part': row.difficulty / 100 }" aria-hidden="true" />{{ Math.round(row.difficulty) }}</template>
+            <span v-else-if="row.results === 0" class="muted">none</span>
             <span v-else class="muted">{{ judging ? '…' : UNKNOWN }}</span>
           </td>
-          <td v-if="shows('chance')" class="end figure" :title="row.chance === null ? 'unknown until the phrase is assessed' : `${inFull(row.chance * 100)} %: chance of page one for my channel`">{{ row.chance === null ? UNKNOWN : percent(row.chance) }}</td>
-          <td class="end figure"><button v-if="worthOf(row) !== null" class="plain worth" :tabindex="stop(row.phrase)" data-stop="worth" :title="`${inFull(worthOf(row))} of 100: ${worthBand(worthOf(row)!)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(worthOf(row)!) }}</button><button v-else class="plain muted" :tabindex="stop(row.phrase)" data-stop="worth" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
+          <td v-if="shows('chance')" class="end figure" :title="row.chance === null ? (row.results === 0 ? 'unknown: there are no results' : 'unknown until the phrase is assessed') : `${chanceText(row.chance)}: a rough estimate of the chance of page one for my channel, from the first 20 results`">{{ row.chance === null ? UNKNOWN : chanceText(row.chance) }}</td>
+          <td class="end figure"><button v-if="worthOf(row) !== null" class="plain worth" :tabindex="stop(row.phrase)" data-stop="worth" :title="`${inFull(worthOf(row))} of 100: ${worthWord(row, whom)}. Open the working.`" @click="emit('worth', row.phrase)">{{ Math.round(worthOf(row)!) }}</button><button v-else class="plain muted" :tabindex="stop(row.phrase)" data-stop="worth" title="unknown; open the working" @click="emit('worth', row.phrase)">{{ UNKNOWN }}</button></td>
           <td v-if="shows('via')" class="center via figure"><span v-for="source in row.via" :key="source" :title="source === 'video' ? 'the video site suggests it' : 'web search suggests it'">{{ source === 'video' ? 'V' : 'W' }}</span><span v-if="!row.via.length" class="muted" title="neither source suggests it">{{ UNKNOWN }}</span></td>
           <td class="center"><button class="plain sheet-button" :tabindex="stop(row.phrase)" data-stop="open" :aria-label="`Sheet of ${row.phrase}`" :aria-expanded="open === row.phrase" title="Open its sheet" @click="emit('open', row.phrase)"><v-icon :icon="mdiChevronRight" size="18" /></button></td>
         </tr>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { difficultyBand, worthBand } from '../../../core/demand/bands'
 import type { PhraseDetail } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
-import { dateTime, inFull, monthName, percent } from '~/composables/figures'
+import { chanceText, dateTime, inFull, monthName } from '~/composables/figures'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrase: string | null, region: string | null, language: string }>()
@@ -33,10 +32,10 @@ const sentence = computed(() => {
     const unknown = working.value.heldBackBy === 'demand' ? 'its searches a month are not known' : working.value.heldBackBy === 'ease' ? 'it has not been assessed' : 'its history is not known'
     return `Its worth is unknown, since ${unknown}.`
   }
-  const band = `This is ${worthBand(worth.value)}`
+  const band = `This is ${worthWord(detail.value!, mine.value ? 'channel' : 'anyone')}`
   if (working.value.heldBackBy === 'demand') return `${band}; what holds it back most is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
-  if (working.value.heldBackBy === 'ease' && mine.value) return `${band}; what holds it back most is my chance of page one, ${percent(chance!)}.`
-  if (working.value.heldBackBy === 'ease') return `${band}; what holds it back most is its difficulty, ${difficultyBand(difficulty!)} at ${Math.round(difficulty!)} of 100.`
+  if (working.value.heldBackBy === 'ease' && mine.value) return `${band}; what holds it back most is my chance of page one, roughly ${chanceText(chance!)}.`
+  if (working.value.heldBackBy === 'ease') return `${band}; what holds it back most is its difficulty, ${hardness(detail.value!, 'anyone')} at ${Math.round(difficulty!)} of 100.`
   if (working.value.heldBackBy === 'trend') return `${band}; what holds it back most is that interest is fading.`
   return `${band}; nothing holds it back much.`
 })
@@ -44,7 +43,7 @@ const sentence = computed(() => {
 function input(name: 'demand' | 'ease' | 'trend'): string {
   const { volume, difficulty, trend, chance, worthWorking: { cap }, difficultyParts: parts } = detail.value!
   if (name === 'demand') return volume === null ? 'no volume known' : `log(1 + ${inFull(volume)}) ÷ log(1 + ${inFull(cap)}), the cap being the region’s 99.9th percentile`
-  if (name === 'ease' && mine.value) return chance === null ? 'not assessed yet' : `chance of page one for a well-worded video of strength ${workspace.current?.own?.strength.toFixed(2)}, among all results read`
+  if (name === 'ease' && mine.value) return chance === null ? 'not assessed yet' : `chance of page one for a well-worded video of strength ${workspace.current?.own?.strength.toFixed(2)}, among the first 20 results and those behind them: a rough estimate`
   if (name === 'ease') return difficulty === null ? 'not assessed yet' : `1 − difficulty ${inFull(difficulty)} ÷ 100${parts ? `; ranks 1–3 ${Math.round(parts.front)}, 4–10 ${Math.round(parts.middle)}, 11–20 ${Math.round(parts.rest)}` : ''}`
   return trend === null ? 'no history known' : trend.direction === 'steady' ? 'steady: no trend that could not be chance' : `${trend.direction} by ${inFull(Math.abs(trend.yearly) * 100)} % a year`
 }

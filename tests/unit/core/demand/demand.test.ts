@@ -1,4 +1,4 @@
-import { difficultyBand, worthBand } from '../../../../core/demand/bands'
+import { channelDifficultyBand, channelWorthBand, difficultyBand, worthBand } from '../../../../core/demand/bands'
 import { trend } from '../../../../core/demand/trend'
 import { meanVolume, yearChange } from '../../../../core/demand/volume'
 import { demandFactor, trendFactor, volumeCap, worth, worthWorking } from '../../../../core/demand/worth'
@@ -96,5 +96,11 @@ describe('worth', () => {
   test('bands begin at their cuts', () => {
     expect([0, 100].map(worthBand)).toEqual(['thin', 'prime'])
     expect([0, 100].map(difficultyBand)).toEqual(['low', 'walled'])
+  })
+
+  test('for a channel no word contradicts the chance beside it', () => {
+    expect([0, 0.14, 0.15, 0.4, 0.69, 0.7, 1].map(channelDifficultyBand)).toEqual(['walled', 'walled', 'high', 'middling', 'middling', 'low', 'low'])
+    expect([0.1, 0.2, 0.5, 0.9].map(chance => channelWorthBand(100, chance))).toEqual(['thin', 'usable', 'solid', 'prime'])
+    expect(channelWorthBand(10, 1)).toBe('thin')
   })
 })

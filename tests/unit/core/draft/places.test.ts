@@ -62,7 +62,7 @@ describe('places', () => {
 
 describe('what stands in a description', () => {
   test('chapters need a time at the start of a line', () => {
-    expect(chaptersOf('0:00 Start\n at 1:00 no\n01:05 - Wheels\n1:02:03 End\n9:99 bad').map(({ seconds, title }) => [seconds, title])).toEqual([[0, 'Start'], [65, 'Wheels'], [3723, 'End']])
+    expect(chaptersOf('0:00 Start\n at 1:00 no\n01:05 - Wheels\n1:02:03 End\n9:99 bad\n10:00am we open\n9:30 p.m. we close\n2:10 Ample room').map(({ seconds, title }) => [seconds, title])).toEqual([[0, 'Start'], [65, 'Wheels'], [3723, 'End'], [130, 'Ample room']])
   })
 
   test('hashtags of any script; numbers and parts of addresses are none', () => {

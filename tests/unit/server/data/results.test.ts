@@ -118,3 +118,53 @@ test('earlier looks are told with who stood there, and pages that share videos a
   expect(results.neighbours(results.latest(id, 'GB')!.id, 'GB')).toMatchObject([{ phrase_id: other, shared: 1 }])
   expect(results.firstPage(other, 'GB')).toHaveLength(2)
 })
+
+describe('a misspelling with the results of a more searched spelling', () => {
+  const twenty = (strength: number, from = 0) => Array.from({ length: 20 }, (_, i) => seat(from + i, strength))
+  function spelled() {
+    const given = stores()
+    const { phrases } = given
+    phrases.save([{ phrase: 'hydraulic brake', region: 'GB', volume: 9000 }, { phrase: 'hydrolic brake', region: 'GB', volume: 300 }], 'en', { name: 'searches', kind: 'service' }, DAY)
+    return { ...given, right: phrases.phraseId('hydraulic brake', 'en'), wrong: phrases.phraseId('hydrolic brake', 'en'), known: (phrase: string) => phrases.known(phrase, 'GB', 'en')! }
+  }
+
+  test.each([['first', ['right', 'wrong']], ['last', ['wrong', 'right']]] as const)('takes its difficulty, strengths and competition, whichever is read %s', (_, order) => {
+    const { results, known, ...ids } = spelled()
+    for (const name of order) results.keep([page(ids[name], DAY, { seats: twenty(name === 'right' ? 0.7 : 0.3), titleMatches: name === 'right' ? 500 : 2 })])
+    expect(known('hydrolic brake')).toMatchObject({ readAs: 'hydraulic brake', difficulty: expect.closeTo(70), titleMatches: 500, volume: 300, results: 20, strengths: Array<unknown>(20).fill(expect.closeTo(0.7)) })
+    expect(known('hydraulic brake')).toMatchObject({ readAs: null, difficulty: expect.closeTo(70), volume: 9000 })
+    expect(results.judging(ids.wrong, 'GB')!.phrase_id).toBe(ids.right)
+    expect(results.latest(ids.wrong, 'GB')!.phrase_id).toBe(ids.wrong)
+  })
+
+  test('not where its results are others, nor where it is searched as much', () => {
+    const { results, phrases, known, right, wrong } = spelled()
+    results.keep([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3, 6) })])
+    expect(known('hydrolic brake')).toMatchObject({ readAs: null, difficulty: expect.closeTo(30) })
+    phrases.save([{ phrase: 'hydrolic brake', region: 'GB', volume: 9000 }], 'en', { name: 'searches', kind: 'service' }, DAY)
+    results.keep([page(wrong, 2 * DAY, { seats: twenty(0.3) })])
+    expect(known('hydrolic brake').readAs).toBeNull()
+  })
+
+  test('is told anew when the page of the right spelling changes', () => {
+    const db = freshData(folder)
+    const told: number[][] = []
+    const phrases = phraseStore(db)
+    const results = resultStore(db, (ids) => { told.push([...ids]) })
+    phrases.save([{ phrase: 'hydraulic brake', region: 'GB', volume: 9000 }, { phrase: 'hydrolic brake', region: 'GB', volume: 300 }], 'en', { name: 'searches', kind: 'service' }, DAY)
+    const [right, wrong] = [phrases.phraseId('hydraulic brake', 'en'), phrases.phraseId('hydrolic brake', 'en')]
+    results.keep([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3) })])
+    results.keep([page(right, 2 * DAY, { seats: twenty(0.5) })])
+    expect(told.at(-1)!.sort()).toEqual([right, wrong].sort())
+    expect(phrases.known('hydrolic brake', 'GB', 'en')!.difficulty).toBeCloseTo(50)
+    results.setOffTopic(right, ['v0'], true, 3 * DAY)
+    expect(told.at(-1)!.sort()).toEqual([right, wrong].sort())
+  })
+})
+
+test('a page without any result says nothing of how hard a phrase is', () => {
+  const { results, phrases, id } = stores()
+  results.keep([page(id, DAY, { seats: [] })])
+  expect(phrases.known('bike chain', 'GB', 'en')).toMatchObject({ difficulty: null, results: 0, strengths: [] })
+  expect(phrases.known('bike chain', 'US', 'en')).toMatchObject({ difficulty: null, results: null, strengths: null })
+})

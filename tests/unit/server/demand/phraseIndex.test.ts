@@ -45,6 +45,21 @@ test('phrases that hold the seed’s words, and those of its look, each once', (
   expect(ask(given, { seed: 'bike', language: 'de' }).total).toBe(0)
 })
 
+test('a seed that hardly any phrase answers is told what is near it, apart from its rows', () => {
+  const given = setUp()
+  const parts = ['lube', 'tool', 'cleaner', 'guard', 'length', 'wear', 'wax', 'oil']
+  given.phrases.save(parts.flatMap((part, i) => [figure(`bike chain ${part}`, 100 * (i + 1)), figure(`${part} brake`, 50 * (i + 1))]), 'en', service, 1)
+  const typed = given.phrases.saveLook('bike chian', 'GB', 'en', ['bike chian'], [], 1)
+  const { rows, total, near } = ask(given, { seed: 'bike chian', limit: 5 }, { look: typed })
+  expect([total, rows.map(row => row.phrase)]).toEqual([1, ['bike chian']])
+  expect(near[0]).toEqual({ phrase: 'bike chain oil', why: '“chian” read as “chain”' })
+  expect(near).toHaveLength(8)
+  expect(ask(given, { seed: 'brakes' }).near.map(each => each.phrase).slice(0, 2)).toEqual(['oil brake', 'wax brake'])
+  expect(ask(given, { seed: 'squeaky chain' }).near[0]).toEqual({ phrase: 'bike chain oil', why: 'without “squeaky”' })
+  // Where there are answers, on a later page and for what nothing is like there is none.
+  for (const more of [{ seed: 'bike chain' }, { seed: 'bike chian', offset: 5 }, { seed: 'zzqx blorb' }, { seed: 'brakes', language: 'de' }]) expect(ask(given, more).near).toEqual([])
+})
+
 test('however many regions and languages are asked for, the last ones are held and the others loaded again', () => {
   const given = setUp()
   given.phrases.save([figure('bike bell', 7)], 'en', service, 1)

@@ -1,0 +1,8 @@
+/** What is read of the page that stands for a phrase (`g`): where it is a misspelling's, of the page of the right spelling (`r`). */
+export const JUDGED = {
+  join: 'LEFT JOIN standing_page r ON r.phrase_id = g.read_as AND r.region = g.region',
+  difficulty: 'iif(r.phrase_id IS NULL, g.difficulty, r.difficulty)',
+  titleMatches: 'iif(r.phrase_id IS NULL, g.title_matches, r.title_matches)',
+  strengths: 'iif(r.phrase_id IS NULL, g.strengths, r.strengths)',
+  more: 'iif(r.phrase_id IS NULL, g.more, r.more)',
+} as const
