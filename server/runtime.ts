@@ -116,9 +116,9 @@ async function opened(): Promise<Runtime> {
   const limit = Number(process.env.FONETRA_DATA_LIMIT_MB ?? 0)
   const db = await openUserFile(file, { migrations, ...(limit ? { limitBytes: limit * 1024 * 1024 } : {}) })
   try {
-    const changed = (kind: Kind) => (ids: readonly number[]) => {
+    const changed = (kind: Kind) => (ids: readonly number[], byPerson = false) => {
       search.changed(ids)
-      changes.changed(kind)
+      if (byPerson) changes.changed(kind)
     }
     const phrases = phraseStore(db, Date.now, changed('phrases'))
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => { phrases.putCap(...cap) })

@@ -98,9 +98,10 @@ export type PhraseStore = ReturnType<typeof phraseStore>
  * Phrases, what each source told of them, and the seeds looked up.
  *
  * @param now the clock, in UTC milliseconds; tests pass their own.
- * @param changed told the ids of phrases whose figures changed, once that is committed.
+ * @param changed told the ids of phrases whose figures changed, once that is committed, and whether by a person's doing: what a service
+ * tells when it is asked is news only to who asked.
  */
-export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids: readonly number[]) => void = () => undefined) {
+export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined) {
   const idOf = db.prepare<[string, string], { id: number }>('SELECT id FROM phrase WHERE language = ? AND text = ?')
   const addPhrase = db.prepare('INSERT OR IGNORE INTO phrase (language, text, words) VALUES (?, ?, ?)')
   const sourceRow = db.prepare<[string], { id: number }>('SELECT id FROM source WHERE name = ?')
@@ -259,7 +260,7 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
      */
     save(figures: readonly ToldFigure[], language: string, teller: Teller, at: number): { accepted: number, updated: number } {
       const { ids, ...counts } = save(figures, language, teller, at)
-      changed(ids)
+      changed(ids, teller.kind === 'import')
       return counts
     },
     /** Puts on disk what was kept so far. */

@@ -67,9 +67,9 @@ export type ResultStore = ReturnType<typeof resultStore>
 
 /**
  * Result pages, and the page that stands for each phrase.
- * @param changed told the ids of phrases whose standing page changed, once that is committed.
+ * @param changed told the ids of phrases whose standing page changed, once that is committed, and whether by a person's doing.
  */
-export function resultStore(db: Db, changed: (ids: readonly number[]) => void = () => undefined) {
+export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined) {
   const videos = videoStore(db)
   const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block, difficulty, front, middle, rest, model_version, imported)
     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
@@ -170,7 +170,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
     /** Keeps pages in one transaction; each whole one of the site stands for its phrase from now on. */
     keep(pages: readonly PageToKeep[]): void {
       if (!pages.length) return
-      changed([...new Set([...pages.map(page => page.phraseId), ...keep(pages)])])
+      changed([...new Set([...pages.map(page => page.phraseId), ...keep(pages)])], pages.some(page => page.imported))
     },
     /** Whether a page of a file is kept already: one seen at its time, or, where the file tells none, the last one of its source if it holds the same videos. */
     holds({ phraseId, region, at, source, codes: told }: { phraseId: number, region: string, at: number | null, source: string, codes: readonly string[] }): boolean {
@@ -187,7 +187,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[]) => void = 
     /** Takes videos out of a phrase's pages, or back in, in one go; everything that follows is worked out anew. */
     setOffTopic(phraseId: number, codes: readonly string[], off: boolean, at: number): void {
       setOff.immediate(phraseId, codes, off, at)
-      changed([phraseId, ...readAsAnywhere.all(phraseId).map(row => row.phrase_id)])
+      changed([phraseId, ...readAsAnywhere.all(phraseId).map(row => row.phrase_id)], true)
     },
     /** Whole pages kept of a phrase, newest first, each with its videos' codes by rank. */
     past: (phraseId: number, region: string, kind: PageKind = 'site') => pastPages.all(phraseId, region, kind).map(page => ({ id: page.id, at: page.at, difficulty: page.difficulty, ids: codes.all(page.id, PAGE_SEATS).map(([code]) => code) })),

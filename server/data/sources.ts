@@ -11,7 +11,7 @@ const RANGE = 5000
 export type SourceStore = ReturnType<typeof sourceStore>
 
 /** Who tells figures, in the order a person believes them. */
-export function sourceStore(db: Db, changed: (ids: readonly number[]) => void = () => undefined, now: () => number = Date.now) {
+export function sourceStore(db: Db, changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined, now: () => number = Date.now) {
   const all = db.prepare<[], { id: number, name: string, kind: SourceLine['kind'], figures: number, newest: number | null }>('SELECT id, name, kind, figures, newest FROM source ORDER BY place, id')
   const setPlace = db.prepare('UPDATE source SET place = ? WHERE id = ?')
   const lastPhrase = db.prepare<[], number | null>('SELECT max(id) FROM phrase').pluck()
@@ -37,7 +37,7 @@ export function sourceStore(db: Db, changed: (ids: readonly number[]) => void = 
         for (let at = 0; at < due.length; at += BATCH) {
           const part = due.slice(at, at + BATCH)
           chooseAll(part)
-          changed(part.map(([id]) => id))
+          changed(part.map(([id]) => id), true)
           await new Promise(resolve => setImmediate(resolve))
         }
         await new Promise(resolve => setImmediate(resolve))
