@@ -16,6 +16,7 @@ import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { startReading } from './threads/startReading'
+import { startSpace, type SpaceMeasure } from './threads/startSpace'
 import { startScoring, type Scoring } from './threads/startScoring'
 import type { PageReader } from './rivals/pageReader'
 import { askedStore, type AskedStore } from './data/asked'
@@ -49,6 +50,7 @@ export interface Runtime {
   attached: AttachedStore
   asked: AskedStore
   scoring: Scoring
+  space: SpaceMeasure
   jobs: Jobs
   backups: DailyBackups
   /** The built entry of the threads that read files. */
@@ -143,6 +145,7 @@ async function opened(): Promise<Runtime> {
       attached,
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
+      space: startSpace(join(workers, 'space.mjs'), file),
       jobs: new Jobs(db, () => { changes.changed('jobs') }),
       backups: dailyBackups(db, file, () => retention(db).thin()),
       importThread: join(workers, 'import.mjs'),
@@ -170,6 +173,7 @@ async function close(problem: unknown): Promise<void> {
   await open.search.close()
   await open.reader.close()
   await open.scoring.close()
+  await open.space.close()
   open.db.close()
 }
 

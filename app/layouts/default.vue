@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiKeyboardOutline, mdiPlus, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { useTheme } from 'vuetify'
+import { useDisplay, useTheme } from 'vuetify'
 import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { remember } from '~/composables/remember'
@@ -27,6 +27,11 @@ const briefs = computed(() => library.briefs.filter(line => !workspace.id || lin
 const theme = useTheme()
 const keysOpen = ref(false)
 const newOpen = ref(false)
+/** Below this width the tray lies over the screen while it is wanted, instead of beside it. */
+const NARROW = 1000
+const { width } = useDisplay()
+const narrow = computed(() => width.value < NARROW)
+const trayOver = ref(false)
 const trayOpen = ref(localStorage.getItem('fonetra.tray') !== 'closed')
 const dark = computed(() => theme.global.name.value === 'dark')
 
@@ -38,6 +43,7 @@ function switchTheme() {
 }
 
 function switchTray() {
+  if (narrow.value) return void (trayOver.value = !trayOver.value)
   trayOpen.value = !trayOpen.value
   remember('fonetra.tray', trayOpen.value ? 'open' : 'closed')
 }
@@ -75,11 +81,14 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
       <ShellJobs />
       <ShellWhom v-if="!keyNeeded" />
       <ShellWho />
-      <v-btn v-if="!keyNeeded" :prepend-icon="mdiTrayFull" :aria-pressed="trayOpen" @click="switchTray">Tray</v-btn>
+      <v-btn v-if="!keyNeeded" :prepend-icon="mdiTrayFull" :aria-pressed="narrow ? trayOver : trayOpen" @click="switchTray">Tray</v-btn>
       <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
     </v-app-bar>
-    <v-navigation-drawer v-if="trayOpen && dataProblem === null && !keyNeeded" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+    <template v-if="dataProblem === null && !keyNeeded">
+      <v-navigation-drawer v-if="narrow" v-model="trayOver" location="right" temporary :width="280" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+      <v-navigation-drawer v-else-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+    </template>
     <v-main id="main" class="main"><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><slot v-else-if="settled" /></v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />

@@ -28,6 +28,8 @@ const descriptionText = ref<InstanceType<typeof DeskText> | null>(null)
 const tagList = ref<InstanceType<typeof DeskTags> | null>(null)
 const fileField = ref<{ focus: () => void } | null>(null)
 const phrases = computed(() => tray.phrases.map(each => each.phrase))
+/** The letters by which the tray names them: a support stays B where there is no lead. */
+const marks = computed(() => tray.phrases.map(each => each.mark))
 const counts = computed(() => fields.value ? countsOf({ description: fields.value.description }, DEFAULT_PROFILE) : null)
 
 // For those who do not see it: the score, once the typing rests.
@@ -72,7 +74,7 @@ function restore(field: BriefField, value: unknown) {
       <div class="write">
         <section aria-label="Title" data-first-field>
           <div class="head"><h2>Title</h2><v-btn size="small" :icon="mdiHistory" aria-label="Earlier titles" @click="historyOf = 'title'" /></div>
-          <DeskText :key="`title-${brief.brief!.id}`" ref="titleText" :model-value="fields.title" label="Title" single-line hint="The lead phrase, near the front, then a reason to click" :underlines="scored?.title ?? []" :phrases="phrases" data-test="title" @update:model-value="brief.set('title', $event)" />
+          <DeskText :key="`title-${brief.brief!.id}`" ref="titleText" :model-value="fields.title" label="Title" single-line hint="The lead phrase, near the front, then a reason to click" :underlines="scored?.title ?? []" :phrases="phrases" :marks="marks" data-test="title" @update:model-value="brief.set('title', $event)" />
           <DeskRuler :title="fields.title" />
         </section>
         <section class="description" aria-label="Description">
@@ -81,7 +83,7 @@ function restore(field: BriefField, value: unknown) {
             <span v-if="counts" class="figure small" :class="{ over: counts.description.used > counts.description.limit }" data-test="description-count">{{ counts.description.used.toLocaleString('en') }} / {{ counts.description.limit.toLocaleString('en') }} bytes<template v-if="counts.description.characters !== counts.description.used"> ({{ counts.description.characters.toLocaleString('en') }} characters)</template></span>
             <v-spacer /><v-btn size="small" :icon="mdiHistory" aria-label="Earlier descriptions" @click="historyOf = 'description'" />
           </div>
-          <DeskText :key="`description-${brief.brief!.id}`" ref="descriptionText" class="long" :model-value="fields.description" label="Description" hint="What the viewer gets, with the lead in the first sentences" :underlines="scored?.description ?? []" :phrases="phrases" data-test="description" @update:model-value="brief.set('description', $event)" />
+          <DeskText :key="`description-${brief.brief!.id}`" ref="descriptionText" class="long" :model-value="fields.description" label="Description" hint="What the viewer gets, with the lead in the first sentences" :underlines="scored?.description ?? []" :phrases="phrases" :marks="marks" data-test="description" @update:model-value="brief.set('description', $event)" />
         </section>
         <DeskTags ref="tagList" :model-value="fields.tags" @update:model-value="brief.set('tags', $event)" />
         <v-text-field ref="fileField" :model-value="fields.fileName" label="File name, before uploading" maxlength="400" class="file" data-test="file-name" @update:model-value="brief.set('fileName', $event)" />

@@ -1,3 +1,4 @@
+import { whoIs } from '../access/admit'
 import { changes } from '../changes'
 import { eventStream } from '../http/eventStream'
 import { route } from '../http/route'
@@ -6,10 +7,12 @@ import { route } from '../http/route'
 const BREATH = 25_000
 
 /** Server-sent events: `now` with the revision of each kind of thing, then `change` whenever something changed. */
-export default route((event) => {
+export default route((event, { access }) => {
   const stream = eventStream(event)
   const stop = changes.listen((change) => { void stream.push({ event: 'change', data: JSON.stringify(change) }) })
-  const breath = setInterval(() => { void stream.push({ event: 'breath', data: '' }) }, BREATH)
+  // Whose key was taken back meanwhile hears no more, and nobody does once the data is closed.
+  const stillMay = () => whoIs(event, () => access).catch(() => null)
+  const breath = setInterval(() => { void stillMay().then(who => who ? stream.push({ event: 'breath', data: '' }) : stream.close()) }, BREATH)
   stream.onClosed(() => { stop(); clearInterval(breath) })
   void stream.push({ event: 'now', data: JSON.stringify(changes.now()) })
   return stream.send()

@@ -96,8 +96,8 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
   const neighbours = db.prepare<{ page: number, region: string, most: number }, { phrase_id: number, page_id: number, shared: number }>(`SELECT g.phrase_id, g.page_id, count(*) AS shared FROM seat mine JOIN seat other ON other.video_id = mine.video_id JOIN standing_page g ON g.page_id = other.page_id
     WHERE mine.page_id = @page AND mine.rank <= 20 AND g.region = @region AND g.page_id != @page GROUP BY g.page_id ORDER BY shared DESC, g.phrase_id LIMIT @most`)
 
-  const alike = db.prepare<{ page: number, phrase: number, region: string }, { phrase_id: number, page_id: number, text: string, volume: number | null }>(`SELECT g.phrase_id, g.page_id, p.text, f.volume FROM seat mine JOIN seat other ON other.video_id = mine.video_id AND other.rank <= ${TOP}
-    JOIN standing_page g ON g.page_id = other.page_id JOIN phrase p ON p.id = g.phrase_id JOIN phrase o ON o.id = @phrase AND o.language = p.language LEFT JOIN figure f ON f.phrase_id = g.phrase_id AND f.region = g.region AND f.counts = 1
+  const alike = db.prepare<{ page: number, phrase: number, region: string }, { phrase_id: number, page_id: number, text: string, volume: number | null }>(`SELECT g.phrase_id, g.page_id, p.text, f.volume FROM seat mine CROSS JOIN seat other ON other.video_id = mine.video_id AND other.rank <= ${TOP}
+    CROSS JOIN standing_page g ON g.page_id = other.page_id CROSS JOIN phrase p ON p.id = g.phrase_id CROSS JOIN phrase o ON o.id = @phrase AND o.language = p.language LEFT JOIN figure f ON f.phrase_id = g.phrase_id AND f.region = g.region AND f.counts = 1
     WHERE mine.page_id = @page AND mine.rank <= ${TOP} AND g.region = @region AND g.phrase_id != @phrase GROUP BY g.phrase_id`)
   const searched = db.prepare<[string, number], { text: string, language: string, volume: number | null }>('SELECT p.text, p.language, f.volume FROM phrase p LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = ? AND f.counts = 1 WHERE p.id = ?')
   const readAs = db.prepare('UPDATE standing_page SET read_as = ? WHERE phrase_id = ? AND region = ?')
@@ -106,12 +106,15 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
 
   /** Finds of two spellings with the same results which one is searched more: the other one's page is read as that one's. @returns the phrases whose figures change by it. */
   function matchSpellings(phraseId: number, region: string, pageId: number): number[] {
-    const mine = searched.get(region, phraseId)!
-    const here = new Set(codes.all(pageId, PAGE_SEATS).map(([code]) => code))
     const affected = readAsThis.all(phraseId, region).map(row => row.phrase_id)
+    const near = alike.all({ page: pageId, phrase: phraseId, region })
+    if (!near.length) return affected
+    const mine = searched.get(region, phraseId)!
+    const spellings = near.filter(other => areSpellings(mine.text, other.text, mine.language))
+    if (!spellings.length) return affected
+    const here = new Set(codes.all(pageId, PAGE_SEATS).map(([code]) => code))
     let best: { id: number, volume: number } | null = null
-    for (const other of here.size ? alike.all({ page: pageId, phrase: phraseId, region }) : []) {
-      if (!areSpellings(mine.text, other.text, mine.language)) continue
+    for (const other of spellings) {
       const there = codes.all(other.page_id, PAGE_SEATS)
       if (there.filter(([code]) => here.has(code)).length < SAME_RESULTS * Math.max(here.size, there.length)) continue
       if ((other.volume ?? 0) > (mine.volume ?? 0)) {
@@ -121,7 +124,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
         affected.push(other.phrase_id)
       }
     }
-    readAs.run(best?.id ?? null, phraseId, region)
+    if (best) readAs.run(best.id, phraseId, region)
     // None is read as one that is itself read as another.
     if (best) for (const id of affected) readAs.run(best.id, id, region)
     return affected

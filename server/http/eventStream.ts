@@ -2,7 +2,7 @@ import { createEventStream, type EventStream, type H3Event } from 'h3'
 
 const open = new Set<EventStream>()
 
-/** Server-sent events, ended when the program is to end: an open stream would keep it from that. */
+/** Server-sent events, ended when the program is to end, which an open stream would keep from it. */
 export function eventStream(event: H3Event): EventStream {
   const stream = createEventStream(event)
   open.add(stream)

@@ -75,6 +75,16 @@ test('wrong seeds get a message in the field', async ({ page }) => {
   await expect(rows(page).first()).toContainText('<script>alert(1)</script>')
 })
 
+test('a misspelt seed is no dead end: what it may have meant is one click away, and apart from its rows', async ({ page }) => {
+  await page.goto('/demand?seed=bike%20chian&region=GB')
+  await expect(page.getByTestId('near')).toContainText('“chian” read as “chain”')
+  await expect(page.getByTestId('phrase-row')).toHaveCount(1)
+  await expect(page.getByTestId('phrase-row')).toContainText('none')
+  await page.getByTestId('near').getByRole('button', { name: 'bike chain', exact: true }).click()
+  await expect(page).toHaveURL(/seed=bike(%20|\+)chain/u)
+  await expect(page.getByTestId('near')).toHaveCount(0)
+})
+
 test('a suggestion held with the arrow keys stays when an answer for later letters comes', async ({ page }) => {
   await page.goto('/demand')
   await seed(page).pressSequentially('rear der')

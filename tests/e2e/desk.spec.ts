@@ -47,6 +47,13 @@ test('matches are underlined with the phrase’s mark, exact and close apart', a
   await expect(editor(page, 'description').locator('.match-close').first()).toHaveAttribute('data-mark', 'B')
 })
 
+test('a phrase has one letter everywhere, also where there is no lead', async ({ page, app }) => {
+  const id = await brief(app, { title: 'Bike pump for the road', tray: { lead: null, support: ['bike bell', 'bike pump'], setAside: [] } })
+  await page.goto(`/desk?brief=${id}`)
+  await expect(page.getByTestId('support').filter({ hasText: 'bike pump' }).locator('.mark')).toHaveText('C')
+  await expect(page.getByTestId('title').locator('[data-mark]')).toHaveAttribute('data-mark', 'C')
+})
+
 test('the grid shows where phrases stand, goes there on a click, and fills an empty cell', async ({ page, app }) => {
   const id = await brief(app, { title: 'How to true a bike wheel', description: 'We look at it.\n\nSpoke tension matters.', tags: ['wheel'], tray })
   await page.goto(`/desk?brief=${id}`)

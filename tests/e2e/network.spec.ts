@@ -61,7 +61,11 @@ test('a key taken back is out at once, in windows and with programs; the last ow
   const shown = { Cookie: cookie.split(';')[0]! }
   expect((await call(app, '/api/session', { headers: shown })).json.who).toEqual({ name: 'For a day', role: 'editor' })
   expect((await call(app, '/api/briefs', { headers: by(made.key) })).status).toBe(200)
+  const stream = await fetch(`${app.url}/api/changes`, { headers: shown })
+  expect(stream.status).toBe(200)
   expect((await call(app, `/api/access/${made.id}`, { method: 'DELETE', headers: by(keys.owner) })).status).toBe(200)
+  // What it listened to ends with it.
+  await stream.text()
   expect((await call(app, '/api/briefs', { headers: shown })).status).toBe(401)
   expect((await call(app, '/api/briefs', { headers: by(made.key) })).status).toBe(401)
   const owner = keys.owner.split('.')[0]

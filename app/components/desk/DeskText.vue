@@ -4,16 +4,15 @@ import { EditorState, StateEffect, StateField, type Range } from '@codemirror/st
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Underline } from '../../../core/draft/underlines'
-import { trayMark } from '~/composables/figures'
 import { useAccess } from '~/stores/access'
 
-const props = defineProps<{ modelValue: string, label: string, singleLine?: boolean, underlines: Underline[], phrases: string[], hint: string }>()
+const props = defineProps<{ modelValue: string, label: string, singleLine?: boolean, underlines: Underline[], phrases: string[], marks: string[], hint: string }>()
 const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
 const access = useAccess()
 const host = ref<HTMLElement | null>(null)
 let view: EditorView | null = null
 
-const setUnderlines = StateEffect.define<{ underlines: Underline[], phrases: string[] }>()
+const setUnderlines = StateEffect.define<{ underlines: Underline[], phrases: string[], marks: string[] }>()
 const underlineField = StateField.define<DecorationSet>({
   create: () => Decoration.none,
   update(decorations, transaction) {
@@ -23,7 +22,7 @@ const underlineField = StateField.define<DecorationSet>({
       const length = transaction.newDoc.length
       const ranges: Range<Decoration>[] = effect.value.underlines.filter(each => each.end <= length && each.end > each.start).map(each => Decoration.mark({
         class: each.exact ? 'match-exact' : 'match-close',
-        attributes: { 'data-mark': trayMark(each.phrase), 'title': `${each.exact ? 'exactly' : 'close to'} “${effect.value.phrases[each.phrase] ?? ''}”` },
+        attributes: { 'data-mark': effect.value.marks[each.phrase] ?? '', 'title': `${each.exact ? 'exactly' : 'close to'} “${effect.value.phrases[each.phrase] ?? ''}”` },
       }).range(each.start, each.end))
       next = Decoration.set(ranges, true)
     }
@@ -58,9 +57,9 @@ onMounted(() => {
 onBeforeUnmount(() => view?.destroy())
 
 function draw() {
-  view?.dispatch({ effects: setUnderlines.of({ underlines: props.underlines, phrases: props.phrases }) })
+  view?.dispatch({ effects: setUnderlines.of({ underlines: props.underlines, phrases: props.phrases, marks: props.marks }) })
 }
-watch(() => [props.underlines, props.phrases], draw)
+watch(() => [props.underlines, props.phrases, props.marks], draw)
 watch(() => props.modelValue, (text) => {
   if (!view || text === view.state.doc.toString()) return
   view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } })
