@@ -81,7 +81,7 @@ test('a pasted list becomes tags; duplicates are shown and removed; all are copi
   await page.getByTestId('tidy-tags').click()
   await expect(page.getByTestId('tag')).toHaveCount(3)
   await page.getByRole('button', { name: 'Copy all' }).click()
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('bike wheel, Spoke, rim')
+  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toBe('bike wheel, Spoke, rim')
   await page.getByTestId('tag').nth(2).dragTo(page.getByTestId('tag').nth(0))
   await expect(page.getByTestId('tag').first()).toContainText('rim')
 })
