@@ -17,11 +17,18 @@ export function strangerIn(path: string, headers: { host?: string, origin?: stri
   return foreign ? 'Another page may not ask for this. Open Fonetra itself.' : null
 }
 
+/** No address that a screen makes is this long. */
+const LONGEST_ADDRESS = 16_000
+
 /** Stands before everything, files included. */
 export const guard = defineEventHandler((event: H3Event): ProblemBody | undefined => {
   setResponseHeader(event, 'X-Content-Type-Options', 'nosniff')
   setResponseHeader(event, 'Referrer-Policy', 'no-referrer')
   setResponseHeader(event, 'X-Frame-Options', 'DENY')
+  if (event.path.length > LONGEST_ADDRESS) {
+    setResponseStatus(event, 414)
+    return { error: { code: 'too-long', message: `The address is longer than ${LONGEST_ADDRESS.toLocaleString('en')} characters. Send long input in the body.`, details: null } }
+  }
   const message = strangerIn(event.path, event.node.req.headers, network())
   if (message === null) return undefined
   setResponseStatus(event, 403)
