@@ -8,11 +8,23 @@ const ENDINGS = 'academy app art blog bike cafe camera care chat city clothing c
 
 const finder = new LinkifyIt({ fuzzyEmail: false }).tlds(ENDINGS, true)
 
+/**
+ * No address is taken to be longer, in characters. The finder looks through all that comes after each scheme, so that a long run
+ * of addresses without a space took a time that grew with the square of its length.
+ */
+const LONGEST = 2048
+/** Stretches without a space that may hold a link. */
+const RUN = /\S+/gu
+const MAY_HOLD = /[^.]\.[^.]|:\/\//u
+
 /** Links in order of the text, with and without a scheme. Bare e-mail addresses are none. */
 export function linksOf(text: string): TextLink[] {
   // Most texts hold no link; a dot within a word or a scheme is cheap to look for.
   if (!/[^\s.]\.[^\s.]|:\/\//u.test(text)) return []
-  return (finder.match(text) ?? []).map(found => ({
-    text: found.raw, url: found.url, start: found.index, end: found.lastIndex, scheme: found.schema !== '',
-  }))
+  const links: TextLink[] = []
+  for (const { 0: run, index } of text.matchAll(RUN)) {
+    if (!MAY_HOLD.test(run)) continue
+    for (const found of finder.match(run.slice(0, LONGEST)) ?? []) links.push({ text: found.raw, url: found.url, start: index + found.index, end: index + found.lastIndex, scheme: found.schema !== '' })
+  }
+  return links
 }

@@ -71,6 +71,10 @@ describe('what stands in a description', () => {
 
   test('links with and without a scheme', () => {
     expect(linksOf('go to wheelshed.com or http://wheelshed.com/a, not to me@wheelshed.com').map(({ text, scheme }) => [text, scheme])).toEqual([['wheelshed.com', false], ['http://wheelshed.com/a', true]])
+    const told = (text: string) => linksOf(text).map(({ start, end, url }) => [text.slice(start, end), url])
+    expect(told('(see https://wheelshed.com/a), “wheelshed.com”\nor\twww.wheelshed.com.')).toEqual([['https://wheelshed.com/a', 'https://wheelshed.com/a'], ['wheelshed.com', 'http://wheelshed.com'], ['www.wheelshed.com', 'http://www.wheelshed.com']])
+    // Of a run without a space only what could be an address is looked through.
+    expect(linksOf(`${'https://a.b/'.repeat(20_000)} https://wheelshed.com`).at(-1)!.url).toBe('https://wheelshed.com')
   })
 })
 
