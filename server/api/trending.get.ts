@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { words } from '../../core/text/words'
 import { viewsPerDay } from '../../core/rivals/strength'
 import { languageInput, regionInput } from '../../shared/text'
+import { askable } from '../http/askable'
 import { queryOf, route } from '../http/route'
 import { toSiteVideo } from '../data/videos'
 import { isServiceFault, withRetry } from '../services/retry'
@@ -10,14 +11,17 @@ const question = z.object({ region: regionInput, language: languageInput.default
 const AGE_MS = 3_600_000
 
 /** What is trending in a region, filtered by words of titles and tags. */
-export default route(async (event, { videos, services, asked }) => {
+export default route(async (event, runtime) => {
+  const { videos, services, asked, mayAsk } = askable(event, runtime)
   const { region, language, contains, anew } = queryOf(event, question)
   const kept = videos.trending(region ?? '')
   let problem: string | null = null
   const what = ['trending', region ?? '']
   const waits = anew === '1' ? null : asked.waits(what)
+  const due = anew === '1' || !kept.length || Date.now() - kept[0]!.told_at > AGE_MS
   if (waits) problem = waits.problem
-  else if (anew === '1' || !kept.length || Date.now() - kept[0]!.told_at > AGE_MS) {
+  else if (due && !mayAsk) problem = 'What is kept is shown; the site is not asked.'
+  else if (due) {
     try {
       const answer = await withRetry(() => services.site.trending(region, language))
       if (!answer.data.length) asked.nothing([what])

@@ -6,7 +6,7 @@ import type { AssessedRow } from '../../shared/phrases'
 import type { PhraseStore } from '../data/phrases'
 import type { KeptPage, PageKind, PageToKeep, ResultStore } from '../data/results'
 import type { PageReader } from '../rivals/pageReader'
-import type { Answer, SearchAnswer, Services } from '../services/contract'
+import { serviceError, type Answer, type MayAsk, type SearchAnswer, type Services } from '../services/contract'
 import { isServiceFault, isStop, withRetry } from '../services/retry'
 import type { Switchboard } from '../services/switchboard'
 import type { OwnStanding } from './regionColumns'
@@ -19,7 +19,7 @@ const AT_ONCE = 12
 /** Milliseconds of rows from kept pages after which other work gets its turn. */
 const BREATH = 8
 
-export interface AssessDeps {
+export interface AssessDeps extends MayAsk {
   phrases: PhraseStore
   results: ResultStore
   services: Services & Partial<Pick<Switchboard, 'superseded'>>
@@ -92,7 +92,7 @@ function assessedRow({ phrases, results }: AssessDeps, phrase: string, region: s
  * @param region '' for everywhere.
  */
 export async function* assess(deps: AssessDeps, list: readonly string[], region: string, language: string, signal?: AbortSignal, whom: AssessFor = {}): AsyncGenerator<AssessedRow> {
-  const { phrases, results, now = Date.now } = deps
+  const { phrases, results, mayAsk = true, now = Date.now } = deps
   const wanted = [...new Set(list.map(phraseKey))]
   let restedAt = performance.now()
   for (let from = 0; from < wanted.length && !signal?.aborted; from += AT_ONCE) {
@@ -103,8 +103,9 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
     }
     const nameOf = (phrase: string) => pageName(phrase, region, language, 20, 'site')
     await Promise.all(batch.filter(stale).map(phrase => underWay.get(nameOf(phrase))))
-    const due = batch.filter(stale)
-    const problems = new Map<string, string>()
+    const lacking = batch.filter(stale)
+    const due = mayAsk ? lacking : []
+    const problems = new Map<string, string>(mayAsk ? [] : lacking.map(phrase => [phrase, NOT_ASKED]))
     if (due.length) await alone(due.map(nameOf), async () => {
       const told = await Promise.all(due.map(phrase => askPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
         if (!isServiceFault(error) && !isStop(error)) throw error
@@ -121,9 +122,11 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
   }
 }
 
+const NOT_ASKED = 'What is kept is shown; the services are not asked.'
+
 /** The kept page of a phrase, asked for when it is too old or too short. A service's fault leaves an old page standing, if there is one. */
 export async function keptPage(deps: AssessDeps, phrase: string, region: string, language: string, depth: number, kind: PageKind = 'site', anew = false): Promise<{ page: KeptPage, problem: string | null }> {
-  const { phrases, results, now = Date.now } = deps
+  const { phrases, results, mayAsk = true, now = Date.now } = deps
   const key = phraseKey(phrase)
   const latest = () => {
     const id = phrases.known(key, region, language)?.id
@@ -133,6 +136,10 @@ export async function keptPage(deps: AssessDeps, phrase: string, region: string,
   const name = pageName(key, region, language, depth, kind)
   const before = latest()
   if (young(before) && !anew) return { page: before, problem: null }
+  if (!mayAsk) {
+    if (before) return { page: before, problem: NOT_ASKED }
+    throw serviceError('NotAsked', `No results of “${key}” are kept here, and the services are not asked. Whoever may write can open them, or a program by POST.`)
+  }
   const other = underWay.get(name)
   if (other) {
     await other

@@ -1,6 +1,6 @@
 import type { PhraseStore } from '../data/phrases'
 import type { AskedStore } from '../data/asked'
-import type { Services } from '../services/contract'
+import type { MayAsk, Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
 
 /** Interest by region told this lately is not asked for again. */
@@ -8,11 +8,12 @@ const AGE_MS = 30 * 86_400_000
 const MISSING = ['interest by region']
 
 /** Where in the world a phrase is searched, kept or asked for. @returns falling, and what could not be had. */
-export async function interestByRegion({ phrases, services, asked }: { phrases: PhraseStore, services: Services, asked: AskedStore }, phrase: string, language: string): Promise<{ interest: { region: string, volume: number }[], missing: string[] }> {
+export async function interestByRegion({ phrases, services, asked, mayAsk = true }: { phrases: PhraseStore, services: Services, asked: AskedStore } & MayAsk, phrase: string, language: string): Promise<{ interest: { region: string, volume: number }[], missing: string[] }> {
   const id = phrases.phraseId(phrase, language)
   const kept = phrases.interest(id)
   const plain = (list: { region: string, volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
   if (kept.length && Date.now() - kept[0]!.at < AGE_MS) return { interest: plain(kept), missing: [] }
+  if (!mayAsk) return { interest: plain(kept), missing: MISSING }
   const what = ['interest', language, phrase]
   const waits = asked.waits(what)
   if (waits) return { interest: plain(kept), missing: waits.problem === null ? [] : MISSING }

@@ -1,7 +1,7 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { phraseKey } from '../../core/text/words'
 import type { PhraseStore } from '../data/phrases'
-import type { Services } from '../services/contract'
+import type { MayAsk, Services } from '../services/contract'
 import type { AskedStore } from '../data/asked'
 import { isServiceFault, withRetry } from '../services/retry'
 
@@ -14,7 +14,7 @@ const BATCH = 100
 /** Both suggestion sources are also asked for the seed with each letter after it. */
 const LETTERS = ['', ...'abcdefghijklmnopqrstuvwxyz']
 
-interface Deps { phrases: PhraseStore, services: Services, asked: AskedStore, now?: () => number }
+interface Deps extends MayAsk { phrases: PhraseStore, services: Services, asked: AskedStore, now?: () => number }
 
 /** Phrases asked for at once when only their figures are wanted. */
 const ASKED = 500
@@ -24,7 +24,7 @@ const ASKED = 500
  * the region are asked for. What no service tells stays unknown, and is not asked for again at once.
  * @returns what could not be had, in words.
  */
-export async function learn({ phrases, services, asked }: Deps, list: readonly string[], region: string, language: string): Promise<string[]> {
+export async function learn({ phrases, services, asked, mayAsk = true }: Deps, list: readonly string[], region: string, language: string): Promise<string[]> {
   const missing = new Set<string>()
   const unknown = [...new Set(list.map(phraseKey))].filter(phrase => phrase && phrases.known(phrase, region, language)?.volume == null)
   for (const each of region ? [region, ''] : ['']) {
@@ -32,8 +32,8 @@ export async function learn({ phrases, services, asked }: Deps, list: readonly s
     const what = (phrase: string) => ['volume', language, each, phrase]
     const due = unknown.filter((phrase) => {
       const waits = asked.waits(what(phrase))
-      if (waits?.problem != null) missing.add(where)
-      return !waits
+      if (waits?.problem != null || !waits && !mayAsk) missing.add(where)
+      return !waits && mayAsk
     })
     for (let from = 0; from < due.length; from += ASKED) {
       const part = due.slice(from, from + ASKED)
@@ -71,7 +71,8 @@ const figuresIn = (region: string) => region ? `figures for ${region}` : 'figure
 const running = new Map<string, Promise<Look>>()
 
 export interface Look {
-  id: number
+  /** `null` for a seed nobody asked the services about. */
+  id: number | null
   missing: string[]
   /** The refresh under way behind an answer that has aged. */
   refreshing?: Promise<unknown>
@@ -85,8 +86,9 @@ export interface Look {
  * @param region '' for everywhere. @param anew asks the services now, however young the last look is.
  */
 export async function lookUp(deps: Deps, seed: string, region: string, language: string, anew = false): Promise<Look> {
-  const { phrases, now = Date.now } = deps
+  const { phrases, mayAsk = true, now = Date.now } = deps
   const kept = phrases.look(seed, region, language)
+  if (!mayAsk) return kept ?? { id: null, missing: ['what the services know of it (not asked yet)'] }
   const young = kept !== null && now() - kept.at < (kept.missing.length ? RETRY_MS : LOOK_AGE_MS)
   if (young && !anew) return kept
   const key = `${language}\n${region}\n${phraseKey(seed)}`

@@ -35,6 +35,7 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
   if (error instanceof Error && error.name === 'CaptionsFault') return { status: 400, body: body('bad-captions', error.message) }
   if (error instanceof ThreadLate) return { status: 422, body: body('too-much', error.message) }
   if (error instanceof ThreadEnded) return { status: 503, body: body('busy', error.message) }
+  if (error instanceof Error && error.name === 'NotAsked') return { status: 404, body: body('not-kept', error.message) }
   if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
   const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500
   if (status >= 400 && status < 500) return { status, body: body('bad-request', (error as Error).message || 'The request cannot be read.') }

@@ -5,7 +5,7 @@ import { earnings } from '../../core/rivals/winnings'
 import type { ChannelAnswer, ChannelStats, ChannelVideo, VideoAnswer } from '../../shared/rivals'
 import type { Settings } from '../../shared/workspace'
 import { toSiteVideo, type ChannelRow, type VideoRow, type VideoStore } from '../data/videos'
-import type { Services } from '../services/contract'
+import type { MayAsk, Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
 import type { AskedStore } from '../data/asked'
 
@@ -15,14 +15,15 @@ const LOOK_AGE_MS = 7 * DAY
 /** Videos kept in one transaction. */
 const BATCH = 200
 
-export interface ChannelDeps { videos: VideoStore, services: Services, asked: AskedStore, now?: () => number }
+export interface ChannelDeps extends MayAsk { videos: VideoStore, services: Services, asked: AskedStore, now?: () => number }
 
 const UNKNOWN_NOW = 'The site does not know this channel any more.'
 
 /** Makes sure a channel and its videos are known. @returns why they are old, when the service failed. */
-export async function lookAtChannel({ videos, services, asked, now = Date.now }: ChannelDeps, id: string, language: string, anew = false): Promise<string | null> {
+export async function lookAtChannel({ videos, services, asked, mayAsk = true, now = Date.now }: ChannelDeps, id: string, language: string, anew = false): Promise<string | null> {
   const known = videos.channel(id)
   if (!anew && known?.listed_at && now() - known.listed_at < LOOK_AGE_MS) return null
+  if (!mayAsk) return known ? 'What is kept is shown; the site is not asked.' : null
   const what = ['channel', id]
   const waits = anew ? null : asked.waits(what)
   if (waits) return waits.problem ?? (known ? UNKNOWN_NOW : null)

@@ -63,7 +63,13 @@ export interface WebSearch {
 export interface Services { site: VideoSite, demand: DemandData, web: WebSearch }
 
 /** How a call to a service can fail, told apart by `name` since that survives threads and wires. */
-export type ServiceFault = 'ServiceRefused' | 'ServiceFailed'
+export type ServiceFault = 'ServiceRefused' | 'ServiceFailed' | 'NotAsked'
+
+/** Who may not spend calls is answered from what is kept. */
+export interface MayAsk {
+  /** Whether services may be asked; yes unless said otherwise. */
+  mayAsk?: boolean
+}
 
 /** A fault of a service, as thrown by every implementation. */
 export function serviceError(fault: ServiceFault, message: string): Error {

@@ -6,7 +6,7 @@ const WAITS = [150, 500, 1500]
 const TIME_OUT = 15_000
 
 /** Whether an error is a service's fault rather than a mistake of ours. */
-export const isServiceFault = (error: unknown) => error instanceof Error && (error.name === 'ServiceRefused' || error.name === 'ServiceFailed' || error.name === 'ServiceLate')
+export const isServiceFault = (error: unknown) => error instanceof Error && (error.name === 'ServiceRefused' || error.name === 'ServiceFailed' || error.name === 'ServiceLate' || error.name === 'NotAsked')
 
 /** Thrown when the one who asked does not want the answer any more. */
 export const isStop = (error: unknown) => error instanceof Error && error.name === 'Stopped'

@@ -10,6 +10,8 @@ export interface Switchboard extends ConnectedServices {
   attach: (to: Attached | null) => void
   /** Whether what a source told is made up while real answers can be had: it is asked for again at any age. */
   superseded: (source: string) => boolean
+  /** Whether calls go to a live service, whose quota they spend. */
+  isLive: () => boolean
 }
 
 type Ask = (...args: unknown[]) => Promise<Answer<unknown>>
@@ -34,6 +36,7 @@ export function switchboard(standin: ConnectedServices, attached: Attached | nul
     behave: settings => standin.behave(settings),
     close: () => standin.close(),
     attach,
+    isLive: () => live !== null,
     superseded: source => live !== null && !source.includes(BY),
   }
 }

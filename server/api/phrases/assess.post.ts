@@ -3,12 +3,14 @@ import { PassThrough } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { assessBodySchema } from '../../../shared/phrases'
 import { assessWork } from '../../demand/assessWork'
+import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
 
 /** More phrases than this become a job of their own, which a closed window does not end. */
 const STREAMED = 400
 
-export default route(async (event, runtime) => {
+export default route(async (event, open) => {
+  const runtime = askable(event, open)
   const body = await bodyOf(event, assessBodySchema)
   if (body.phrases.length > STREAMED) {
     setResponseStatus(event, 202)

@@ -4,12 +4,14 @@ import { phrasesQuerySchema, type LongerAnswer } from '../../../shared/phrases'
 import { learn, lookUp } from '../../demand/lookUp'
 import { rowOf } from '../../demand/rows'
 import { phraseQuestion } from '../../http/phraseQuestion'
+import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
 
 const body = phraseQuestion.extend({ places: z.array(z.string().max(100)).max(200).default([]), known: z.number().int().min(0).max(300).default(60) })
 
 /** Longer phrases to try for one that is too hard, with what is known of each. They are assessed by the usual route. */
-export default route(async (event, runtime): Promise<LongerAnswer> => {
+export default route(async (event, open): Promise<LongerAnswer> => {
+  const runtime = askable(event, open)
   const { phrase, region, language, workspace, places, known } = await bodyOf(event, body)
   const { search, workspaces } = runtime
   const look = await lookUp(runtime, phrase, region ?? '', language)

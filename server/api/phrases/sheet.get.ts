@@ -4,6 +4,7 @@ import { interestByRegion } from '../../demand/interest'
 import { learn } from '../../demand/lookUp'
 import { answerDetail, answerSheet } from '../../demand/sheet'
 import { phraseQuestion, sheetFor } from '../../http/phraseQuestion'
+import { askable } from '../../http/askable'
 import { queryOf, route } from '../../http/route'
 import { workspaceOf } from '../../http/workspaceOf'
 import { isServiceFault } from '../../services/retry'
@@ -15,7 +16,8 @@ const DEPTH = 60
 const RISING_FLOOR = 50
 
 /** A phrase laid open. What a service fails to tell is named; the rest is answered. */
-export default route(async (event, runtime): Promise<PhraseSheet> => {
+export default route(async (event, open): Promise<PhraseSheet> => {
+  const runtime = askable(event, open)
   const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
   const { phrases, results, search, lists } = runtime
   const whom = sheetFor(runtime, workspace)

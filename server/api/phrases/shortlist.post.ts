@@ -3,6 +3,7 @@ import { languageInput, phraseInput, regionInput } from '../../../shared/text'
 import { learn } from '../../demand/lookUp'
 import { shortlist } from '../../demand/shortlist'
 import { sheetFor } from '../../http/phraseQuestion'
+import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
 
 const body = z.object({
@@ -11,7 +12,8 @@ const body = z.object({
 })
 
 /** Two to six phrases side by side on every figure. */
-export default route(async (event, runtime) => {
+export default route(async (event, open) => {
+  const runtime = askable(event, open)
   const { phrases, region, language, workspace } = await bodyOf(event, body)
   const missing = await learn(runtime, phrases, region ?? '', language)
   const whom = sheetFor(runtime, workspace)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { phraseKey } from '../../../core/text/words'
 import { languageInput, regionInput } from '../../../shared/text'
+import { askable } from '../../http/askable'
 import { queryOf, route } from '../../http/route'
 import { isServiceFault } from '../../services/retry'
 
@@ -11,8 +12,10 @@ const SHOWN = 12
 const BOTH_AHEAD = 2
 
 /** What both sources suggest while a seed is typed. A source that fails is named and the other answers. */
-export default route(async (event, { services }) => {
+export default route(async (event, runtime) => {
+  const { services, mayAsk } = askable(event, runtime)
   const { prefix, region, language } = queryOf(event, question)
+  if (!mayAsk) return { suggestions: [], missing: ['the video site', 'web search'] }
   const missing: string[] = []
   const ask = async (name: string, call: Promise<{ data: string[] }>) => {
     try {

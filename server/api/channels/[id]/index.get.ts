@@ -2,11 +2,13 @@ import { z } from 'zod'
 import { languageInput } from '../../../../shared/text'
 import { Problem } from '../../../http/problem'
 import { paramOf, queryOf, route } from '../../../http/route'
+import { askable } from '../../../http/askable'
 import { answerChannel, lookAtChannel } from '../../../rivals/channelLook'
 
 const question = z.object({ language: languageInput.default('en'), workspace: z.string().max(60).optional(), anew: z.enum(['0', '1']).optional() })
 
-export default route(async (event, runtime) => {
+export default route(async (event, open) => {
+  const runtime = askable(event, open)
   const { language, workspace, anew } = queryOf(event, question)
   const id = paramOf(event, 'id')
   const problem = await lookAtChannel(runtime, id, language, anew === '1')
