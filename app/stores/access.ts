@@ -11,6 +11,8 @@ export const useAccess = defineStore('access', () => {
   const told = ref(false)
   /** Whether the key reads only. */
   const reads = computed(() => who.value?.role === 'reader')
+  /** How routes that may ask a live service are called: only who may write spends its calls. */
+  const askMethod = computed(() => reads.value ? 'GET' : 'POST')
   const owns = computed(() => who.value?.role === 'owner')
 
   function take(answer: SessionAnswer) {
@@ -39,5 +41,5 @@ export const useAccess = defineStore('access', () => {
     location.reload()
   }
 
-  return { needed, who, told, reads, owns, refresh, signIn, signOut }
+  return { needed, who, told, reads, askMethod, owns, refresh, signIn, signOut }
 })

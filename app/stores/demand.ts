@@ -6,6 +6,7 @@ import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { useAssessLoop } from '~/composables/assessLoop'
 import type { DemandQuery } from '~/composables/demandQuery'
 import { counted } from '~/composables/figures'
+import { useAccess } from './access'
 import { useBrief } from './brief'
 import { useChanges } from './changes'
 import { useJobs } from './jobs'
@@ -24,6 +25,7 @@ const AT_ONCE = 24
 /** The phrases of a seed, and their difficulty as it comes in. */
 export const useDemand = defineStore('demand', () => {
   const notices = useNotices()
+  const access = useAccess()
   const brief = useBrief()
   const workspace = useWorkspace()
   const jobs = useJobs()
@@ -76,7 +78,7 @@ export const useDemand = defineStore('demand', () => {
     }
     state.value = 'loading'
     try {
-      const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(query, 0), language, anew: anew === 'services' ? '1' : undefined }, signal: mine.signal })
+      const got = await api<PhrasesAnswer>('/api/phrases', { method: access.askMethod, query: { ...parameters(query, 0), language, anew: anew === 'services' ? '1' : undefined }, signal: mine.signal })
       if (mine.signal.aborted) return
       answer.value = got
       rows.value = got.rows

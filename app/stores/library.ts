@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
 import type { Brief, BriefFields, BriefLine } from '../../shared/brief'
-import { api, messageOf } from '~/composables/api'
+import { api, ApiProblem, messageOf } from '~/composables/api'
+import { counted } from '~/composables/figures'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
@@ -38,15 +39,29 @@ export const useLibrary = defineStore('library', () => {
   async function duplicate(id: string): Promise<Brief> {
     const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { copyOf: id } })
     await refresh()
-    notices.tell(`“${brief.fields.topic}” made.`, { undo: () => remove(brief.id, false) })
+    notices.tell(`“${brief.fields.topic}” made.`, { undo: () => takeBack([brief]) })
     return brief
   }
 
-  async function remove(id: string, withUndo = true) {
+  /** Deletes briefs just made, but for those somebody wrote in since. @throws what says which stay. */
+  async function takeBack(made: readonly Brief[]) {
+    const changed: string[] = []
+    for (const { id, updatedAt, fields } of made) {
+      try {
+        await api(`/api/briefs/${id}`, { method: 'DELETE', query: { unchangedSince: updatedAt } })
+      } catch (error) {
+        if (!(error instanceof ApiProblem) || error.code !== 'changed-since') throw error
+        changed.push(fields.topic || 'Untitled')
+      }
+    }
+    await refresh()
+    if (changed.length) throw new Error(`${counted(changed.length, 'brief')} changed since and not deleted: ${changed.join(', ')}.`)
+  }
+
+  async function remove(id: string) {
     const line = briefs.value.find(each => each.id === id)
     await api(`/api/briefs/${id}`, { method: 'DELETE' })
     await refresh()
-    if (!withUndo) return
     notices.tell(`“${line?.topic || 'Untitled'}” deleted.`, {
       undo: async () => {
         await api(`/api/briefs/${id}/restore`, { method: 'POST' })
@@ -55,5 +70,5 @@ export const useLibrary = defineStore('library', () => {
     })
   }
 
-  return { briefs, state, problem, refresh, create, duplicate, remove }
+  return { briefs, state, problem, refresh, create, duplicate, remove, takeBack }
 })

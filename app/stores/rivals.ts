@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { ResultsAnswer, RivalRow } from '../../shared/rivals'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
+import { useAccess } from './access'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
@@ -10,6 +11,7 @@ export interface RivalsQuestion { phrase: string, region: string | null, languag
 
 /** The result page of a phrase as it is kept, and what is taken out of it. */
 export const useRivals = defineStore('rivals', () => {
+  const access = useAccess()
   const notices = useNotices()
   const changes = useChanges()
   const workspace = useWorkspace()
@@ -33,7 +35,7 @@ export const useRivals = defineStore('rivals', () => {
     state.value = 'loading'
     try {
       const { region, ...rest } = question
-      const got = await api<ResultsAnswer>('/api/results', { query: { ...rest, region: region ?? EVERY_REGION, workspace: workspace.id, anew: anew ? '1' : undefined }, signal: mine.signal })
+      const got = await api<ResultsAnswer>('/api/results', { method: access.askMethod, query: { ...rest, region: region ?? EVERY_REGION, workspace: workspace.id, anew: anew ? '1' : undefined }, signal: mine.signal })
       if (mine.signal.aborted) return
       page.value = got
       problem.value = ''

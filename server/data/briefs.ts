@@ -64,6 +64,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     ON CONFLICT (brief_id, field) DO UPDATE SET revision = excluded.revision, value = excluded.value, saved_at = excluded.saved_at`)
   const touch = db.prepare('UPDATE brief SET updated_at = ? WHERE id = ?')
   const mark = db.prepare('UPDATE brief SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
+  const markUnchanged = db.prepare('UPDATE brief SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL AND updated_at = ?')
   const drop = db.prepare('DELETE FROM brief WHERE id = ? AND deleted_at IS NOT NULL')
   const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
   const editAnswer = db.prepare<[string], { brief_id: string, answer: string, digest: string | null }>('SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?')
@@ -197,8 +198,8 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     keepScores: relaxedTransaction(db, (scores: readonly { id: string, updatedAt: number, percent: number | null }[]) => {
       for (const { id, updatedAt, percent } of scores) score.run(percent, updatedAt, MODEL_VERSION, id)
     }),
-    /** Marks a brief deleted; it can be restored. @returns whether there was one to delete. */
-    remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
+    /** Marks a brief deleted; it can be restored. @param unchangedSince leaves one that was changed later. @returns whether one was deleted. */
+    remove: (id: string, unchangedSince?: number): boolean => (unchangedSince === undefined ? mark.run(now(), id, 1) : markUnchanged.run(now(), id, unchangedSince)).changes > 0,
     /** Brings a deleted brief back. @returns whether there was one. */
     restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
     /** Deletes for good a brief marked deleted, with its history. @returns whether there was one. */

@@ -1,13 +1,13 @@
 import { v7 as uuid } from 'uuid'
-import type { FilterSet, ListLine, ListPhrase } from '../../shared/lists'
+import type { ChangedList, FilterSet, ListLine, ListPhrase, TakenPhrase } from '../../shared/lists'
 import type { Db } from './open'
 import type { PhraseStore } from './phrases'
 
 interface ListRow { id: string, workspace_id: string, name: string, note: string, updated_at: number, phrases: number, revision: number }
 
 /** What a list takes. `revision` is that of the list the change was made from: what overwrites something is refused when it is another one by now. */
-export interface ListChange { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string>, revision?: number }
-export type ListResult = { kind: 'saved', list: ListLine } | { kind: 'stale', list: ListLine } | { kind: 'absent' }
+export interface ListChange { name?: string, note?: string, add: string[], remove: string[], notes: Record<string, string>, putBack?: TakenPhrase[], revision?: number }
+export type ListResult = { kind: 'saved', list: ChangedList } | { kind: 'stale', list: ListLine } | { kind: 'absent' }
 
 export interface PhraseNote { text: string, revision: number }
 const NO_NOTE: PhraseNote = { text: '', revision: 0 }
@@ -22,9 +22,11 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
   const add = db.prepare('INSERT INTO phrase_list (id, workspace_id, name, created_at, updated_at) VALUES (?, ?, ?, ?, ?)')
   const set = db.prepare('UPDATE phrase_list SET name = coalesce(?, name), note = coalesce(?, note), updated_at = ?, revision = revision + ? WHERE id = ?')
   const mark = db.prepare('UPDATE phrase_list SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
+  const markUnchanged = db.prepare('UPDATE phrase_list SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL AND updated_at = ?')
   const last = db.prepare<[string], { place: number }>('SELECT coalesce(max(place), 0) AS place FROM list_phrase WHERE list_id = ?')
   const put = db.prepare('INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, added_at) VALUES (?, ?, ?, ?)')
-  const drop = db.prepare('DELETE FROM list_phrase WHERE list_id = ? AND phrase_id = ?')
+  const drop = db.prepare<[string, number], { note: string, place: number, added_at: number }>('DELETE FROM list_phrase WHERE list_id = ? AND phrase_id = ? RETURNING note, place, added_at')
+  const putBack = db.prepare('INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, note, place, added_at) VALUES (?, ?, ?, ?, ?)')
   const setNote = db.prepare('UPDATE list_phrase SET note = ? WHERE list_id = ? AND phrase_id = ?')
   const held = db.prepare<[string, number, number], { text: string, note: string, added_at: number }>('SELECT p.text, l.note, l.added_at FROM list_phrase l JOIN phrase p ON p.id = l.phrase_id WHERE l.list_id = ? ORDER BY l.place LIMIT ? OFFSET ?')
   const merge = db.prepare(`INSERT OR IGNORE INTO list_phrase (list_id, phrase_id, place, note, added_at)
@@ -38,9 +40,10 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
 
   const toLine = (row: ListRow): ListLine => ({ id: row.id, name: row.name, note: row.note, phrases: row.phrases, updatedAt: row.updated_at, revision: row.revision })
 
-  function addAll(id: string, list: readonly string[], language: string): void {
+  /** @returns those that were not in it. */
+  function addAll(id: string, list: readonly string[], language: string): string[] {
     let { place } = last.get(id)!
-    for (const phrase of list) put.run(id, phrases.phraseId(phrase, language), ++place, now())
+    return list.filter(phrase => put.run(id, phrases.phraseId(phrase, language), ++place, now()).changes > 0)
   }
 
   const create = db.transaction((workspace: string, name: string, list: readonly string[], language: string, from?: { how: 'merge' | 'subtract', first: string, second: string }): ListLine | null => {
@@ -63,10 +66,15 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
     const overwrites = change.name !== undefined || change.note !== undefined || Object.keys(change.notes).length > 0
     if (overwrites && change.revision !== undefined && change.revision !== before.revision) return { kind: 'stale', list: toLine(before) }
     set.run(change.name ?? null, change.note ?? null, now(), Number(overwrites), id)
-    for (const phrase of change.remove) drop.run(id, phrases.phraseId(phrase, language))
-    addAll(id, change.add, language)
+    const taken = change.remove.flatMap((phrase): TakenPhrase[] => {
+      const row = drop.get(id, phrases.phraseId(phrase, language))
+      return row ? [{ phrase, note: row.note, place: row.place, addedAt: row.added_at }] : []
+    })
+    // What another window put back meanwhile stays as it wrote it.
+    for (const { phrase, note, place, addedAt } of change.putBack ?? []) putBack.run(id, phrases.phraseId(phrase, language), note, place, addedAt)
+    const added = addAll(id, change.add, language)
     for (const [phrase, note] of Object.entries(change.notes)) setNote.run(note, id, phrases.phraseId(phrase, language))
-    return { kind: 'saved', list: toLine(one.get(id)!) }
+    return { kind: 'saved', list: { ...toLine(one.get(id)!), added, taken } }
   })
 
   return {
@@ -75,8 +83,8 @@ export function listStore(db: Db, phrases: PhraseStore, now: () => number = Date
     /** A new list, perhaps made of two others. `null` when one of those is not there. */
     create: (workspace: string, name: string, list: readonly string[], language: string, from?: { how: 'merge' | 'subtract', first: string, second: string }) => create.immediate(workspace, name, list, language, from),
     patch: (id: string, change: ListChange, language: string): ListResult => patch.immediate(id, change, language),
-    /** Marks a list deleted; it can be restored. */
-    remove: (id: string): boolean => mark.run(now(), id, 1).changes > 0,
+    /** Marks a list deleted; it can be restored. @param unchangedSince leaves one that was changed later. */
+    remove: (id: string, unchangedSince?: number): boolean => (unchangedSince === undefined ? mark.run(now(), id, 1) : markUnchanged.run(now(), id, unchangedSince)).changes > 0,
     restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
     /** Its phrases in the order they were added. @param limit how many at most, all by default; after so many that are left out. */
     phrases: (id: string, { limit = -1, offset = 0 } = {}): ListPhrase[] => held.all(id, limit, offset).map(row => ({ phrase: row.text, note: row.note, addedAt: row.added_at })),

@@ -57,6 +57,11 @@ test('filters of the menu narrow, are saved and come back', async ({ page }) => 
   await expect(page).not.toHaveURL(/questions/u)
   await page.getByTestId('filter-sets').getByRole('button', { name: 'Asked', exact: true }).click()
   await expect(page).toHaveURL(/questions=1/u)
+  await page.getByTestId('filter-sets').getByRole('button', { name: 'Delete Asked' }).click()
+  await expect(page.getByTestId('filter-sets')).toContainText('None yet.')
+  await page.getByTestId('undo').click()
+  await page.getByTestId('filter-more').click()
+  await expect(page.getByTestId('filter-sets').getByRole('button', { name: 'Asked', exact: true })).toBeVisible()
 })
 
 test('for my channel everything is judged anew, in the address too', async ({ page }) => {

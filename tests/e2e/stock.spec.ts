@@ -28,11 +28,17 @@ test('lists are made, filled, merged, exported and deleted with a way back', asy
   await page.getByTestId('list-phrases').locator('.note').press('Tab')
   const id = new URL(page.url()).searchParams.get('list')!
   await expect.poll(async () => (await call(app, `/api/lists/${id}/export?format=csv&region=GB`)).text).toContain('before the frost')
-  // What is taken out comes back with its note.
+  // What is taken out comes back with its note, into its own list, whichever is open by then.
   await page.getByTestId('list-phrases').getByRole('checkbox').check()
   await page.getByRole('button', { name: 'Take out', exact: true }).click()
   await expect(page.getByTestId('list-shown')).toHaveText('0 phrases.')
+  await page.getByRole('button', { name: 'All lists' }).click()
+  await page.getByTestId('lists').getByRole('link', { name: 'Empty', exact: true }).click()
   await page.getByTestId('undo').click()
+  await expect(page.getByTestId('notice')).toHaveCount(0)
+  await expect(page.getByTestId('list-shown')).toHaveText('0 phrases.')
+  await page.getByRole('button', { name: 'All lists' }).click()
+  await page.getByTestId('lists').getByRole('link', { name: 'Winter', exact: true }).click()
   await expect(page.getByTestId('list-phrases').locator('.note')).toHaveValue('before the frost')
 })
 
@@ -157,18 +163,23 @@ test('a live service is attached over the wire, its key is never told, and the s
     await expect(page.getByText(`Asked now: ${address}, with a key.`)).toBeVisible()
     for (const path of ['/api/services', '/api/workspaces', '/api/sources']) expect((await call(app, path)).text).not.toContain('open-sesame')
     const { host } = new URL(address)
-    const live = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB')).json as { missing: string[], rows: { source: string | null }[] }
+    // A GET spends none of its calls; the same by POST does.
+    const kept = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB')).json as { missing: string[], rows: { source: string | null }[] }
+    expect(kept.missing).toEqual([expect.stringContaining('not asked yet')])
+    expect(kept.rows.some(row => row.source?.includes(host))).toBe(false)
+    expect((await call(app, '/api/results?phrase=never%20opened%20by%20anyone&region=GB')).status).toBe(404)
+    const live = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB', { method: 'POST' })).json as { missing: string[], rows: { source: string | null }[] }
     expect(live.missing).toEqual([])
     // What it tells goes before what the simulated ones told, and says where it comes from; their pages are asked for anew.
     expect(live.rows.filter(row => row.source === `demand data by ${host}`).length).toBeGreaterThan(5)
     const results = '/api/results?phrase=clean%20bike%20chain&region=GB&depth=20'
-    expect((await call(app, results)).json).toMatchObject({ source: `video site by ${host}`, problem: null })
+    expect((await call(app, results, { method: 'POST' })).json).toMatchObject({ source: `video site by ${host}`, problem: null })
     // The key is not told to another server.
     const moved = await call(app, '/api/services', { method: 'PUT', body: { address: address.replace('127.0.0.1', 'localhost') } })
     expect(moved.status).toBe(422)
     expect(moved.json.error.message).toContain('does not accept the key')
     service.kill()
-    const missing = (await call(app, '/api/phrases?seed=bar%20tape&region=GB')).json as { missing: string[] }
+    const missing = (await call(app, '/api/phrases?seed=bar%20tape&region=GB', { method: 'POST' })).json as { missing: string[] }
     expect(missing.missing.join()).toContain('related phrases')
     expect(app.errors()).not.toContain('open-sesame')
     await page.getByTestId('service-detach').click()

@@ -24,9 +24,11 @@ async function refresh() {
 }
 watch(() => workspace.id, () => void refresh(), { immediate: true })
 
-async function save(title = name.value.trim(), query: Record<string, string> = Object.fromEntries(Object.entries(props.filters).filter(([, value]) => value))) {
+async function save() {
+  const title = name.value.trim()
   if (!title) { problem.value = 'Give the filters a name.'; return }
   try {
+    const query = Object.fromEntries(Object.entries(props.filters).filter(([, value]) => value))
     await api('/api/filter-sets', { method: 'POST', body: { workspace: workspace.id, name: title, query } })
     name.value = problem.value = ''
     await refresh()
@@ -36,9 +38,20 @@ async function save(title = name.value.trim(), query: Record<string, string> = O
 }
 
 async function remove(set: FilterSet) {
-  await api(`/api/filter-sets/${set.id}`, { method: 'DELETE' }).catch((error: unknown) => { problem.value = messageOf(error) })
-  await refresh()
-  notices.tell(`Filters “${set.name}” forgotten.`, { undo: () => save(set.name, set.query) })
+  // They come back where they were, whichever workspace is open by then.
+  const home = workspace.id
+  try {
+    await api(`/api/filter-sets/${set.id}`, { method: 'DELETE' })
+    notices.tell(`Filters “${set.name}” deleted.`, {
+      undo: async () => {
+        await api('/api/filter-sets', { method: 'POST', body: { workspace: home, name: set.name, query: set.query } })
+        await refresh()
+      },
+    })
+    await refresh()
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
 }
 
 const apply = (set: FilterSet) => emit('apply', Object.fromEntries(Object.keys(props.filters).map(key => [key, set.query[key] ?? ''])) as Record<DemandFilter, string>)
@@ -47,7 +60,7 @@ const apply = (set: FilterSet) => emit('apply', Object.fromEntries(Object.keys(p
 <template>
   <div data-test="filter-sets">
     <p class="muted small">Saved filters</p>
-    <ul v-if="sets.length"><li v-for="set in sets" :key="set.id"><button class="plain" @click="apply(set)">{{ set.name }}</button><v-btn size="x-small" :icon="mdiClose" :aria-label="`Forget ${set.name}`" @click="remove(set)" /></li></ul>
+    <ul v-if="sets.length"><li v-for="set in sets" :key="set.id"><button class="plain" @click="apply(set)">{{ set.name }}</button><v-btn size="x-small" :icon="mdiClose" :aria-label="`Delete ${set.name}`" @click="remove(set)" /></li></ul>
     <p v-else class="small">None yet.</p>
     <v-text-field v-if="filtered" v-model="name" label="Save these as" maxlength="120" :error-messages="problem" :append-inner-icon="mdiContentSaveOutline" class="mt-2" data-test="filter-save" @keydown.enter="save()" @click:append-inner="save()" />
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPlaylistPlus } from '@mdi/js'
 import { ref } from 'vue'
-import type { ListLine } from '../../../shared/lists'
+import type { ChangedList, ListLine } from '../../../shared/lists'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
@@ -27,9 +27,9 @@ async function refresh() {
 async function add(list: ListLine) {
   const phrases = [...props.phrases]
   try {
-    const before = list.phrases
-    const now = await api<ListLine>(`/api/lists/${list.id}`, { method: 'PATCH', body: { add: phrases, language: props.language } })
-    notices.tell(`${counted(now.phrases - before, 'phrase')} added to “${list.name}”.`, before === 0 ? { undo: async () => { await api(`/api/lists/${list.id}`, { method: 'PATCH', body: { remove: phrases, language: props.language } }) } } : {})
+    const { language } = props
+    const { added } = await api<ChangedList>(`/api/lists/${list.id}`, { method: 'PATCH', body: { add: phrases, language } })
+    notices.tell(`${counted(added.length, 'phrase')} added to “${list.name}”.`, added.length ? { undo: async () => { await api(`/api/lists/${list.id}`, { method: 'PATCH', body: { remove: added, language } }) } } : {})
     open.value = false
     emit('added')
   } catch (error) {
@@ -40,7 +40,7 @@ async function make() {
   if (!name.value.trim()) { problem.value = 'Give the list a name.'; return }
   try {
     const made = await api<ListLine>('/api/lists', { method: 'POST', body: { workspace: workspace.id, name: name.value.trim(), phrases: props.phrases, language: props.language } })
-    notices.tell(`List “${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: async () => { await api(`/api/lists/${made.id}`, { method: 'DELETE' }) } })
+    notices.tell(`List “${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: async () => { await api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } }) } })
     name.value = ''
     open.value = false
     emit('added')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { CROSS_TEMPLATES, templateFault } from '../../../core/demand/cross'
+import type { Brief } from '../../../shared/brief'
 import type { Place } from '../../../shared/lists'
 import type { PhraseRow } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
@@ -95,9 +96,9 @@ async function makeSeries() {
   try {
     await brief.flush()
     const names = [...new Set(rows.value.filter(each => picked.value.includes(each.phrase)).map(each => each.place))]
-    const made = await api<{ briefs: { id: string }[] }>('/api/briefs/series', { method: 'POST', body: { pattern, places: names, template: templates.value[0] } })
+    const made = await api<{ briefs: Brief[] }>('/api/briefs/series', { method: 'POST', body: { pattern, places: names, template: templates.value[0] } })
     await library.refresh()
-    notices.tell(`${counted(made.briefs.length, 'brief')} made, one a place.`, { undo: async () => { for (const each of made.briefs) await library.remove(each.id, false) } })
+    notices.tell(`${counted(made.briefs.length, 'brief')} made, one a place.`, { undo: () => library.takeBack(made.briefs) })
     emit('close')
   } catch (error) {
     problem.value = messageOf(error)

@@ -3,11 +3,13 @@ import { mdiMagnify } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
 import { api } from '~/composables/api'
+import { useAccess } from '~/stores/access'
 
 interface Suggestion { phrase: string, via: string[] }
 
 const props = defineProps<{ seed: string, region: string | null, language: string }>()
 const emit = defineEmits<{ ask: [seed: string] }>()
+const access = useAccess()
 const typed = ref(props.seed)
 const own = ref('')
 const suggestions = ref<Suggestion[]>([])
@@ -23,7 +25,7 @@ const suggest = useDebounceFn(async (prefix: string) => {
     suggestions.value = []
     return
   }
-  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { query: { prefix, region: props.region, language: props.language } }).catch(() => null)
+  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { method: access.askMethod, query: { prefix, region: props.region, language: props.language } }).catch(() => null)
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
   if (got && prefix === typed.value && prefix !== asked && !isChoosing()) suggestions.value = got.suggestions
 }, 120)

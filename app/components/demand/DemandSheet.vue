@@ -7,12 +7,14 @@ import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { chanceText, dateOnly, inFull, percent, percentChange, rounded, roundedRatio, toldBy, UNKNOWN } from '~/composables/figures'
+import { useAccess } from '~/stores/access'
 import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrase: string, region: string | null, language: string }>()
 const emit = defineEmits<{ close: [], seed: [phrase: string], worth: [phrase: string], longer: [phrase: string], open: [phrase: string], exclude: [words: string], loaded: [sheet: PhraseSheet] }>()
+const access = useAccess()
 const notices = useNotices()
 const tray = useTray()
 const workspace = useWorkspace()
@@ -28,7 +30,7 @@ async function load() {
   const { phrase, region, language } = props
   problem.value = ''
   try {
-    const got = await api<PhraseSheet>('/api/phrases/sheet', { query: { phrase, region, language, workspace: workspace.id } })
+    const got = await api<PhraseSheet>('/api/phrases/sheet', { method: access.askMethod, query: { phrase, region, language, workspace: workspace.id } })
     if (phrase !== props.phrase) return
     sheet.value = got
     note.value = got.note

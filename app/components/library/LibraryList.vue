@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiArrowLeft, mdiDownloadOutline, mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { ListLine, ListPhrase } from '../../../shared/lists'
+import type { ChangedList, ListLine, ListPhrase } from '../../../shared/lists'
 import type { ImportAnswer, PhraseRow } from '../../../shared/phrases'
 import { api, EVERY_REGION, ApiProblem, messageOf } from '~/composables/api'
 import { useAssessing } from '~/composables/assessing'
@@ -79,11 +79,19 @@ const change = (body: Record<string, unknown>, revision?: number): Promise<void>
   }
 }))
 function takeOut() {
-  const phrases = [...chosen.value]
-  const notes = Object.fromEntries(one.value!.rows.filter(each => each.note && phrases.includes(each.phrase)).map(each => [each.phrase, each.note]))
-  void change({ remove: phrases })
-  chosen.value = []
-  notices.tell(`${counted(phrases.length, 'phrase')} taken out.`, { undo: () => change({ add: phrases, notes }) })
+  const remove = [...chosen.value]
+  const path = `/api/lists/${props.id}`
+  saving = saving.then(() => attempt(async () => {
+    const { name, taken } = await api<ChangedList>(path, { method: 'PATCH', body: { language: language.value, remove } })
+    chosen.value = []
+    notices.tell(`${counted(taken.length, 'phrase')} taken out of “${name}”.`, {
+      undo: async () => {
+        // Into the list they were taken from, whichever is open by now.
+        await api(path, { method: 'PATCH', body: { language: language.value, putBack: taken } })
+        await refresh()
+      },
+    })
+  }))
 }
 /** Shown phrases whose page nobody has looked at. */
 const unassessed = computed(() => one.value?.rows.filter(({ row }) => row?.difficulty == null).map(({ phrase }) => phrase) ?? [])

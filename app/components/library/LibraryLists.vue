@@ -38,7 +38,7 @@ watch(() => [workspace.id, id.value], () => void refresh(), { immediate: true })
 const attempt = useAttempt(refresh)
 const make = (body: Record<string, unknown>) => attempt(async () => {
   const made = await api<ListLine>('/api/lists', { method: 'POST', body: { workspace: workspace.id, language: language.value, ...body } })
-  notices.tell(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: () => attempt(() => api(`/api/lists/${made.id}`, { method: 'DELETE' })) })
+  notices.tell(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: () => attempt(() => api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } })) })
   picked.value = []
 })
 function makeNew() {

@@ -4,11 +4,13 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { ChannelAnswer, ChannelVideo } from '../../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
 import { dateOnly, inFull, lengthWords, money, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { useAccess } from '~/stores/access'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ id: string, language: string }>()
 const emit = defineEmits<{ close: [], watched: [] }>()
+const access = useAccess()
 const route = useRoute()
 const workspace = useWorkspace()
 const notices = useNotices()
@@ -20,7 +22,7 @@ async function load() {
   problem.value = ''
   const { id } = props
   try {
-    const got = await api<ChannelAnswer>(`/api/channels/${encodeURIComponent(id)}`, { query: { language: props.language, workspace: workspace.id } })
+    const got = await api<ChannelAnswer>(`/api/channels/${encodeURIComponent(id)}`, { method: access.askMethod, query: { language: props.language, workspace: workspace.id } })
     if (id === props.id) channel.value = got
   } catch (error) {
     if (id === props.id) problem.value = messageOf(error)

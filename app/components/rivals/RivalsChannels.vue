@@ -4,10 +4,12 @@ import type { ChannelStats, ResultsAnswer } from '../../../shared/rivals'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { dateOnly, inFull, percent, rounded, UNKNOWN } from '~/composables/figures'
 import type { RivalsQuestion } from '~/stores/rivals'
+import { useAccess } from '~/stores/access'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ page: ResultsAnswer, question: RivalsQuestion, channel: string | null }>()
 const emit = defineEmits<{ open: [channel: string | null] }>()
+const access = useAccess()
 const workspace = useWorkspace()
 const looked = shallowRef(new Map<string, ChannelStats>())
 const watched = shallowRef<ChannelStats[]>([])
@@ -22,7 +24,7 @@ async function load() {
   const { region, ...rest } = asked
   try {
     const [got, set] = await Promise.all([
-      api<{ channels: ChannelStats[], missing: number }>('/api/results/channels', { query: { ...rest, region: region ?? EVERY_REGION } }),
+      api<{ channels: ChannelStats[], missing: number }>('/api/results/channels', { method: access.askMethod, query: { ...rest, region: region ?? EVERY_REGION } }),
       api<{ channels: ChannelStats[] }>('/api/channels', { query: { workspace: workspace.id } }),
     ])
     if (asked !== props.question) return

@@ -2,11 +2,13 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { ago, dateOnly, inFull, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
+import { useAccess } from '~/stores/access'
 
 interface Row { rank: number, videoId: string, title: string, channel: { id: string, title: string, subscribers: number | null }, views: number | null, viewsPerDay: number | null, publishedAt: number | null, durationSeconds: number | null, thumbnail: string | null }
 interface Trending { at: number | null, source: string | null, total: number, problem: string | null, rows: Row[] }
 
 const props = defineProps<{ region: string | null, language: string }>()
+const access = useAccess()
 const route = useRoute()
 const address = useAddress()
 const contains = computed(() => typeof route.query.trending === 'string' ? route.query.trending : '')
@@ -19,7 +21,7 @@ async function load(anew = false) {
   problem.value = ''
   const mine = ++asked
   try {
-    const got = await api<Trending>('/api/trending', { query: { region: props.region ?? EVERY_REGION, language: props.language, contains: contains.value, anew: anew ? '1' : undefined } })
+    const got = await api<Trending>('/api/trending', { method: access.askMethod, query: { region: props.region ?? EVERY_REGION, language: props.language, contains: contains.value, anew: anew ? '1' : undefined } })
     if (mine === asked) answer.value = got
   } catch (error) {
     if (mine === asked) problem.value = messageOf(error)

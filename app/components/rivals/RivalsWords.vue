@@ -5,12 +5,14 @@ import { WORD_PLACES, type WordPlace } from '../../../core/rivals/lift'
 import type { PageWord, WordsAnswer } from '../../../shared/rivals'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { counted, inFull, rounded } from '~/composables/figures'
+import { useAccess } from '~/stores/access'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import type { RivalsQuestion } from '~/stores/rivals'
 import { useTray } from '~/stores/tray'
 
 const props = defineProps<{ question: RivalsQuestion }>()
+const access = useAccess()
 const brief = useBrief()
 const tray = useTray()
 const notices = useNotices()
@@ -25,7 +27,7 @@ async function load() {
   const asked = props.question
   const { region, ...rest } = asked
   try {
-    const got = await api<WordsAnswer>('/api/results/words', { query: { ...rest, region: region ?? EVERY_REGION } })
+    const got = await api<WordsAnswer>('/api/results/words', { method: access.askMethod, query: { ...rest, region: region ?? EVERY_REGION } })
     if (asked === props.question) answer.value = got
   } catch (error) {
     if (asked === props.question) problem.value = messageOf(error)

@@ -42,6 +42,32 @@ describe('lists', () => {
     lists.restore(list.id)
     expect(lists.lists(workspace)).toMatchObject([{ name: 'Mine', phrases: 2 }])
   })
+  test('what is taken out comes back to its place with its note, and leaves what was put in meanwhile', () => {
+    const { lists, workspaces } = setUp()
+    const list = lists.create(workspaces.get()!.id, 'Ideas', ['a', 'b', 'c', 'd'], 'en')!
+    lists.patch(list.id, { ...nothing, notes: { b: 'loud', c: 'slow' } }, 'en')
+    const before = lists.phrases(list.id)
+    const out = lists.patch(list.id, { ...nothing, remove: ['b', 'c', 'never in it'] }, 'en')
+    if (out.kind !== 'saved') throw new Error(out.kind)
+    expect(out.list).toMatchObject({ phrases: 2, added: [], taken: [{ phrase: 'b', note: 'loud' }, { phrase: 'c', note: 'slow' }] })
+    // Another window puts one of them back first, with a note of its own.
+    const other = lists.patch(list.id, { ...nothing, add: ['c', 'a'], notes: { c: 'theirs' } }, 'en')
+    expect(other).toMatchObject({ list: { added: ['c'] } })
+    lists.patch(list.id, { ...nothing, putBack: out.list.taken }, 'en')
+    expect(lists.phrases(list.id)).toEqual([before[0], before[1], before[3], { phrase: 'c', note: 'theirs', addedAt: expect.any(Number) as number }])
+  })
+  test('that were changed since are not taken back', () => {
+    const { lists, briefs, workspaces } = setUp()
+    const { id: workspace } = workspaces.get()!
+    const list = lists.create(workspace, 'Ideas', ['a'], 'en')!
+    expect(lists.remove(list.id, list.updatedAt - 1)).toBe(false)
+    expect(lists.remove(list.id, list.updatedAt)).toBe(true)
+    const brief = briefs.create({ topic: 'One' })
+    expect(briefs.remove(brief.id, brief.updatedAt - 1)).toBe(false)
+    expect(briefs.get(brief.id)?.deletedAt).toBeNull()
+    expect(briefs.remove(brief.id, brief.updatedAt)).toBe(true)
+    expect(briefs.get(brief.id)?.deletedAt).not.toBeNull()
+  })
   test('are merged and subtracted into new ones', () => {
     const { lists, workspaces } = setUp()
     const { id: workspace } = workspaces.get()!

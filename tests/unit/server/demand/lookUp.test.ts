@@ -259,6 +259,24 @@ describe('assessing', () => {
     expect(given.services.asked.search).toBe(3)
   })
 
+  test('who may not ask is answered from what is kept: nothing is asked, nothing written', async () => {
+    const given = services()
+    const open = deps(given)
+    await pageOf(open, 'bike chain')
+    const before = given.asked.search
+    const closed = { ...open, now: Date.now, mayAsk: false }
+    const changes = () => open.db.prepare('SELECT total_changes() AS n').get()
+    const written = changes()
+    expect(await keptPage(closed, 'bike chain', 'GB', 'en', 60)).toMatchObject({ page: { depth: 20 }, problem: expect.stringContaining('not asked') as string })
+    await expect(keptPage(closed, 'bike bell', 'GB', 'en', 20)).rejects.toThrow('No results of “bike bell” are kept')
+    expect(await lookUp(closed, 'bike bell', 'GB', 'en')).toEqual({ id: null, missing: [expect.stringContaining('not asked yet')] })
+    expect(await learn(closed, ['bike bell'], 'GB', 'en')).toEqual(['figures for GB', 'figures everywhere'])
+    const rows = await all(assess(closed, ['bike chain', 'bike bell'], 'GB', 'en'))
+    expect(rows.map(row => row.problem)).toEqual([null, expect.stringContaining('not asked')])
+    expect(rows[0]!.difficulty).not.toBeNull()
+    expect([given.asked.search, given.asked.related, changes()]).toEqual([before, 0, written])
+  })
+
   test('half a page gives no difficulty and says so', async () => {
     const given = deps(services({ search: async (...args) => ({ ...await standin.site.search(...args), complete: false }) }))
     const [row] = await all(assess(given, ['bike chain'], 'GB', 'en'))
