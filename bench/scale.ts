@@ -60,7 +60,7 @@ function askAll(index: PhraseIndex, phrases: ReturnType<typeof phraseStore>, run
   const ask = (seed: string, sort: string, filter: Record<string, string>) => {
     const query = { ...phrasesQuerySchema.parse({ seed, region: 'GB', limit: 200, sort, for: 'channel', ...filter }), region: 'GB' }
     const startedAt = performance.now()
-    answerPhrases(index, phrases, { query, look: null, missing: [], without: [], own: OWN })
+    answerPhrases(index, phrases, { query, looks: [null], missing: [], without: [], own: OWN })
     return performance.now() - startedAt
   }
   // Warm: every order has been asked for once.

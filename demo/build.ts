@@ -57,7 +57,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
     const look = await lookUp(deps, seed, 'GB', 'en')
     const query = phrasesQuerySchema.parse({ seed, region: 'GB', limit: ASSESSED })
     const index = new PhraseIndex(db)
-    const { rows, caps } = answerPhrases(index, phrases, { query: { ...query, region: 'GB' }, look: look.id, missing: [], without: [], own: null })
+    const { rows, caps } = answerPhrases(index, phrases, { query: { ...query, region: 'GB' }, looks: [look.id], missing: [], without: [], own: null })
     for (const each of caps) phrases.putCap(each.region, each.cap, each.known)
     let done = 0
     for await (const row of assess(deps, rows.map(each => each.phrase), 'GB', 'en')) if (row.difficulty !== null) done++

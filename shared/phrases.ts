@@ -3,7 +3,8 @@ import { INTENTS, type Intent, type IntentTold } from '../core/demand/intent'
 import type { Season } from '../core/demand/season'
 import type { Spike } from '../core/demand/spike'
 import type { Trend } from '../core/demand/trend'
-import { languageInput, phraseInput, regionInput } from './text'
+import { MOST_SEEDS, splitSeeds } from '../core/demand/seeds'
+import { languageInput, MAX_PHRASE, phraseInput, regionInput } from './text'
 
 /** Columns by which phrases can be sorted. */
 export const PHRASE_SORTS = ['phrase', 'words', 'volume', 'volumeAll', 'change', 'competition', 'difficulty', 'worth', 'via', 'chance', 'season', 'advertiser'] as const
@@ -14,7 +15,14 @@ const figure = z.coerce.number({ error: 'Give a number.' }).min(0, 'Give a numbe
 
 /** The question `/api/phrases` answers. */
 export const phrasesQuerySchema = z.object({
-  seed: phraseInput,
+  /** One seed, or several separated by commas or line ends. */
+  seed: z.string({ error: 'Give a seed as text.' }).max(MOST_SEEDS * (MAX_PHRASE + 2), `Seeds can be ${MOST_SEEDS} at most, of ${MAX_PHRASE} characters each.`).transform((text, context) => {
+    const seeds = splitSeeds(text)
+    if (!seeds.length) context.addIssue({ code: 'custom', message: 'Type at least one word.' })
+    else if (seeds.length > MOST_SEEDS) context.addIssue({ code: 'custom', message: `Seeds can be ${MOST_SEEDS} at most; these are ${seeds.length}. Take out some.` })
+    else if (seeds.some(seed => seed.length > MAX_PHRASE)) context.addIssue({ code: 'custom', message: `A seed can be ${MAX_PHRASE} characters at most. Shorten it to what people would type.` })
+    return seeds
+  }),
   region: regionInput,
   language: languageInput.default('en'),
   limit: z.coerce.number().int().min(1).max(1000).default(200),
@@ -84,12 +92,16 @@ export interface PhraseRow {
   spiked: boolean | null
   intent: Intent | null
   question: boolean
+  /** Which of several seeds brought it; absent with one. */
+  seeds?: string[]
   source: string | null
   at: number | null
 }
 
 export interface PhrasesAnswer {
   seed: string
+  /** The seeds as they were understood. */
+  seeds: string[]
   region: string | null
   total: number
   /** Left out because the tray holds them or they were set aside. */

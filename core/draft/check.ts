@@ -71,9 +71,9 @@ export function inField(field: Field, ranges: readonly Range[], offset = 0): Fie
   return ranges.map(range => ({ field, start: range.start + offset, end: range.end + offset }))
 }
 
-/** A phrase as it would begin a sentence. */
-export const asSentence = (phrase: string) => {
+/** A phrase as it would begin a sentence. @param language BCP 47, which says what a capital is. */
+export const asSentence = (phrase: string, language: string) => {
   const trimmed = phrase.trim()
   const first = String.fromCodePoint(trimmed.codePointAt(0) ?? 0x20)
-  return first.toLocaleUpperCase() + trimmed.slice(first.length)
+  return first.toLocaleUpperCase(language) + trimmed.slice(first.length)
 }

@@ -1,4 +1,5 @@
 import type { GRADES } from '../text/match'
+import { applyList, applyText, textEdits, type ListEdit, type TextEdit } from './edits'
 
 /** The texts of one video. A field that is absent does not apply; an empty one is missing. */
 export interface Draft {
@@ -22,10 +23,16 @@ export type Field = typeof FIELDS[number]
 /** A stretch of a field's text, UTF-16 and half-open; for tags, `item` is the tag's index. */
 export interface FieldRange { field: Field, item?: number, start: number, end: number }
 
-/** A ready-made change that one click applies: the whole new value of one field. */
+/** A ready-made change that one click applies, as edits of one field. */
 export type Fix =
-  | { label: string, field: 'title' | 'description', value: string }
-  | { label: string, field: 'tags', value: string[] }
+  | { label: string, field: 'title' | 'description' | 'fileName', edits: TextEdit[] }
+  | { label: string, field: 'tags', edits: ListEdit[] }
+
+/** A change that makes one text of another. */
+export const textFix = (label: string, field: 'title' | 'description' | 'fileName', before: string, after: string): Fix => ({ label, field, edits: textEdits(before, after) })
+
+/** What a field of a draft is once a fix is applied. */
+export const fixed = (draft: Draft, fix: Fix): string | string[] => fix.field === 'tags' ? applyList(draft.tags ?? [], fix.edits) : applyText(draft[fix.field] ?? '', fix.edits)
 
 /** Where a phrase stands, for the placement grid. */
 export interface Placement {

@@ -1,18 +1,17 @@
 import { tagKey } from './limits'
 import type { LimitProfile } from './limits'
 import { asSentence } from './check'
-import type { Draft, Fix, PlaceId } from './draft'
+import { textFix, type Draft, type Fix, type PlaceId } from './draft'
 import { readPhrase } from '../text/match'
+import { begunWith } from './opening'
 import { leadFirst } from './titleFixes'
-
-/** A change that puts a phrase where the placement grid shows it absent; a file name is a field of its own. */
-export type Insertion = Fix | { label: string, field: 'fileName', value: string }
+import { alsoSentence } from './wording'
 
 /** The phrase as one hashtag: its words run together, each but the first with a capital. */
-const hashtag = (phrase: string) => `#${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).map((word, i) => i ? asSentence(word) : word).join('')}`
+const hashtag = (phrase: string, language: string) => `#${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).map((word, i) => i ? asSentence(word, language) : word).join('')}`
 
 /** What one click would put in an empty cell; `null` where only a person can write it. */
-export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profile: LimitProfile, language: string): Insertion | null {
+export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profile: LimitProfile, language: string): Fix | null {
   const description = draft.description ?? ''
   switch (place) {
     case 'title':
@@ -20,17 +19,26 @@ export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profi
       return leadFirst(draft.title ?? '', readPhrase(phrase, language), profile)[0] ?? null
     case 'firstLine':
     case 'opening':
-      return { label: 'Begin the description with it', field: 'description', value: `${asSentence(phrase)}${description.trim() ? `: ${description.trimStart()}` : '. '}` }
-    case 'description':
-      return { label: 'Add a line that names it', field: 'description', value: `${description.trimEnd()}${description.trim() ? '\n\n' : ''}Also in this video: ${phrase}.` }
-    case 'firstTag':
-      return { label: 'Make it the first tag', field: 'tags', value: [phrase, ...(draft.tags ?? []).filter(tag => tagKey(tag) !== tagKey(phrase))] }
+      return textFix('Begin the description with it', 'description', description, begunWith(description, phrase, language))
+    case 'description': {
+      const sentence = alsoSentence([phrase], language)
+      return sentence === null ? null : textFix('Add a line that names it', 'description', description, `${description.trimEnd()}${description.trim() ? '\n\n' : ''}${sentence}`)
+    }
+    case 'firstTag': {
+      const tags = draft.tags ?? []
+      const at = tags.findIndex(tag => tagKey(tag) === tagKey(phrase))
+      return { label: 'Make it the first tag', field: 'tags', edits: [{ item: 0, remove: 0, insert: [phrase] }, ...(at < 0 ? [] : [{ item: at, remove: 1, insert: [] }])] }
+    }
     case 'tags':
-      return { label: 'Add it as a tag', field: 'tags', value: [...draft.tags ?? [], phrase] }
-    case 'hashtags':
-      return { label: `Add ${hashtag(phrase)}`, field: 'description', value: `${description.trimEnd()}${/#[\p{L}\p{N}_]+\s*$/u.test(description) ? ' ' : '\n\n'}${hashtag(phrase)}`.trimStart() }
-    case 'fileName':
-      return { label: 'Name the file after it', field: 'fileName', value: `${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).join('-').toLowerCase()}${/\.[a-z0-9]{2,4}$/iu.exec(draft.fileName ?? '')?.[0] ?? '.mp4'}` }
+      return { label: 'Add it as a tag', field: 'tags', edits: [{ item: (draft.tags ?? []).length, remove: 0, insert: [phrase] }] }
+    case 'hashtags': {
+      const tag = hashtag(phrase, language)
+      return textFix(`Add ${tag}`, 'description', description, `${description.trimEnd()}${/#[\p{L}\p{N}_]+\s*$/u.test(description) ? ' ' : '\n\n'}${tag}`.trimStart())
+    }
+    case 'fileName': {
+      const name = draft.fileName ?? ''
+      return textFix('Name the file after it', 'fileName', name, `${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).join('-').toLocaleLowerCase(language)}${/\.[a-z0-9]{2,4}$/iu.exec(name)?.[0] ?? '.mp4'}`)
+    }
     case 'chapters':
     case 'playlist':
     case 'spoken':

@@ -13,6 +13,8 @@ const finder = new LinkifyIt({ fuzzyEmail: false }).tlds(ENDINGS, true)
  * of addresses without a space took a time that grew with the square of its length.
  */
 const LONGEST = 2048
+/** A sentence that ends without a space after its full stop: “the wheel.In a shop”. */
+const MISSING_SPACE = /\p{Ll}\.\p{Lu}\p{Ll}/u
 /** Stretches without a space that may hold a link. */
 const RUN = /\S+/gu
 const MAY_HOLD = /[^.]\.[^.]|:\/\//u
@@ -24,7 +26,7 @@ export function linksOf(text: string): TextLink[] {
   const links: TextLink[] = []
   for (const { 0: run, index } of text.matchAll(RUN)) {
     if (!MAY_HOLD.test(run)) continue
-    for (const found of finder.match(run.slice(0, LONGEST)) ?? []) links.push({ text: found.raw, url: found.url, start: index + found.index, end: index + found.lastIndex, scheme: found.schema !== '' })
+    for (const found of finder.match(run.slice(0, LONGEST)) ?? []) if (found.schema !== '' || !MISSING_SPACE.test(found.raw)) links.push({ text: found.raw, url: found.url, start: index + found.index, end: index + found.lastIndex, scheme: found.schema !== '' })
   }
   return links
 }

@@ -7,23 +7,47 @@
  * keystroke be scored.
  */
 export interface Word {
-  /** Normalised form: NFKC, lower case, diacritics folded, apostrophes unified. */
+  /** Normalised: NFKC, lower case, diacritics folded, an elided article before it left out. By it words are found. */
   norm: string
+  /** As written, but for case and compatibility forms. Where two words have one norm but not one form, they are close, not the same. */
+  form: string
   /** UTF-16 offsets into the raw string, half-open. */
   start: number
   end: number
 }
 
 const WORD = /[\p{L}\p{N}\p{M}]+(?:['’ʼ＇][\p{L}\p{M}]+)*/gu
-const PLAIN = /^[a-z0-9']*$/
+const PLAIN = /^[a-z0-9]*$/
 const UNSPACED = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
-const MARKS = /\p{M}+/gu
+/** Accents are folded where they vary a letter; vowel signs and voicing marks of other scripts are letters of their own. */
+const ACCENTED = /([\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}])\p{M}+/gu
+/** Letters that people without them on their keyboard write by others. */
+const UNDECOMPOSED: Record<string, string> = { 'ł': 'l', 'đ': 'd', 'ø': 'o', 'ß': 'ss', 'æ': 'ae', 'œ': 'oe', 'ı': 'i', 'ħ': 'h', 'ð': 'd', 'þ': 'th' }
+const UNDECOMPOSED_SIGN = /[łđøßæœıħðþ]/gu
+/** Articles and pronouns that lose their vowel before another: French, Italian, Catalan. */
+const ELIDED = /^(?:[ldjmtscn]|qu|(?:jus|lors|puis|quoi)qu|dell|all|dall|nell|sull|coll|un|quest|quell|bell|sant|degl|gl|agl)'(?=[aeiouyhàáâäæèéêëìíîïòóôöœùúûü])/u
 const APOSTROPHES = /[’ʼ＇]/g
 
+/** Accents and letters of Latin, Greek and Cyrillic folded. @param text in lower case. */
+export const fold = (text: string): string => PLAIN.test(text) ? text : text.normalize('NFD').replace(ACCENTED, '$1').normalize('NFC').replace(UNDECOMPOSED_SIGN, sign => UNDECOMPOSED[sign]!)
+
+/** A word without an article or pronoun elided before it. @param form in lower case. @example bare('l\'huile') // 'huile' */
+export const bare = (form: string): string => form.includes('\'') ? form.replace(ELIDED, '') : form
+
+/** Turkish and Azeri tell the i with a dot from the one without, in capitals too. */
+const DOTTED = /^(?:tr|az)(?:-|$)/iu
+
 /**
- * The form in which words are compared: NFKC, lower case, diacritics folded, apostrophes
- * unified. Never use it for offsets: it may be longer or shorter than its source.
+ * A word as written, in lower case: by its language where that matters, never by the machine's.
+ * @param language BCP 47.
  */
+export function formOf(raw: string, language = ''): string {
+  const lower = DOTTED.test(language) ? raw.toLocaleLowerCase('tr') : raw.toLowerCase()
+  if (PLAIN.test(lower)) return lower
+  return lower.normalize('NFKC').toLowerCase().replace(APOSTROPHES, '\'').normalize('NFC')
+}
+
+/** The form in which words are found. Never use it for offsets: it may be longer or shorter than its source. */
 export function normaliseWord(raw: string): string {
   let norm = memo.get(raw)
   if (norm === undefined) {
@@ -37,35 +61,36 @@ export function normaliseWord(raw: string): string {
 const MEMO_LIMIT = 60_000
 let memo = new Map<string, string>()
 
-function normalise(raw: string): string {
-  const lower = raw.toLowerCase()
-  if (PLAIN.test(lower)) return lower
-  return lower.normalize('NFKC').toLowerCase().replace(APOSTROPHES, '\'').normalize('NFD').replace(MARKS, '').normalize('NFC')
-}
+const normalise = (raw: string): string => fold(bare(formOf(raw)))
 
 /** Words of plain letters and digits, one space between them: needs neither folding nor the segmenter. */
 export const PLAIN_PHRASE = /^[a-z0-9]+(?: [a-z0-9]+)*$/
 
 let segmenter: Intl.Segmenter | undefined
 
-type TakeWord = (norm: string, start: number, end: number) => void
+type TakeWord = (norm: string, start: number, end: number, form: string) => void
 
 function cutUnspaced(run: string, offset: number, take: TakeWord): void {
-  segmenter ??= new Intl.Segmenter(undefined, { granularity: 'word' })
+  segmenter ??= new Intl.Segmenter('en', { granularity: 'word' })
   for (const part of segmenter.segment(run)) {
-    if (part.isWordLike) take(normaliseWord(part.segment), offset + part.index, offset + part.index + part.segment.length)
+    if (part.isWordLike) take(normaliseWord(part.segment), offset + part.index, offset + part.index + part.segment.length, formOf(part.segment))
   }
 }
 
-/** Tells every word of `text` in order, without making a list of them: what a keystroke's scoring can spare. */
-export function eachWord(text: string, take: TakeWord): void {
+/**
+ * Calls `take` with every word of `text` in order, without making a list of them: what a keystroke's scoring can spare.
+ * @param language BCP 47; by it forms are lower-cased.
+ */
+export function eachWord(text: string, take: TakeWord, language = ''): void {
   if (text.length < 200 && PLAIN_PHRASE.test(text)) {
     let from = 0
     for (let at = text.indexOf(' '); at >= 0; at = text.indexOf(' ', from)) {
-      take(text.slice(from, at), from, at)
+      const word = text.slice(from, at)
+      take(word, from, at, word)
       from = at + 1
     }
-    take(text.slice(from), from, text.length)
+    const last = text.slice(from)
+    take(last, from, text.length, last)
     return
   }
   const unspaced = UNSPACED.test(text)
@@ -73,14 +98,17 @@ export function eachWord(text: string, take: TakeWord): void {
   for (let hit = WORD.exec(text); hit; hit = WORD.exec(text)) {
     const raw = hit[0]
     if (unspaced && UNSPACED.test(raw)) cutUnspaced(raw, hit.index, take)
-    else take(normaliseWord(raw), hit.index, hit.index + raw.length)
+    else {
+      const norm = normaliseWord(raw)
+      take(norm, hit.index, hit.index + raw.length, norm === raw ? raw : formOf(raw, language))
+    }
   }
 }
 
-/** All words of `text` in order. An empty or wordless text gives an empty list. */
-export function words(text: string): Word[] {
+/** All words of `text` in order. An empty or wordless text gives an empty list. @param language BCP 47; by it forms are lower-cased. */
+export function words(text: string, language = ''): Word[] {
   const found: Word[] = []
-  eachWord(text, (norm, start, end) => { found.push({ norm, start, end }) })
+  eachWord(text, (norm, start, end, form) => { found.push({ norm, form, start, end }) }, language)
   return found
 }
 

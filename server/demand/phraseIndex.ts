@@ -18,8 +18,8 @@ import { lastKeys, sortKeys, sortName } from './sortKeys'
 /** A question to the index: the query's own filters and sort, with what only the server knows. */
 export interface IndexQuestion {
   query: Omit<PhrasesQuery, 'region'> & { region: string }
-  /** The look whose phrases belong to the seed besides those that hold its words. */
-  look: number | null
+  /** For each seed the look whose phrases belong to it besides those that hold its words. */
+  looks: (number | null)[]
   /** Phrases that stay away: what the tray holds, what it set aside. */
   without: string[]
   own: OwnStanding | null
@@ -36,6 +36,8 @@ export interface IndexAnswer {
   chances: (number | null)[]
   /** What their wordings ask for, `null` for nothing, `undefined` where that is not worked out yet. */
   wordings: (Intent | null | undefined)[]
+  /** Which seeds brought each, by their places; empty where there is one seed only. */
+  broughtBy: number[][]
   /** Phrases near a seed that hardly any phrase answers, the most searched first, with what was changed to find them. */
   near: { id: number, why: string }[]
   cap: number
@@ -139,7 +141,7 @@ export class PhraseIndex {
     return more
   }
 
-  answer({ query: asked, look, without, own, weights }: IndexQuestion): IndexAnswer {
+  answer({ query: asked, looks, without, own, weights }: IndexQuestion): IndexAnswer {
     const query = own ? asked : withoutChannel(asked)
     const index = this.language(query.language)
     const region = index.region(query.region)
@@ -148,8 +150,10 @@ export class PhraseIndex {
       const news = each.settle(index.size, each === region ? own : null, weights ?? this.weights)
       return news ? [{ region: each.region, ...news }] : []
     })
-    const passing = this.passing(index, region, query, look)
-    const near = this.near(index, region, query)
+    const seeds = query.seed.map((seed, i) => this.ofSeed(index, seed, looks[i] ?? null))
+    const held = seeds.slice(1).reduce((all, each) => all.or(each), seeds[0]!.copy())
+    const near = this.near(index, region, query, held)
+    const passing = this.filtered(index, region, query, held)
     let withheld = 0
     for (const n of this.numbersOf(index, query.language, without)) if (passing.has(n)) { passing.clear(n); withheld++ }
     const total = passing.count()
@@ -159,7 +163,7 @@ export class PhraseIndex {
     const keys = sortKeys(index, region, everywhere, query)
     const items = total <= FEW ? passing.list(total) : this.first(index, region, query, passing, to, keys)
     const chosen = selectRange(items, [...keys, ...lastKeys(index, region)], from, to)
-    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), near, wordings: Array.from(chosen, n => index.wording(n)), cap: region.cap, caps }
+    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), near, wordings: Array.from(chosen, n => index.wording(n)), broughtBy: seeds.length > 1 ? Array.from(chosen, n => [...seeds.keys()].filter(i => seeds[i]!.has(n))) : [], cap: region.cap, caps }
   }
 
   /** A set kept from an earlier question, unless something has changed since. */
@@ -181,14 +185,18 @@ export class PhraseIndex {
     return others.reduce((all, norm) => all.and(word(norm)), first === undefined ? new Bits(index.size) : word(first).copy())
   }
 
-  /** Phrases that hold every word of the seed, and those of the look besides; what passes the filters of them. */
-  private passing(index: LanguageIndex, region: RegionColumns, query: IndexQuestion['query'], look: number | null): Bits {
-    const seed = words(query.seed).map(word => word.norm)
-    const passing = this.set(index, `seed ${seed.join(' ')} ${look}`, () => {
-      const hits = this.holding(index, seed)
+  /** Phrases that hold every word of a seed, and those of its look besides. */
+  private ofSeed(index: LanguageIndex, seed: string, look: number | null): Bits {
+    const norms = words(seed).map(word => word.norm)
+    return this.set(index, `seed ${norms.join(' ')} ${look}`, () => {
+      const hits = this.holding(index, norms)
       if (look !== null) for (const [id] of this.rows.ofLook.all(look)) { const n = index.numberOf(id); if (n >= 0) hits.set(n) }
       return hits
-    }).copy()
+    })
+  }
+
+  /** Takes out what does not pass the filters. @param passing is changed, and given back. */
+  private filtered(index: LanguageIndex, region: RegionColumns, query: IndexQuestion['query'], passing: Bits): Bits {
     const { minWords, maxWords, minVolume, maxDifficulty, questions, rising, both, block, season, intent } = query
     const { size } = index
     // Each set is kept under a name that tells it whole.
@@ -216,16 +224,21 @@ export class PhraseIndex {
     return passing
   }
 
-  /** What else a seed may have meant, where hardly any phrase holds its words. */
-  private near(index: LanguageIndex, region: RegionColumns, { seed, offset }: IndexQuestion['query']): { id: number, why: string }[] {
+  /** What else the seeds may have meant, where hardly any phrase holds their words. */
+  private near(index: LanguageIndex, region: RegionColumns, { seed, offset }: IndexQuestion['query'], held: Bits): { id: number, why: string }[] {
+    if (offset > 0) return []
+    const found = seed.flatMap(each => this.nearSeed(index, region, each, held))
+    return [...new Map(found.map(each => [each.id, each])).values()].slice(0, NEAR)
+  }
+
+  private nearSeed(index: LanguageIndex, region: RegionColumns, seed: string, held: Bits): { id: number, why: string }[] {
     const norms = words(seed).map(word => word.norm)
-    if (offset > 0 || norms.length > LONGEST_NEAR) return []
-    const exact = this.holding(index, norms)
-    if (exact.count() > HARDLY_ANY) return []
+    if (norms.length > LONGEST_NEAR) return []
+    if (this.holding(index, norms).count() > HARDLY_ANY) return []
     const found = new Map<number, string>()
     for (const { groups, why } of nearReadings(norms, index.vocabulary())) {
       const [first, ...others] = groups.map(group => group.map(norm => this.holding(index, [norm])).reduce((all, each) => all.or(each)))
-      const hits = others.reduce((all, each) => all.and(each), first!).without(exact)
+      const hits = others.reduce((all, each) => all.and(each), first!).without(held)
       const most = selectRange(hits.list(hits.count()), lastKeys(index, region), 0, NEAR)
       for (const n of most) if (!found.has(n) && found.size < NEAR) found.set(n, why)
       if (found.size >= NEAR) break

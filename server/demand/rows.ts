@@ -35,10 +35,12 @@ export interface RowFor {
   places?: PlaceNames
   /** What its wording asks for, where that is told already; `null` for nothing. */
   wording?: Intent | null
+  /** Which of several seeds brought it. */
+  seeds?: string[]
 }
 
 /** A known phrase as the API tells it; its months, source and time come as its origin. */
-export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_WEIGHTS, places, wording = intentOf(known.text, places)?.intent ?? null }: RowFor, origin: Origin = NO_ORIGIN): PhraseRow {
+export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_WEIGHTS, places, wording = intentOf(known.text, places)?.intent ?? null, seeds }: RowFor, origin: Origin = NO_ORIGIN): PhraseRow {
   return {
     phrase: known.text,
     words: known.words,
@@ -60,6 +62,7 @@ export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_
     spiked: known.spiked === null ? null : known.spiked === 1,
     intent: wording ?? known.intent,
     question: isQuestion(known.text),
+    ...(seeds ? { seeds } : {}),
     source: origin.source,
     at: origin.at,
   }
@@ -84,10 +87,10 @@ export interface RowsQuestion extends IndexQuestion { missing: string[] }
 /** Answers the phrases of a seed: the index says which, the store what is known of them. `startedAt` is by `performance.now()`. */
 export function answerPhrases(index: PhraseIndex, phrases: PhraseStore, question: RowsQuestion, startedAt = performance.now()): PhrasesAnswer & { caps: { region: string, cap: number, known: number }[] } {
   const { query, missing, weights } = question
-  const { total, withheld, ids, chances, wordings, near, cap, caps } = index.answer(question)
+  const { total, withheld, ids, chances, wordings, broughtBy, near, cap, caps } = index.answer(question)
   const found = phrases.rowsById(ids, query.region)
-  const rows = found.map(({ known, origin }, i) => toRow(known, { cap, chance: chances[i]!, weights, places: index.placeNames(), wording: wordings[i] }, origin))
+  const rows = found.map(({ known, origin }, i) => toRow(known, { cap, chance: chances[i]!, weights, places: index.placeNames(), wording: wordings[i], ...(broughtBy[i] ? { seeds: broughtBy[i].map(n => query.seed[n]!) } : {}) }, origin))
   const monthsEnd = found.find(({ origin }) => origin.monthsEnd !== null)?.origin.monthsEnd ?? null
   const nearTexts = phrases.textsById(near.map(each => each.id))
-  return { seed: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, near: near.map(({ why }, i) => ({ phrase: nearTexts[i]!, why })), caps }
+  return { seed: query.seed.join(', '), seeds: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, near: near.map(({ why }, i) => ({ phrase: nearTexts[i]!, why })), caps }
 }

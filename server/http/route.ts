@@ -44,9 +44,9 @@ export function closedRoute<Answer>(handle: (event: H3Event) => Answer | Promise
   })
 }
 
-/** The query, parsed. A repeated parameter counts once, the first. */
-export function queryOf<Output>(event: H3Event, schema: ZodType<Output>): Output {
-  const query = Object.fromEntries(Object.entries(getQuery(event)).map(([name, value]) => [name, Array.isArray(value) ? value[0] : value]))
+/** The query, parsed. A repeated parameter counts once, the first, unless it is one of those `listed`: its values come as lines. */
+export function queryOf<Output>(event: H3Event, schema: ZodType<Output>, listed: readonly string[] = []): Output {
+  const query = Object.fromEntries(Object.entries(getQuery(event)).map(([name, value]) => [name, Array.isArray(value) ? (listed.includes(name) ? value.join('\n') : value[0]) : value]))
   return schema.parse(Object.fromEntries(Object.entries(query).filter(([, value]) => value !== '')))
 }
 

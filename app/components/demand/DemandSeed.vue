@@ -2,6 +2,8 @@
 import { mdiMagnify } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
+import { MOST_SEEDS, splitSeeds } from '../../../core/demand/seeds'
+import { MAX_PHRASE } from '../../../shared/text'
 import { api } from '~/composables/api'
 import { useAccess } from '~/stores/access'
 
@@ -21,13 +23,15 @@ watch(() => props.seed, (seed) => { typed.value = asked = seed })
 const isChoosing = () => document.activeElement?.closest('[role=option]') != null
 
 const suggest = useDebounceFn(async (prefix: string) => {
-  if (!prefix.trim() || prefix.length > 200) {
+  const before = BEFORE_LAST.exec(prefix)?.[0] ?? ''
+  const last = prefix.slice(before.length)
+  if (!last.trim() || last.length > MAX_PHRASE) {
     suggestions.value = []
     return
   }
-  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { method: access.askMethod, query: { prefix, region: props.region, language: props.language } }).catch(() => null)
+  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { method: access.askMethod, query: { prefix: last, region: props.region, language: props.language } }).catch(() => null)
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
-  if (got && prefix === typed.value && prefix !== asked && !isChoosing()) suggestions.value = got.suggestions
+  if (got && prefix === typed.value && prefix !== asked && !isChoosing()) suggestions.value = got.suggestions.map(each => ({ ...each, phrase: before + each.phrase }))
 }, 120)
 
 function onType(text: string) {
@@ -37,10 +41,26 @@ function onType(text: string) {
   void suggest(typed.value)
 }
 
+/** Lines that are pasted become seeds, separated by commas: a field of one line would run them together. */
+function onPaste(event: ClipboardEvent) {
+  const lines = (event.clipboardData?.getData('text') ?? '').split(/[\r\n]+/u).map(line => line.trim()).filter(Boolean)
+  if (lines.length < 2) return
+  event.preventDefault()
+  const field = event.target as HTMLInputElement
+  field.setRangeText(lines.join(', '), field.selectionStart ?? 0, field.selectionEnd ?? 0, 'end')
+  field.dispatchEvent(new Event('input', { bubbles: true }))
+}
+
+/** The last of several seeds, which is the one being typed. */
+const BEFORE_LAST = /^.*,\s*/u
+
 function ask(seed = typed.value) {
   const text = seed.replace(/[\p{Cc}\p{Cf}]+/gu, ' ').replace(/\s+/gu, ' ').trim()
-  if (!/[\p{L}\p{N}]/u.test(text)) own.value = 'Type a word or two that your video is about.'
-  else if (text.length > 200) own.value = `This is ${text.length.toLocaleString('en')} characters long; people type 200 at most. Shorten it to a few words.`
+  const seeds = splitSeeds(text)
+  const longest = Math.max(0, ...seeds.map(each => each.length))
+  if (!seeds.length) own.value = 'Type a word or two that your video is about.'
+  else if (seeds.length > MOST_SEEDS) own.value = `These are ${seeds.length} seeds; ${MOST_SEEDS} at a time are the most. Take out some.`
+  else if (longest > MAX_PHRASE) own.value = `This is ${longest.toLocaleString('en')} characters long; people type ${MAX_PHRASE} at most. Shorten it to a few words.`
   else {
     own.value = ''
     suggestions.value = []
@@ -59,9 +79,9 @@ async function onPick(value: unknown) {
 <template>
   <v-combobox
     :model-value="typed" :search="typed" :items="suggestions" item-title="phrase" item-value="phrase" :return-object="false" no-filter hide-no-data
-    label="What is the video about?" :prepend-inner-icon="mdiMagnify" variant="outlined" density="compact" menu-icon="" :error-messages="own" hide-details="auto"
+    label="What is the video about? Separate several with commas" :prepend-inner-icon="mdiMagnify" variant="outlined" density="compact" menu-icon="" :error-messages="own" hide-details="auto"
     data-first-field data-test="seed" :menu-props="{ maxHeight: 420 }"
-    @update:search="onType" @update:model-value="onPick" @keydown.enter="ask()"
+    @update:search="onType" @update:model-value="onPick" @keydown.enter="ask()" @paste="onPaste"
   >
     <template #item="{ props: item, item: raw }">
       <v-list-item v-bind="item" density="compact" :title="(raw as unknown as Suggestion).phrase" @click="ask((raw as unknown as Suggestion).phrase)">

@@ -111,6 +111,7 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
           <td class="pick"><input type="checkbox" :checked="selected.includes(row.phrase)" :aria-label="`Select ${row.phrase}`" :tabindex="stop(row.phrase)" data-stop="pick" @click="pick(row.phrase, $event)"></td>
           <td class="phrase"><div>
             <button class="plain" :title="`${row.phrase}: make it the seed`" :tabindex="stop(row.phrase)" data-stop="seed" @click="emit('seed', row.phrase)"><span v-for="(part, i) in parts(row.phrase)" :key="i" :class="{ dim: part.dim }">{{ part.text }}</span></button>
+            <span v-if="row.seeds" class="seeds small muted" :title="`Found by ${row.seeds.map(each => `“${each}”`).join(', ')}`">{{ row.seeds.join(' + ') }}</span>
             <span v-if="row.readAs" class="tag small" :title="`The site shows the results of “${row.readAs}”, which is searched more`">read as {{ row.readAs }}</span>
             <span v-if="standing(row.phrase)" class="tag small">{{ standing(row.phrase) === 'aside' ? 'set aside' : standing(row.phrase) }}</span>
           </div></td>
@@ -149,6 +150,7 @@ watch(() => [props.seed, props.sort], () => frame.value?.querySelector('.v-table
 .phrase > div { display: flex; align-items: center; min-width: 0; }
 .phrase button { min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .tag { flex: none; }
+.seeds { flex: 0 10 auto; min-width: 24px; max-width: 45%; margin-left: 8px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .dim { color: var(--muted); }
 .picked td { background: color-mix(in srgb, var(--teal) 9%, transparent); }
 .opened td { box-shadow: inset 0 1px 0 var(--teal), inset 0 -1px 0 var(--teal); }

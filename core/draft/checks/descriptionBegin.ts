@@ -1,7 +1,8 @@
 import { codePointOffset } from '../../text/count'
 import { span } from '../../text/match'
 import { asSentence, defineCheck, inField, met, missing, partly } from '../check'
-import type { Fix } from '../draft'
+import { textFix, type Fix } from '../draft'
+import { begunWith } from '../opening'
 import { firstLineOf } from '../places'
 
 const SENTENCE = /[^.!?\n]*[.!?\n]+|[^.!?\n]+$/gu
@@ -32,12 +33,12 @@ export const descriptionBegin = defineCheck({
   why: 'The beginning is what results show of a description, and what is read first.',
   needs: ['lead', 'description'],
   settings: { where: 'sentences' as keyof typeof WANTED },
-  run: ({ draft, lead, profile, settings, at, match }) => {
+  run: ({ draft, lead, profile, settings, language, at, match }) => {
     const text = draft.description!
-    const front = asSentence(lead!.raw)
+    const front = asSentence(lead!.raw, language)
     const fixes: Fix[] = [settings.where === 'alone'
-      ? { label: 'Put the lead on a first line of its own', field: 'description', value: text.trim() ? `${front}\n\n${text.trimStart()}` : front }
-      : { label: 'Begin with the lead', field: 'description', value: text.trim() ? `${front}: ${text.trimStart()}` : `${front}: ` }]
+      ? textFix('Put the lead on a first line of its own', 'description', text, text.trim() ? `${front}\n\n${text.trimStart()}` : front)
+      : textFix('Begin with the lead', 'description', text, begunWith(text, lead!.raw, language))]
     const found = match(lead!, at('description')[0]!.text)
     const ranges = inField('description', found.ranges)
     const where = span(found)

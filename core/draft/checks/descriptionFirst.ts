@@ -1,7 +1,7 @@
 import { primaryLanguage } from '../../text/stems'
 import { words } from '../../text/words'
 import { defineCheck, met, missing, notApplicable, partly } from '../check'
-import type { Fix } from '../draft'
+import { textFix, type Fix } from '../draft'
 import { linksOf } from '../links'
 import { firstLineOf } from '../places'
 
@@ -37,7 +37,7 @@ export const descriptionFirst = defineCheck({
       const link = linksOf(text)[0]
       if (link && link.start < line.start + line.text.length) return met('The first line holds a link.', { ranges })
       return missing('This rule set wants a link on the first line.', {
-        fixes: link ? [{ label: 'Put the first link on top', field: 'description', value: `${link.text}\n${text}` }] : [],
+        fixes: link ? [textFix('Put the first link on top', 'description', text, `${link.text}\n${text}`)] : [],
       })
     }
     if (isBare(line.text) || isHashtags(line.text)) {
@@ -45,7 +45,7 @@ export const descriptionFirst = defineCheck({
       const lines = text.slice(line.start).split('\n')
       const real = lines.findIndex(each => /[\p{L}\p{N}]/u.test(each) && !isBare(each) && !isHashtags(each))
       const moved = lines.slice(0, real).join('\n').trim()
-      const fixes: Fix[] = real > 0 ? [{ label: moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end', field: 'description', value: `${lines.slice(real).join('\n').trim()}\n\n${moved}` }] : []
+      const fixes: Fix[] = real > 0 ? [textFix(moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end', 'description', text, `${lines.slice(real).join('\n').trim()}\n\n${moved}`)] : []
       return missing(`Begins with ${isBare(line.text) ? 'a link' : 'hashtags'}. Begin with what the viewer gets.`, { ranges, fixes })
     }
     const wanted = BENEFIT[primaryLanguage(language)]

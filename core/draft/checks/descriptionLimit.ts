@@ -16,10 +16,11 @@ export const descriptionLimit = defineCheck({
     const { limit, unit } = profile.description
     if (!text.trim()) return missing('There is no description yet. Write one.')
     const used = count(text, unit)
+    const over = used - limit
     const name = unit === 'bytes' ? 'bytes' : 'characters'
     if (used <= limit) return met(`${used.toLocaleString('en')} of ${limit.toLocaleString('en')} ${name}.`)
     const kept = head(text, limit, unit)
-    return missing(`${(used - limit).toLocaleString('en')} ${name} over the limit of ${limit.toLocaleString('en')}. Shorten it.`, {
+    return missing(`${over.toLocaleString('en')} ${over === 1 ? name.slice(0, -1) : name} over the limit of ${limit.toLocaleString('en')}. Shorten it.`, {
       ranges: [{ field: 'description', start: kept.length, end: text.length }],
     })
   },

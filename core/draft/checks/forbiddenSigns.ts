@@ -1,6 +1,9 @@
 import type { Outcome } from '../check'
-import type { FieldRange } from '../draft'
+import { textFix, type FieldRange } from '../draft'
 import { defineCheck, met, missing, notApplicable } from '../check'
+
+/** Markup goes whole: of a sign taken out alone its name would be left. */
+const MARKUP = /<\/?[a-z][^<>\n]{0,200}>/giu
 
 function signs(field: 'title' | 'description', text: string, forbidden: string[]): Outcome {
   if (!text.trim()) return notApplicable('Nothing written yet.')
@@ -8,10 +11,10 @@ function signs(field: 'title' | 'description', text: string, forbidden: string[]
   for (const sign of forbidden) for (let at = text.indexOf(sign); at >= 0; at = text.indexOf(sign, at + sign.length)) ranges.push({ field, start: at, end: at + sign.length })
   if (!ranges.length) return met(`None of ${forbidden.join(' ')} in it.`)
   ranges.sort((a, b) => a.start - b.start)
-  const without = forbidden.reduce((rest, sign) => rest.replaceAll(sign, ''), text).replace(/ {2,}/g, ' ')
+  const without = forbidden.reduce((rest, sign) => rest.replaceAll(sign, ' '), text.replace(MARKUP, '')).replace(/ {2,}/g, ' ').replace(/ +(?=\n|$)/gu, '')
   return missing(`Holds ${ranges.length === 1 ? 'a sign' : `${ranges.length} signs`} that the site refuses (${forbidden.join(' ')}). Take ${ranges.length === 1 ? 'it' : 'them'} out.`, {
     ranges,
-    fixes: [{ label: 'Take out the refused signs', field, value: without }],
+    fixes: [textFix('Take out the refused signs', field, text, without)],
   })
 }
 

@@ -16,11 +16,9 @@ export const linkScheme = defineCheck({
     if (!links.length) return notApplicable('No links in the description.')
     const bare = links.filter(link => !link.scheme)
     if (!bare.length) return met(`${links.length === 1 ? 'The link carries' : `All ${links.length} links carry`} a scheme.`)
-    let value = draft.description!
-    for (const link of [...bare].reverse()) value = `${value.slice(0, link.start)}https://${value.slice(link.start)}`
     return partly(1 - bare.length / links.length, `${bare.map(link => link.text).join(', ')} cannot be clicked. Write https:// before it.`, {
       ranges: bare.map(link => ({ field: 'description', start: link.start, end: link.end })),
-      fixes: [{ label: 'Write https:// before bare links', field: 'description', value }],
+      fixes: [{ label: 'Write https:// before bare links', field: 'description', edits: bare.map(link => ({ start: link.start, end: link.start, insert: 'https://' })) }],
     })
   },
 })

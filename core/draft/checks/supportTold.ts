@@ -1,7 +1,8 @@
 import { gradeValue } from '../../rivals/strength'
 import { GRADES, type ReadPhrase } from '../../text/match'
 import { defineCheck, met, partly } from '../check'
-import type { FieldRange, Fix } from '../draft'
+import { textFix, type FieldRange, type Fix } from '../draft'
+import { alsoSentence } from '../wording'
 
 /** Support phrases, or their fragments, stand in the title or the description. */
 export const supportTold = defineCheck({
@@ -13,7 +14,7 @@ export const supportTold = defineCheck({
   why: 'A video is also found by what it says besides its lead; parts of a phrase count too.',
   needs: ['support', 'description'],
   settings: {},
-  run: ({ draft, support, at, match }) => {
+  run: ({ draft, support, language, at, match }) => {
     const ranges: FieldRange[] = []
     const absent: ReadPhrase[] = []
     let sum = 0
@@ -30,11 +31,9 @@ export const supportTold = defineCheck({
     const told = support.length - absent.length
     if (!absent.length) return sum / support.length > 0.99 ? met(`All ${support.length} stand word for word.`, { ranges }) : partly(sum / support.length, 'All are there; some not word for word.', { ranges })
     const text = draft.description!.trimEnd()
-    const fixes: Fix[] = [{
-      label: absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`,
-      field: 'description',
-      value: `${text}${text ? '\n\n' : ''}Also in this video: ${absent.map(phrase => phrase.raw).join(', ')}.`,
-    }]
+    const sentence = alsoSentence(absent.map(phrase => phrase.raw), language)
+    const label = absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`
+    const fixes: Fix[] = sentence === null ? [] : [textFix(label, 'description', draft.description!, `${text}${text ? '\n\n' : ''}${sentence}`)]
     return partly(sum / support.length, `${told} of ${support.length} are told. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`, { ranges, fixes })
   },
 })

@@ -17,10 +17,11 @@ export const tagLimit = defineCheck({
     if (!tags.length) return missing('There are no tags yet. Begin with the lead.')
     const used = tagsCost(tags, profile)
     if (used <= limit) return met(`${used} of ${limit} characters.`)
+    const over = used - limit
     const kept = tidyTags(tags)
     while (kept.length && tagsCost(kept, profile) > limit) kept.pop()
-    return missing(`${used - limit} characters over the limit of ${limit}. Drop some.`, {
-      fixes: [{ label: `Keep the first ${kept.length} that fit`, field: 'tags', value: kept }],
+    return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Drop some.`, {
+      fixes: [{ label: `Keep the first ${kept.length} that fit`, field: 'tags', edits: [{ item: 0, remove: tags.length, insert: kept }] }],
     })
   },
 })

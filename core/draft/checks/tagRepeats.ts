@@ -1,5 +1,5 @@
 import { defineCheck, met, notApplicable, partly } from '../check'
-import { repeatedTags, tidyTags } from '../limits'
+import { repeatedTags } from '../limits'
 
 /** No tag twice. */
 export const tagRepeats = defineCheck({
@@ -18,7 +18,7 @@ export const tagRepeats = defineCheck({
     if (!again.length) return met('None is repeated.')
     return partly(1 - again.length / tags.length, `${again.map(i => `“${tags[i]!.trim() || 'empty'}”`).join(', ')} ${again.length === 1 ? 'stands' : 'stand'} there already.`, {
       ranges: again.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-      fixes: [{ label: 'Remove repeated tags', field: 'tags', value: tidyTags(tags) }],
+      fixes: [{ label: 'Remove repeated tags', field: 'tags', edits: again.map(item => ({ item, remove: 1, insert: [] })) }],
     })
   },
 })

@@ -44,7 +44,7 @@ export const tagSupport = defineCheck({
     if (!stray.length) return met('The text bears every tag out.')
     return partly(1 - stray.length / tags.length, `Nothing in the text speaks of ${stray.map(i => `“${tags[i]}”`).join(', ')}.`, {
       ranges: stray.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-      fixes: [{ label: stray.length === 1 ? 'Drop this tag' : `Drop these ${stray.length} tags`, field: 'tags', value: tags.filter((_, i) => !stray.includes(i)) }],
+      fixes: [{ label: stray.length === 1 ? 'Drop this tag' : `Drop these ${stray.length} tags`, field: 'tags', edits: stray.map(item => ({ item, remove: 1, insert: [] })) }],
     })
   },
 })

@@ -1,6 +1,6 @@
 import { count } from '../../text/count'
 import { asSentence, defineCheck, inField, met, missing, partly } from '../check'
-import type { Fix } from '../draft'
+import { textFix, type Fix } from '../draft'
 
 /** The title is the lead phrase and nothing else. */
 export const titleIsLead = defineCheck({
@@ -12,11 +12,11 @@ export const titleIsLead = defineCheck({
   why: 'A searcher who sees just the words that were typed has nothing to doubt.',
   needs: ['lead', 'title'],
   settings: {},
-  run: ({ draft, lead, profile, at, match }) => {
+  run: ({ draft, lead, profile, language, at, match }) => {
     const text = at('title')[0]!.text
     const found = match(lead!, text)
-    const value = asSentence(lead!.raw)
-    const fixes: Fix[] = count(value, profile.title.unit) <= profile.title.limit ? [{ label: 'Use the lead as the title', field: 'title', value }] : []
+    const value = asSentence(lead!.raw, language)
+    const fixes: Fix[] = count(value, profile.title.unit) <= profile.title.limit ? [textFix('Use the lead as the title', 'title', draft.title!, value)] : []
     if (found.grade !== 'exact' && found.grade !== 'inflected') return missing(draft.title!.trim() ? 'The title is something else.' : 'There is no title yet.', { fixes })
     const extra = text.norms.length - lead!.norms.length
     const ranges = inField('title', found.ranges)

@@ -1,11 +1,23 @@
 import { count, head } from '../../text/count'
 import { defineCheck, met, missing } from '../check'
+import { textFix } from '../draft'
+
+const OPENING: Record<string, string> = { '(': ')', '[': ']', '{': '}', '«': '»', '“': '”', '„': '“', '「': '」', '『': '』', '¿': '?', '¡': '!' }
+
+/** A text without what an opening bracket or mark begins that is never closed. */
+function closed(text: string): string {
+  for (const [open, close] of Object.entries(OPENING)) {
+    const at = text.lastIndexOf(open)
+    if (at > 0 && text.indexOf(close, at + 1) < 0) return closed(text.slice(0, at).trimEnd())
+  }
+  return text
+}
 
 /** A text without the word it ends in, or whole where it is one word. */
 function wholeWords(text: string): string {
   let end = text.length
   while (end > 0 && !/\s/u.test(text[end - 1]!)) end--
-  return text.slice(0, end).trimEnd() || text
+  return closed(text.slice(0, end).trimEnd()) || text
 }
 
 /** The title is there and within the site's limit. */
@@ -25,9 +37,10 @@ export const titleLength = defineCheck({
     const used = count(title, unit)
     if (used <= limit) return met(`${used} of ${limit} characters.`)
     const kept = head(title, limit, unit)
-    return missing(`${used - limit} characters over the limit of ${limit}. Shorten it.`, {
+    const over = used - limit
+    return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Shorten it.`, {
       ranges: [{ field: 'title', start: kept.length, end: title.length }],
-      fixes: [{ label: 'Cut at the last whole word', field: 'title', value: wholeWords(kept) }],
+      fixes: [textFix('Cut at the last whole word', 'title', title, wholeWords(kept))],
     })
   },
 })

@@ -1,7 +1,8 @@
 import { runs } from '../../text/match'
-import { trimSigns } from '../../text/trim'
+import { primaryLanguage } from '../../text/stems'
 import { stopWords } from '../../text/stopwords'
-import type { Fix, FieldRange } from '../draft'
+import { textFix, type Fix, type FieldRange } from '../draft'
+import { withoutRanges } from '../titleFixes'
 import { defineCheck, met, notApplicable, partly } from '../check'
 
 /** A word in capitals that is no short name, and any word in capitals where nearly all of them are. */
@@ -17,6 +18,29 @@ function quietened(title: string): string {
   return single.replace(/!/gu, (mark, at: number) => at < last ? '.' : mark)
 }
 
+/** Languages whose nouns begin with a capital, which cannot be told from other words here. */
+const NOUNS_IN_CAPITALS = new Set(['de', 'lb'])
+
+/**
+ * How a word in capitals is written else: as the other texts of the draft write it, small otherwise. One they write in capitals
+ * too is a short name and stays, as does one without a vowel.
+ */
+function usualForms(texts: readonly string[], language: string): (word: string) => string {
+  const seen = new Map<string, string>()
+  for (const text of texts) {
+    for (const [word] of text.matchAll(/[\p{L}\p{M}\p{N}]+/gu)) {
+      const key = word.toLocaleLowerCase(language)
+      if (!seen.has(key) || word === key) seen.set(key, word)
+    }
+  }
+  return (word) => {
+    const key = word.toLocaleLowerCase(language)
+    const known = seen.get(key)
+    if (known) return known
+    return NOUNS_IN_CAPITALS.has(primaryLanguage(language)) || /^[b-df-hj-np-tv-xz0-9]+$/iu.test(word) ? word : key
+  }
+}
+
 /** The title reads as a sentence a person would say: phrase once, no stuffing, no shouting. */
 export const titleSpoken = defineCheck({
   id: 'title-spoken',
@@ -27,7 +51,7 @@ export const titleSpoken = defineCheck({
   why: 'Repeated, shouted or strung-together words put people off, however well they match.',
   needs: ['title'],
   settings: { shoutedWords: 2, sameWord: 3, separators: 2 },
-  run: ({ draft, lead, at, language, settings }) => {
+  run: ({ draft, lead, support, at, language, settings }) => {
     const title = draft.title!
     if (!title.trim()) return notApplicable('Nothing written yet.')
     const text = at('title')[0]!.text
@@ -37,14 +61,18 @@ export const titleSpoken = defineCheck({
     const blame = (what: string, where: { start: number, end: number }[], value?: string) => {
       faults.push(what)
       ranges.push(...where.map(range => ({ field: 'title' as const, start: range.start, end: range.end })))
-      if (value && value !== title) fixes.push({ label: `Mend: ${what}`, field: 'title', value })
+      if (value && value !== title) fixes.push(textFix(`Mend: ${what}`, 'title', title, value))
     }
     const hits = (pattern: RegExp) => [...title.matchAll(pattern)].map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
 
     const pattern = /\p{Ll}/u.test(title) ? SHOUTED : CAPITALS
     const shouted = hits(pattern)
     if (shouted.length >= settings.shoutedWords) {
-      blame('words in capitals', shouted, title.replace(pattern, (word, at: number) => at === 0 ? word[0]! + word.slice(1).toLocaleLowerCase() : word.toLocaleLowerCase()))
+      const usual = usualForms([...at('description').map(place => place.text.raw), ...draft.tags ?? [], ...[lead, ...support].map(phrase => phrase?.raw ?? '')], language)
+      blame('words in capitals', shouted, title.replace(pattern, (word, at: number) => {
+        const form = usual(word)
+        return at === 0 ? String.fromCodePoint(form.codePointAt(0)!).toLocaleUpperCase(language) + form.slice(String.fromCodePoint(form.codePointAt(0)!).length) : form
+      }))
     }
     const last = title.lastIndexOf('!')
     // A single mark is a cry too many only where another one follows.
@@ -55,7 +83,7 @@ export const titleSpoken = defineCheck({
     const twice = lead ? runs(lead, text, 'inflected') : []
     if (twice.length > 1) {
       const { start, end } = twice[1]!
-      blame('the lead said twice', twice.slice(1), trimSigns(`${title.slice(0, start)}${title.slice(end)}`, /[\s,|:–—-]/u, 'end').replace(/\s{2,}/gu, ' '))
+      blame('the lead said twice', twice.slice(1), withoutRanges(title, [{ start, end }]))
     } else {
       const stops = stopWords(language)
       for (const places of text.byStem.values()) {

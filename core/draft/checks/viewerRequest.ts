@@ -1,4 +1,7 @@
 import { primaryLanguage } from '../../text/stems'
+import { linksOf } from '../links'
+import { textFix } from '../draft'
+import { viewerQuestion } from '../wording'
 import { defineCheck, met, missing, notApplicable } from '../check'
 
 /** Wordings by which a text asks its viewer for something; a question mark asks in any language. */
@@ -12,10 +15,20 @@ const REQUESTS: Record<string, RegExp> = {
 /** A question shorter than this is a cry (“Really?”), not something to answer. */
 const LEAST_QUESTION = 9
 
+/** The text with its links blanked out: their question marks ask nobody. */
+function withoutLinks(text: string): string {
+  let [done, at] = ['', 0]
+  for (const { start, end } of linksOf(text)) {
+    done += text.slice(at, start) + '·'.repeat(end - start)
+    at = end
+  }
+  return done + text.slice(at)
+}
+
 /** The sentences that end in a question mark: cut in one pass, since a text without sentence ends can be long. */
 function questionsOf(text: string): { start: number, end: number }[] {
   let end = 0
-  return text.split(/(?<=[.!?？\n])/u).flatMap((sentence) => {
+  return withoutLinks(text).split(/(?<=[.!?？\n])/u).flatMap((sentence) => {
     const start = end
     end += sentence.length
     return sentence.length >= LEAST_QUESTION && /[?？]$/u.test(sentence) ? [{ start, end }] : []
@@ -40,8 +53,9 @@ export const viewerRequest = defineCheck({
     const found = asked.length ? asked.map(hit => ({ start: hit.index, end: hit.index + hit[0].length })) : questionsOf(text)
     if (found.length) return met('Asks the viewer for something.', { ranges: found.map(range => ({ field: 'description', ...range })) })
     if (!pattern) return notApplicable('Requests are not known for this language.')
+    const question = viewerQuestion(language)
     return missing('Asks the viewer for nothing. Put a question, or ask for a subscription.', {
-      fixes: primaryLanguage(language) === 'en' ? [{ label: 'Add a question at the end', field: 'description', value: `${text.trimEnd()}\n\nWhat gave you the most trouble? Tell us in the comments.` }] : [],
+      fixes: question === null ? [] : [textFix('Add a question at the end', 'description', text, `${text.trimEnd()}\n\n${question}`)],
     })
   },
 })

@@ -15,8 +15,8 @@ export default route(async (event, open): Promise<LongerAnswer> => {
   const { phrase, region, language, workspace, places, known } = await bodyOf(event, body)
   const { search, workspaces } = runtime
   const look = await lookUp(runtime, phrase, region ?? '', language)
-  const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: Math.max(1, known) }), region: region ?? '', language }
-  const held = known ? await search.texts({ query, look: null, missing: [], without: [], own: null }) : []
+  const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: Math.max(1, known) }), seed: [phrase], region: region ?? '', language }
+  const held = known ? await search.texts({ query, looks: [null], missing: [], without: [], own: null }) : []
   const longer = longerPhrases(phrase, held, places)
   const missing = [...look.missing, ...await learn(runtime, longer.map(each => each.phrase), region ?? '', language)]
   const { own, settings } = workspaces.standing(workspace)

@@ -28,8 +28,8 @@ export default route(async (event, open): Promise<PhraseSheet> => {
   })
   const told = await interestByRegion(runtime, phrase, language)
   const related = async (more: Record<string, unknown>) => {
-    const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: SHOWN + 1, ...more }), region: region ?? '', language }
-    const answer = JSON.parse(await search.answer({ query, look: phrases.look(phrase, region ?? '', language)?.id ?? null, missing: [], without: [], own: null })) as PhrasesAnswer
+    const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: SHOWN + 1, ...more }), seed: [phrase], region: region ?? '', language }
+    const answer = JSON.parse(await search.answer({ query, looks: [phrases.look(phrase, region ?? '', language)?.id ?? null], missing: [], without: [], own: null })) as PhrasesAnswer
     return answer.rows.filter(row => row.phrase !== detail.phrase).slice(0, SHOWN).map(row => ({ phrase: row.phrase, volume: row.volume, change: row.change }))
   }
   phrases.phraseId(phrase, language)

@@ -5,7 +5,7 @@ import { DEFAULT_PROFILE, repeatedTags, splitTags, tagsCost, tidyTags } from '..
 import { linksOf } from '../../../../core/draft/links'
 import { placements } from '../../../../core/draft/placements'
 import { firstLineOf, openingOf, placeTexts, spokenWords } from '../../../../core/draft/places'
-import { PLACES, type Draft, type Placement } from '../../../../core/draft/draft'
+import { fixed, PLACES, type Draft, type Placement } from '../../../../core/draft/draft'
 import { match, readPhrase } from '../../../../core/text/match'
 import { underlines } from '../../../../core/draft/underlines'
 
@@ -94,7 +94,8 @@ describe('tag lists', () => {
 describe('insertions for empty cells', () => {
   test.each(PLACES.filter(place => !['chapters', 'playlist', 'spoken'].includes(place)))('%s is filled by its insertion', (place) => {
     const empty: Draft = { fileName: '', title: 'Rusty links', description: 'We look at it.', tags: ['rust'] }
-    const { field, value } = insertionFor(place, 'wax a bike chain', empty, DEFAULT_PROFILE, 'en')!
+    const fix = insertionFor(place, 'wax a bike chain', empty, DEFAULT_PROFILE, 'en')!
+    const [field, value] = [fix.field, fixed(empty, fix)]
     const after = placements([readPhrase('wax a bike chain', 'en')], placeTexts({ ...empty, [field]: value }, DEFAULT_PROFILE, 'en'), match)
     // A hashtag runs its words together, so that it holds the phrase only to the eye.
     if (place === 'hashtags') expect(value).toBe('We look at it.\n\n#waxABikeChain')

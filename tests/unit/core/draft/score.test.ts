@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Draft } from '../../../../core/draft/draft'
+import { fixed, type Draft } from '../../../../core/draft/draft'
 import { CHECKS } from '../../../../core/draft/checks'
 import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { BALANCED, EXACT_LINE, RULE_SETS, type RuleSet } from '../../../../core/draft/ruleset'
@@ -70,7 +70,7 @@ describe('properties of any draft', () => {
           expect(start).toBeLessThanOrEqual(end)
           expect(end).toBeLessThanOrEqual(lengthOf(field, item))
         }
-        for (const fix of check.fixes) expect(fix.value).not.toEqual(given[fix.field])
+        for (const fix of check.fixes) expect(fixed(given, fix)).not.toEqual(given[fix.field as 'title'])
         if (check.state === 'met') expect(check.points).toBeCloseTo(check.outOf)
       }
       for (const { start, end } of placements) expect(start).toBeLessThanOrEqual(end)
@@ -81,7 +81,7 @@ describe('properties of any draft', () => {
     fc.assert(fc.property(draft, phrases, fc.constantFrom(...RULE_SETS), (given, asked, set) => {
       for (const check of score(given, asked, set).checks) {
         for (const fix of check.fixes) {
-          const after = score({ ...given, [fix.field]: fix.value }, asked, set).checks.find(each => each.id === check.id)!
+          const after = score({ ...given, [fix.field]: fixed(given, fix) }, asked, set).checks.find(each => each.id === check.id)!
           if (after.outOf) expect(after.points).toBeGreaterThanOrEqual(check.points - 1e-9)
         }
       }

@@ -42,8 +42,8 @@ function deps(given = services(), db = freshData(folder)) {
   return { db, phrases: phraseStore(db, clock), results: resultStore(db), asked: askedStore(db, clock), services: given, reader: readHere, now: clock } satisfies AssessDeps & { db: Db }
 }
 /** The rows of a seed, from an index made for the question; caps worked out on the way are kept. */
-function answer({ db, phrases }: { db: Db, phrases: ReturnType<typeof phraseStore> }, query: PhrasesQuery, look: { id: number, missing: string[] } | null) {
-  const told = answerPhrases(new PhraseIndex(db), phrases, { query: { ...query, region: query.region ?? '' }, look: look?.id ?? null, missing: look?.missing ?? [], without: [], own: null })
+function answer({ db, phrases }: { db: Db, phrases: ReturnType<typeof phraseStore> }, query: PhrasesQuery, look: { id: number | null, missing: string[] } | null) {
+  const told = answerPhrases(new PhraseIndex(db), phrases, { query: { ...query, region: query.region ?? '' }, looks: [look?.id ?? null], missing: look?.missing ?? [], without: [], own: null })
   for (const each of told.caps) phrases.putCap(each.region, each.cap, each.known)
   return told
 }

@@ -20,9 +20,9 @@ function setUp() {
 }
 type Given = ReturnType<typeof setUp>
 const own = { strength: 0.6, spread: { offset: 0, sigma: 0.12, tau: 0.03 } }
-function ask({ index, phrases }: Pick<Given, 'index' | 'phrases'>, more: Record<string, unknown> = {}, besides: { look?: number, without?: string[], mine?: boolean } = {}) {
+function ask({ index, phrases }: Pick<Given, 'index' | 'phrases'>, more: Record<string, unknown> = {}, besides: { look?: number | null, looks?: (number | null)[], without?: string[], mine?: boolean } = {}) {
   const query = phrasesQuerySchema.parse({ seed: 'bike', region: 'GB', limit: 1000, ...more })
-  return answerPhrases(index, phrases, { query: { ...query, region: query.region ?? '' }, look: besides.look ?? null, missing: [], without: besides.without ?? [], own: besides.mine ? own : null })
+  return answerPhrases(index, phrases, { query: { ...query, region: query.region ?? '' }, looks: besides.looks ?? [besides.look ?? null], missing: [], without: besides.without ?? [], own: besides.mine ? own : null })
 }
 const texts = (answer: { rows: PhraseRow[] }) => answer.rows.map(row => row.phrase)
 const figure = (phrase: string, volume: number | null, more = {}) => ({ phrase, region: 'GB', volume, ...more })
@@ -32,6 +32,20 @@ const page = (phraseId: number, strength: number) => ({
     video: { id: `v${phraseId}-${i}`, title: 't', description: null, tags: null, channel: { id: 'c', title: 'C', subscribers: null }, views: 1, likes: 0, comments: 0, publishedAt: 0, durationSeconds: 1, thumbnail: null },
     strength: { strength, targeting: strength, reach: null, pull: null },
   })),
+})
+
+test('several seeds bring all of theirs, each row once and with its seeds', () => {
+  const given = setUp()
+  const look = given.phrases.saveLook('saddle', 'GB', 'en', ['bike chain', 'saddle'], [], 1)
+  const one = ask(given, { seed: 'chain' })
+  const both = ask(given, { seed: 'chain, saddle\nbike bell', sort: 'phrase:asc' }, { looks: [null, look, null] })
+  expect(both).toMatchObject({ seed: 'chain, saddle, bike bell', seeds: ['chain', 'saddle', 'bike bell'] })
+  const seedsOf = (phrase: string) => both.rows.find(row => row.phrase === phrase)?.seeds
+  expect(seedsOf('bike chain')).toEqual(['chain', 'saddle'])
+  expect(seedsOf('saddle')).toEqual(['saddle'])
+  expect(new Set(texts(both)).size).toBe(both.total)
+  expect(texts(both)).toEqual(expect.arrayContaining(texts(one)))
+  expect(one.rows.every(row => !('seeds' in row))).toBe(true)
 })
 
 test('phrases that hold the seed’s words, and those of its look, each once', () => {

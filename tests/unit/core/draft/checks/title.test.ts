@@ -30,7 +30,7 @@ describe('title-lead', () => {
 
   test('offers the lead alone where both do not fit', () => {
     const check = checkOf('title-lead', { title: 'x'.repeat(95) }, { lead })
-    expect(check.fixes).toEqual([{ label: 'Use the lead as the title', field: 'title', value: 'Index a rear derailleur' }])
+    expect(check.fixes).toMatchObject([{ label: 'Use the lead as the title', field: 'title', value: 'Index a rear derailleur' }])
   })
 
   test('without a lead, or without the field, it does not apply', () => {
@@ -103,7 +103,7 @@ describe('title-length and title-signs', () => {
     const draft = { title: 'A <b>bold</b> title' }
     const check = checkOf('title-signs', draft)
     expect(pointedAt(draft, check)).toEqual(['<', '>', '<', '>'])
-    expect(check.fixes[0]!.value).toBe('A bbold/b title')
+    expect(check.fixes[0]!.value).toBe('A bold title')
   })
 })
 
