@@ -1,13 +1,24 @@
 import * as Comlink from 'comlink'
-import { onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
+import type { Draft } from '../../core/draft/draft'
+import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import { RULE_SETS } from '../../core/draft/ruleset'
 import type { BriefFields } from '../../shared/brief'
-import type { Scored, ScoreWorker } from '~/workers/score.worker'
+import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
+
+/** The texts of a brief as they are scored. A file name nobody gave does not apply. */
+const draftOf = ({ title, description, tags, fileName }: BriefFields): Draft => ({ title, description, tags: [...tags], ...(fileName ? { fileName } : {}) })
+
+const configurationOf = ({ tray, ruleSet, language }: BriefFields): ScoreConfiguration => ({
+  ruleSet: RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!, profile: DEFAULT_PROFILE, phrases: { lead: tray.lead ?? '', support: [...tray.support] }, language,
+})
 
 /**
  * The score of the open brief's text, worked out in a web worker. At most one question is under
- * way; what was typed meanwhile is asked in the next frame, and only the newest counts.
+ * way; what was typed meanwhile is asked in the next frame. Answers carry the revision they were asked
+ * for: one of another brief, or older than what is shown, is dropped.
  */
-export function useScore(fields: Ref<BriefFields | null>) {
+export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>) {
   const worker = new Worker(new URL('../workers/score.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<ScoreWorker>(worker)
   const scored = shallowRef<Scored | null>(null)
@@ -21,6 +32,8 @@ export function useScore(fields: Ref<BriefFields | null>) {
   let busy = false
   let due = false
   let gone = false
+  let rev = 0
+  let configured = ''
 
   async function run() {
     if (busy || !fields.value) {
@@ -29,11 +42,17 @@ export function useScore(fields: Ref<BriefFields | null>) {
     }
     busy = true
     due = false
+    const of = id.value
     try {
-      const { title, description, tags, fileName, tray, ruleSet, language } = toRaw(fields.value)
-      const draft = { title, description, tags: [...tags], ...(fileName ? { fileName } : {}) }
-      const got = await remote.score(draft, { lead: tray.lead ?? '', support: [...tray.support] }, ruleSet, language)
-      if (!gone) scored.value = got
+      const given = toRaw(fields.value)
+      const configuration = configurationOf(given)
+      const key = JSON.stringify(configuration)
+      if (key !== configured) {
+        await remote.configure(configuration)
+        configured = key
+      }
+      const got = await remote.score({ rev: ++rev, draft: draftOf(given) })
+      if (!gone && of === id.value && got.rev > (scored.value?.rev ?? 0)) scored.value = got
       problem.value = ''
     } catch (error) {
       problem.value = `The score could not be worked out: ${(error as Error).message}`
@@ -43,10 +62,11 @@ export function useScore(fields: Ref<BriefFields | null>) {
     }
   }
 
+  watch(id, () => { scored.value = null })
   watch(fields, () => void run(), { deep: true, immediate: true })
   onBeforeUnmount(() => {
     gone = true
     worker.terminate()
   })
-  return { scored, problem }
+  return { scored: computed(() => scored.value), problem }
 }

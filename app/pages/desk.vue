@@ -2,11 +2,8 @@
 import { mdiHistory, mdiPlus } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import type { BriefField, BriefFields } from '../../shared/brief'
+import type { BriefField } from '../../shared/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
-import type { Insertion } from '../../core/draft/insertions'
-import { countsOf } from '../../core/draft/score'
-import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import type DeskText from '~/components/desk/DeskText.vue'
 import type DeskTags from '~/components/desk/DeskTags.vue'
 import { useBrief } from '~/stores/brief'
@@ -20,7 +17,7 @@ const tray = useTray()
 const library = useLibrary()
 const notices = useNotices()
 const fields = computed(() => brief.fields)
-const { scored, problem } = useScore(fields)
+const { scored, problem } = useScore(computed(() => brief.brief?.id ?? null), fields)
 const newOpen = ref(false)
 const historyOf = ref<BriefField | null>(null)
 const titleText = ref<InstanceType<typeof DeskText> | null>(null)
@@ -30,7 +27,7 @@ const fileField = ref<{ focus: () => void } | null>(null)
 const phrases = computed(() => tray.phrases.map(each => each.phrase))
 /** The letters by which the tray names them: a support stays B where there is no lead. */
 const marks = computed(() => tray.phrases.map(each => each.mark))
-const counts = computed(() => fields.value ? countsOf({ description: fields.value.description }, DEFAULT_PROFILE) : null)
+const counts = computed(() => scored.value?.score.counts ?? null)
 
 // For those who do not see it: the score, once the typing rests.
 const say = useDebounceFn(() => {
@@ -40,8 +37,8 @@ const say = useDebounceFn(() => {
 watch(() => scored.value?.score.points, () => void say())
 
 /** Applies a ready-made change, with a way back. */
-function apply({ label, field, value }: Fix | Insertion) {
-  brief.change(`${label}: done.`, field, value as BriefFields[typeof field])
+function apply(fix: Fix) {
+  brief.edit(`${fix.label}: done.`, fix, scored.value?.draft[fix.field])
 }
 
 function showRange({ field, item, start, end }: FieldRange) {
@@ -87,7 +84,7 @@ function restore(field: BriefField, value: unknown) {
         </section>
         <DeskTags ref="tagList" :model-value="fields.tags" @update:model-value="brief.set('tags', $event)" />
         <v-text-field ref="fileField" :model-value="fields.fileName" label="File name, before uploading" maxlength="400" class="file" data-test="file-name" @update:model-value="brief.set('fileName', $event)" />
-        <DeskGrid class="places sheet" :fields="fields" :phrases="phrases" :placements="scored?.score.placements ?? []" @show="showPlacement" @insert="apply" />
+        <DeskGrid class="places sheet" :fields="fields" :phrases="phrases" :placements="scored?.score.placements ?? []" :insertions="scored?.insertions ?? {}" @show="showPlacement" @insert="apply" />
       </div>
       <DeskLedger :score="scored?.score ?? null" :problem="problem" :rule-set="fields.ruleSet" @update:rule-set="brief.set('ruleSet', $event)" @fix="apply" @show="showRange" />
       <LazyDeskHistory v-if="historyOf" v-model="historyOf" :brief-id="brief.brief!.id" @restore="restore" />

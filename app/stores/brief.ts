@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
+import type { Fix } from '../../core/draft/draft'
+import { applyList, applyText } from '../../core/draft/edits'
 import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { WINDOW } from '~/composables/window'
@@ -144,6 +146,18 @@ export const useBrief = defineStore('brief', () => {
     notices.tell(text, { undo: () => takeBack(step) })
   }
 
+  /**
+   * Applies a ready-made change to the field it was worked out for, with a way back.
+   * @param base the field as it was then: where it is another one by now, offsets would be wrong, and nothing is changed.
+   */
+  function edit(text: string, fix: Fix, base: string | string[] | undefined) {
+    if (!brief.value) return
+    const { fields } = brief.value
+    if (!same(fields[fix.field], base ?? '')) return notices.tell('The text has changed meanwhile. Try again.', { serious: true })
+    if (fix.field === 'tags') change(text, 'tags', applyList(fields.tags, fix.edits))
+    else change(text, fix.field, applyText(fields[fix.field], fix.edits))
+  }
+
   /** @throws Error that says why a step cannot be taken back. */
   async function takeBack<Field extends BriefField>({ id, topic, field, before, after }: { id: string, topic: string, field: Field, before: BriefFields[Field], after: BriefFields[Field] }) {
     const changedSince = new Error(`“${topic}” was changed since, so nothing was undone. Earlier versions are in the history of the field.`)
@@ -274,5 +288,5 @@ export const useBrief = defineStore('brief', () => {
     sent = null
   }
 
-  return { brief, fields, status, savedAt, problem, conflicts, outside, load, set, change, settle, flush, close, retry: () => save() }
+  return { brief, fields, status, savedAt, problem, conflicts, outside, load, set, change, edit, settle, flush, close, retry: () => save() }
 })

@@ -1,21 +1,58 @@
 import * as Comlink from 'comlink'
-import type { Draft, DraftPhrases } from '../../core/draft/draft'
-import { DEFAULT_PROFILE } from '../../core/draft/limits'
-import { RULE_SETS } from '../../core/draft/ruleset'
+import { PLACES, type Draft, type DraftPhrases, type Fix } from '../../core/draft/draft'
+import { soundFixes, withHelpfulFixes } from '../../core/draft/helpful'
+import { insertionFor, insertionKey } from '../../core/draft/insertions'
+import { DEFAULT_PROFILE, type LimitProfile } from '../../core/draft/limits'
+import { BALANCED, type RuleSet } from '../../core/draft/ruleset'
 import { scoreDraft, type Score } from '../../core/draft/score'
 import { underlines, type Underline } from '../../core/draft/underlines'
 
-export interface Scored { score: Score, title: Underline[], description: Underline[] }
+/** What a draft is scored by: it changes less often than the draft. */
+export interface ScoreConfiguration { ruleSet: RuleSet, profile: LimitProfile, phrases: DraftPhrases, language: string }
+
+/** The score of a draft. `rev` is the draft's, as it was asked. */
+export interface Scored {
+  rev: number
+  draft: Draft
+  score: Score
+  title: Underline[]
+  description: Underline[]
+  /** What one click would put in an empty cell of the placement grid, by `insertionKey`. */
+  insertions: Record<string, Fix>
+}
+
+/** Grades that leave a cell of the grid empty. */
+const ABSENT = new Set(['none', 'fragment'])
+
+let configuration: ScoreConfiguration = { ruleSet: BALANCED, profile: DEFAULT_PROFILE, phrases: { lead: '', support: [] }, language: 'en' }
+
+function insertionsOf(draft: Draft, score: Score, list: readonly string[]): Record<string, Fix> {
+  const { phrases, profile, language } = configuration
+  const isSound = soundFixes(draft, phrases, profile, language)
+  const there = new Set(score.placements.filter(each => !ABSENT.has(each.grade)).map(each => insertionKey(each.phrase, each.place)))
+  const found: Record<string, Fix> = {}
+  for (const phrase of list) {
+    for (const place of PLACES) {
+      const key = insertionKey(phrase, place)
+      const fix = there.has(key) ? null : insertionFor(place, phrase, draft, profile, language)
+      if (fix && isSound(fix)) found[key] = fix
+    }
+  }
+  return found
+}
 
 const worker = {
-  /** The score of a draft with the underlines of its texts; typing never waits for it. */
-  score(draft: Draft, phrases: DraftPhrases, ruleSet: string, language: string): Scored {
-    const set = RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!
+  configure(next: ScoreConfiguration) { configuration = next },
+  /** The score of a draft with all that the Desk shows of it; typing never waits for it. */
+  score({ rev, draft }: { rev: number, draft: Draft }): Scored {
+    const { ruleSet, profile, phrases, language } = configuration
     const list = [...(phrases.lead ? [phrases.lead] : []), ...phrases.support]
+    const score = scoreDraft(draft, phrases, ruleSet, profile, language)
     return {
-      score: scoreDraft(draft, phrases, set, DEFAULT_PROFILE, language),
+      rev, draft, score: withHelpfulFixes(score, draft, phrases, ruleSet, profile, language),
       title: underlines(draft.title ?? '', list, language),
       description: underlines(draft.description ?? '', list, language),
+      insertions: insertionsOf(draft, score, list),
     }
   },
 }

@@ -25,26 +25,6 @@ export function applyList(list: readonly string[], edits: readonly ListEdit[]): 
   return [...done, ...list.slice(at)]
 }
 
-/** The edits that lead back from the text after them to the one before. */
-export function invertText(text: string, edits: readonly TextEdit[]): TextEdit[] {
-  let shift = 0
-  return edits.map(({ start, end, insert }) => {
-    const back = { start: start + shift, end: start + shift + insert.length, insert: text.slice(start, end) }
-    shift += insert.length - (end - start)
-    return back
-  })
-}
-
-/** The edits that lead back from the list after them to the one before. */
-export function invertList(list: readonly string[], edits: readonly ListEdit[]): ListEdit[] {
-  let shift = 0
-  return edits.map(({ item, remove, insert }) => {
-    const back = { item: item + shift, remove: insert.length, insert: list.slice(item, item + remove) }
-    shift += insert.length - remove
-    return back
-  })
-}
-
 const isHigh = (code: number) => code >= 0xd800 && code <= 0xdbff
 const isLow = (code: number) => code >= 0xdc00 && code <= 0xdfff
 

@@ -18,7 +18,7 @@ const PAIRS = [['(', ')'], ['[', ']'], ['{', '}'], ['«', '»'], ['「', '」'],
 /** In some languages “ opens, in others it closes: of these marks there is an even number. */
 const CURLED = /[“”„]/gu
 const EMPTY_PAIR = /\(\s*\)|\[\s*\]|\{\s*\}|«\s*»|“\s*”|„\s*“|「\s*」|"\s*"/gu
-const STRAY_JOINT = /[|·•:,–—]\s*[|·•:,–—]|^\s*[|·•:,–—?!]|[|·•,–—]\s*$/gmu
+const STRAY_JOINT = /[|·•:,–—]\s{0,3}[|·•:,–—]|^\s{0,3}[|·•:,–—?!]|[|·•,–—]\s{0,3}$/gmu
 
 const times = (text: string, sign: string) => text.split(sign).length - 1
 /** What is broken in a text, kind by kind: brackets and quotation marks without their other half or with nothing between, joints that join nothing. */

@@ -10,6 +10,9 @@ import { alsoSentence } from './wording'
 /** The phrase as one hashtag: its words run together, each but the first with a capital. */
 const hashtag = (phrase: string, language: string) => `#${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).map((word, i) => i ? asSentence(word, language) : word).join('')}`
 
+/** The name of a cell of the placement grid. */
+export const insertionKey = (phrase: string, place: string) => `${phrase}\n${place}`
+
 /** What one click would put in an empty cell; `null` where only a person can write it. */
 export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profile: LimitProfile, language: string): Fix | null {
   const description = draft.description ?? ''

@@ -19,10 +19,23 @@ const MISSING_SPACE = /\p{Ll}\.\p{Lu}\p{Ll}/u
 const RUN = /\S+/gu
 const MAY_HOLD = /[^.]\.[^.]|:\/\//u
 
+/** Several checks ask for the links of one text, and a fix leaves most texts as they are. */
+const KEPT = 16
+const kept = new Map<string, readonly TextLink[]>()
+
 /** Links in order of the text, with and without a scheme. Bare e-mail addresses are none. */
-export function linksOf(text: string): TextLink[] {
+export function linksOf(text: string): readonly TextLink[] {
   // Most texts hold no link; a dot within a word or a scheme is cheap to look for.
   if (!/[^\s.]\.[^\s.]|:\/\//u.test(text)) return []
+  let links = kept.get(text)
+  if (!links) {
+    if (kept.size >= KEPT) kept.clear()
+    kept.set(text, links = findLinks(text))
+  }
+  return links
+}
+
+function findLinks(text: string): TextLink[] {
   const links: TextLink[] = []
   for (const { 0: run, index } of text.matchAll(RUN)) {
     if (!MAY_HOLD.test(run)) continue

@@ -8,16 +8,26 @@ import type { LimitProfile } from './limits'
 /** Signs by which the parts of a title are joined, or which are left at an end when its first words go. */
 const JOINT = /[\s\-–—|:,·•]/u
 const LEFT_IN_FRONT = /[\s\-–—|:,.·•?!;)\]}»”]/u
-/** A hyphen joins parts only between spaces; within a word it belongs to it. */
-const JOINTS = /\s*(?:[|:,·•–—]|(?<=\s)-(?=\s))(?:\s*(?:[|:,·•–—]|(?<=\s)-(?=\s)))+\s*/gu
+const JOINED = /[|:,·•–—]$/u
 const EMPTY_PAIRS = /\(\s*\)|\[\s*\]|\{\s*\}|«\s*»|“\s*”|„\s*“|‘\s*’|"\s*"/gu
 
 /** What is left of a title once stretches are taken out: no empty brackets, no joints that join nothing. */
 export function withoutRanges(title: string, ranges: readonly { start: number, end: number }[]): string {
   let rest = title
   for (const { start, end } of [...ranges].reverse()) rest = `${rest.slice(0, start)} ${rest.slice(end)}`
-  const tidy = rest.replace(EMPTY_PAIRS, ' ').replace(JOINTS, run => ` ${/[|·•–—]/u.exec(run)?.[0] ?? ''} `.replace('  ', /,/u.test(run) ? ', ' : ': '))
-  return trimSigns(trimSigns(tidy, LEFT_IN_FRONT, 'start'), JOINT, 'end').replace(/\s+/gu, ' ').replace(/\s+([,:;])/gu, '$1')
+  const tidy = joinedOnce(rest.replace(EMPTY_PAIRS, ' '))
+  return trimSigns(trimSigns(tidy, LEFT_IN_FRONT, 'start'), JOINT, 'end').replace(/ ([,:;])/gu, '$1')
+}
+
+/** One joint where several follow one another, one space between words. A hyphen within a word is none. */
+function joinedOnce(text: string): string {
+  const kept: string[] = []
+  for (const token of text.split(/\s+/u)) {
+    const last = kept.at(-1) ?? ''
+    const word = JOINED.test(last) || last === '-' ? trimSigns(token, /[|:,·•–—-]/u, 'start') : token
+    if (word) kept.push(word)
+  }
+  return kept.join(' ')
 }
 
 /** The title with the lead word for word at its front, if that fits the limit; else the lead alone. */

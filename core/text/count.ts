@@ -13,7 +13,7 @@ export function count(text: string, unit: Unit): number {
   if (unit === 'utf16') return text.length
   if (ASCII.test(text)) return unit === 'graphemes' ? text.length - (text.match(/\r\n/g)?.length ?? 0) : text.length
   if (unit === 'graphemes') {
-    segmenter ??= new Intl.Segmenter(undefined, { granularity: 'grapheme' })
+    segmenter ??= new Intl.Segmenter('en', { granularity: 'grapheme' })
     let clusters = 0
     for (const _ of segmenter.segment(text)) clusters++
     return clusters
@@ -32,11 +32,18 @@ export function count(text: string, unit: Unit): number {
  */
 export function head(text: string, limit: number, unit: Unit): string {
   if (count(text, unit) <= limit) return text
-  segmenter ??= new Intl.Segmenter(undefined, { granularity: 'grapheme' })
+  segmenter ??= new Intl.Segmenter('en', { granularity: 'grapheme' })
   let used = 0
-  for (const cluster of segmenter.segment(text)) {
-    used += count(cluster.segment, unit)
-    if (used > limit) return text.slice(0, cluster.index)
+  if (unit === 'graphemes') {
+    for (const cluster of segmenter.segment(text)) if (++used > limit) return text.slice(0, cluster.index)
+    return text
+  }
+  // Only the cluster at the limit is looked at: to cut a long text into all of its clusters takes many times as long.
+  for (let at = 0; at < text.length;) {
+    const point = String.fromCodePoint(text.codePointAt(at)!)
+    used += count(point, unit)
+    if (used > limit) return text.slice(0, segmenter.segment(text).containing(at)!.index)
+    at += point.length
   }
   return text
 }

@@ -4,12 +4,20 @@ import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort } from 'node:worker_threads'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { RULE_SETS } from '../../core/draft/ruleset'
+import { fixed, type Draft, type DraftPhrases } from '../../core/draft/draft'
+import { withHelpfulFixes } from '../../core/draft/helpful'
+import type { LimitProfile } from '../../core/draft/limits'
+import type { RuleSet } from '../../core/draft/ruleset'
 import { scoreDraft } from '../../core/draft/score'
 import type { BriefFields } from '../../shared/brief'
 
 // A text may be long and its rules many: scored here, it holds up nobody else.
 const thread = {
-  score: scoreDraft,
+  /** The score with the fixes that help; each also as the whole new value it makes of its field. */
+  score(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet, profile: LimitProfile, language: string) {
+    const score = withHelpfulFixes(scoreDraft(draft, phrases, ruleSet, profile, language), draft, phrases, ruleSet, profile, language)
+    return { ...score, checks: score.checks.map(check => ({ ...check, fixes: check.fixes.map(fix => ({ ...fix, value: fixed(draft, fix) })) })) }
+  },
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
   percents: (list: BriefFields[]): (number | null)[] => list.map(({ title, description, tags, tray, ruleSet, language }) => {
     if (!title.trim() && !description.trim() && !tags.length) return null

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PlaceId, Placement } from '../../../core/draft/draft'
-import { insertionFor, type Insertion } from '../../../core/draft/insertions'
-import { DEFAULT_PROFILE } from '../../../core/draft/limits'
+import type { Fix, PlaceId, Placement } from '../../../core/draft/draft'
+import { insertionKey } from '../../../core/draft/insertions'
 import type { BriefFields } from '../../../shared/brief'
 import { trayMark } from '~/composables/figures'
 
-const props = defineProps<{ fields: BriefFields, phrases: string[], placements: Placement[] }>()
-const emit = defineEmits<{ show: [placement: Placement], insert: [insertion: Insertion] }>()
+const props = defineProps<{ fields: BriefFields, phrases: string[], placements: Placement[], insertions: Record<string, Fix> }>()
+const emit = defineEmits<{ show: [placement: Placement], insert: [insertion: Fix] }>()
 
 const PLACES: { id: PlaceId, short: string, name: string }[] = [
   { id: 'fileName', short: 'File', name: 'the file name' }, { id: 'title', short: 'Title', name: 'the title' }, { id: 'titleFront', short: 'Front', name: 'the part of the title a phone shows' },
@@ -25,7 +24,7 @@ const cells = computed(() => {
     places: PLACES.map((place) => {
       const placement = found.get(`${phrase}\n${place.id}`)
       const state = !placement ? 'n/a' as const : placement.grade === 'exact' ? 'met' as const : placement.grade === 'none' || placement.grade === 'fragment' ? 'missing' as const : 'partly' as const
-      const insertion = state === 'met' || state === 'partly' ? null : insertionFor(place.id, phrase, { ...props.fields, fileName: props.fields.fileName || undefined }, DEFAULT_PROFILE, props.fields.language)
+      const insertion = state === 'met' || state === 'partly' ? null : props.insertions[insertionKey(phrase, place.id)] ?? null
       return { place, placement, state, insertion, label: `“${phrase}” in ${place.name}: ${placement ? GRADES[placement.grade] : HAS_NONE[place.id] ?? 'does not apply'}` }
     }),
   }))

@@ -3,6 +3,7 @@ import { defaultKeymap, history, historyKeymap } from '@codemirror/commands'
 import { EditorState, StateEffect, StateField, type Range } from '@codemirror/state'
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { textEdits } from '../../../core/draft/edits'
 import type { Underline } from '../../../core/draft/underlines'
 import { useAccess } from '~/stores/access'
 
@@ -62,7 +63,9 @@ function draw() {
 watch(() => [props.underlines, props.phrases, props.marks], draw)
 watch(() => props.modelValue, (text) => {
   if (!view || text === view.state.doc.toString()) return
-  view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } })
+  // Only what differs is changed, so that the cursor and the editor's own history stay.
+  const edits = textEdits(view.state.doc.toString(), text)
+  view.dispatch({ changes: edits.map(({ start, end, insert }) => ({ from: start, to: end, insert })) })
 })
 
 /** Puts the cursor on a stretch of the text and brings it into view. */

@@ -1,3 +1,4 @@
+import { trimSigns } from '../../text/trim'
 import type { Outcome } from '../check'
 import { textFix, type FieldRange } from '../draft'
 import { defineCheck, met, missing, notApplicable } from '../check'
@@ -11,7 +12,10 @@ function signs(field: 'title' | 'description', text: string, forbidden: string[]
   for (const sign of forbidden) for (let at = text.indexOf(sign); at >= 0; at = text.indexOf(sign, at + sign.length)) ranges.push({ field, start: at, end: at + sign.length })
   if (!ranges.length) return met(`None of ${forbidden.join(' ')} in it.`)
   ranges.sort((a, b) => a.start - b.start)
-  const without = forbidden.reduce((rest, sign) => rest.replaceAll(sign, ' '), text.replace(MARKUP, '')).replace(/ {2,}/g, ' ').replace(/ +(?=\n|$)/gu, '')
+  const without = text.split('\n').map((line) => {
+    const rest = forbidden.reduce((part, sign) => part.replaceAll(sign, ' '), line.replace(MARKUP, ''))
+    return rest === line ? line : trimSigns(rest.replace(/ {2,}/g, ' '), / /u, 'end')
+  }).join('\n')
   return missing(`Holds ${ranges.length === 1 ? 'a sign' : `${ranges.length} signs`} that the site refuses (${forbidden.join(' ')}). Take ${ranges.length === 1 ? 'it' : 'them'} out.`, {
     ranges,
     fixes: [textFix('Take out the refused signs', field, text, without)],
