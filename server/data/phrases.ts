@@ -151,6 +151,8 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
 
   const addNew = (text: string, language: string) => Number(addPhrase.run(language, text, wordCount(text)).lastInsertRowid)
 
+  const phraseIds = relaxedTransaction(db, (list: readonly string[], language: string) => list.map(phrase => phraseId(phrase, language)))
+
   function sourceId(teller: Teller): number {
     const known = sourceRow.get(teller.name)?.id
     if (known !== undefined) return known
@@ -253,6 +255,8 @@ export function phraseStore(db: Db, now: () => number = Date.now, changed: (ids:
       changed([id])
       return id
     },
+    /** The ids of many, known or not, in one transaction. */
+    phraseIds,
     /**
      * Keeps what a source told, in one transaction: 2,000 figures at most, so that no autosave
      * waits long. What the same source told before is kept as past.

@@ -65,8 +65,9 @@ async function askBlock({ services }: AssessDeps, phrase: string, region: string
 /** Reads pages in the reading thread and makes them ready to be kept. */
 async function readPages({ phrases, reader }: AssessDeps, told: readonly ToldPage[], region: string, language: string, depth: number, kind: PageKind): Promise<PageToKeep[]> {
   const read = await reader.read(told.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })))
-  return told.map(({ phrase, search, block }, i) => ({
-    phraseId: phrases.phraseId(phrase, language), region, kind, source: search.source, at: search.at, depth, complete: search.complete,
+  const ids = phrases.phraseIds(told.map(page => page.phrase), language)
+  return told.map(({ search, block }, i) => ({
+    phraseId: ids[i]!, region, kind, source: search.source, at: search.at, depth, complete: search.complete,
     more: search.data.videos.length >= depth || !search.complete, titleMatches: search.data.titleMatches, videoBlock: block, intent: read[i]!.intent,
     seats: search.data.videos.map((video, k) => ({ video, strength: read[i]!.strengths[k]! })),
   }))

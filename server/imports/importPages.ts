@@ -39,8 +39,9 @@ export async function importPages({ phrases, results, videos }: ImportPagesDeps,
   const channels = new Set<string>()
 
   function keepPages(list: ImportedPage[]): void {
-    const due = list.flatMap((page) => {
-      const phraseId = phrases.phraseId(page.phrase, language)
+    const ids = phrases.phraseIds(list.map(page => page.phrase), language)
+    const due = list.flatMap((page, i) => {
+      const phraseId = ids[i]!
       const known = results.holds({ phraseId, region: page.region, at: page.at, source, codes: page.videos.map(video => video.id) })
       if (known) counts.known++
       return known ? [] : [{ ...page, phraseId }]

@@ -20,8 +20,8 @@ export interface PagesQuestion { file: string, region: string, language: string,
 
 /** Videos handed on in one go. */
 const BATCH = 200
-/** Pages handed on in one go: some two hundred seats. */
-const PAGES = 10
+/** Pages handed on in one go: some hundred seats. */
+const PAGES = 5
 /** Results of one page that are kept. */
 const MAX_SEATS = 60
 /** Characters of pages whose seats may still be coming; past it those begun first are taken as whole. */

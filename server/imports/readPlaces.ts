@@ -8,7 +8,7 @@ export type PlacesEvent = { kind: 'places', list: ListedPlace[], part: number } 
 export interface PlacesQuestion { file: string, /** Where a line tells none; '' for none. */ region: string }
 
 /** Places handed on in one go: as many as one transaction may write. */
-const BATCH = 1000
+const BATCH = 500
 
 /** Reads a CSV of places with their population. @throws Error with a message for the user when the file as a whole cannot be read. */
 export async function* readPlaces({ file, region }: PlacesQuestion): AsyncGenerator<PlacesEvent> {
