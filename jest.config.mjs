@@ -9,5 +9,6 @@ export default {
   transform: { '^.+\\.(ts|js|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }] },
   // These ship as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@plussub|@vueuse|comlink|stopword|uuid|d3-[a-z]+|internmap)/)'],
+  moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1' },
   moduleFileExtensions: ['ts', 'js', 'mjs', 'json'],
 }

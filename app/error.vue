@@ -3,15 +3,15 @@ import type { NuxtError } from '#app'
 
 const { error } = defineProps<{ error: NuxtError }>()
 const missing = computed(() => error.statusCode === 404)
-useHead({ title: () => `${missing.value ? 'There is nothing here' : 'Something went wrong'} · Fonetra` })
+useHead({ title: () => `${missing.value ? 'Page not found' : 'Something went wrong'} · Fonetra` })
 </script>
 
 <template>
   <v-app>
     <v-main class="lost">
       <div class="sheet">
-        <h1>{{ missing ? 'There is nothing here' : 'Something went wrong' }}</h1>
-        <p>{{ missing ? 'No screen has this address. It may have been typed wrong.' : `The screen could not be shown: ${error.message}. What was typed is kept.` }}</p>
+        <h1>{{ missing ? 'Page not found' : 'Something went wrong' }}</h1>
+        <p>{{ missing ? 'This page does not exist. Check the address.' : `This page could not be shown: ${error.message}. Your text is saved.` }}</p>
         <v-btn variant="tonal" color="primary" data-test="error-back" @click="clearError({ redirect: '/' })">Back to Fonetra</v-btn>
       </div>
     </v-main>

@@ -23,7 +23,7 @@ try {
 }
 if (options.help) { console.log(USAGE); process.exit(0) }
 const port = Number(options.port)
-if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port}” is no port: give a number from 1 to 65535.`)
+if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port}” is not a port. Use a number from 1 to 65535.`)
 const data = resolve(HOME, options.data)
 
 const free = await new Promise((tell) => {

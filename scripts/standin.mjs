@@ -11,7 +11,7 @@ try {
   stop(`${error.message}\nUsage: npm run standin -- [--port N] [--key K] [--data DIR]`)
 }
 const port = Number(options.port)
-if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port}” is no port: give a number from 1 to 65535.`)
+if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port}” is not a port. Use a number from 1 to 65535.`)
 await install()
 build()
 const data = resolve(HOME, options.data)

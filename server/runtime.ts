@@ -180,7 +180,7 @@ async function close(problem: unknown): Promise<void> {
 /** Closes what `openRuntime` opened and gives the folder back. */
 export function closeRuntime(): Promise<void> {
   return inTurn(async () => {
-    await close(new DataProblem('locked', 'Fonetra is being stopped. Start it again, and it goes on.'))
+    await close(new DataProblem('locked', 'Fonetra is stopping. Start it again to continue.'))
     giveBack?.()
     giveBack = undefined
   })

@@ -12,10 +12,10 @@ export interface SessionAnswer { needed: boolean, who: Who | null }
 export interface AccessKey { id: string, name: string, role: Role, createdAt: number, usedAt: number | null }
 
 export const newKeySchema = z.object({
-  name: z.string().trim().min(1, 'Say whose key it is.').max(60, 'A name has 60 characters at most.'),
+  name: z.string().trim().min(1, 'Enter a name for the key.').max(60, 'A name has 60 characters at most.'),
   role: z.enum(ROLES, 'A role is owner, editor or reader.'),
 })
 /** A key just made: the only time its text is told. */
 export interface NewKey extends AccessKey { key: string }
 
-export const signInSchema = z.object({ key: z.string().trim().min(1, 'Enter your access key.').max(200, 'This is no access key.') })
+export const signInSchema = z.object({ key: z.string().trim().min(1, 'Enter your access key.').max(200, 'This is not an access key.') })

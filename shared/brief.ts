@@ -6,7 +6,7 @@ import { languageInput, regionCode } from './text'
  * mistake (a pasted book) from being stored.
  */
 const ROOM = { topic: 300, title: 2000, description: 60_000, fileName: 400, tag: 600, tags: 600, phrase: 200, phrases: 500 }
-const room = (what: string, most: number) => z.string().max(most, `This ${what} is longer than ${most.toLocaleString('en')} characters. Shorten it; the last kept text stays.`)
+const room = (what: string, most: number) => z.string().max(most, `This ${what} is longer than ${most.toLocaleString('en')} characters. Shorten it; the last saved text stays.`)
 
 const trayPhrase = room('phrase', ROOM.phrase)
 
@@ -74,7 +74,7 @@ export interface BriefLine {
 export const briefPatchSchema = z.object({
   /** The window that edits: what two windows type is never folded into one entry of the history. */
   client: z.string().max(60).optional(),
-  editId: z.uuid('An edit needs an id of its own (a UUID), so that a repeat can be told from a new edit.'),
+  editId: z.uuid('An edit needs its own id (a UUID), so that a repeat can be recognised.'),
   fields: z.record(z.string(), z.object({ revision: z.number().int().min(0), value: z.unknown() })),
 })
 
@@ -90,7 +90,7 @@ export const newBriefSchema = z.object({
 
 /** One brief made anew for many places. */
 export const newSeriesSchema = z.object({
-  pattern: z.uuid('Choose the brief that is the pattern.'),
+  pattern: z.uuid('Choose the brief to copy.'),
   places: z.array(z.string().trim().min(1).max(100)).min(1, 'Choose at least one place.').max(300, 'A series can have 300 places at most.'),
   template: z.string().max(100).default('{phrase} {place}'),
 })

@@ -5,7 +5,7 @@ import { languageInput } from './text'
 const weight = z.object({ weight: z.number().min(0).max(1000), settings: z.record(z.string(), z.union([z.string().max(40), z.number()])).optional() })
 
 export const ruleSetSchema = z.object({
-  format: z.literal(1, { error: 'This rule set is of a format we do not know.' }),
+  format: z.literal(1, { error: 'This rule set has an unknown format.' }),
   id: z.string().max(100),
   name: z.string().max(100),
   note: z.string().max(2000).default(''),
@@ -16,7 +16,7 @@ const unit = z.enum(UNITS)
 const limit = z.number().int().min(0).max(1_000_000)
 
 export const limitProfileSchema = z.object({
-  format: z.literal(1, { error: 'This limit profile is of a format we do not know.' }),
+  format: z.literal(1, { error: 'This limit profile has an unknown format.' }),
   id: z.string().max(100),
   name: z.string().max(100),
   title: z.object({ limit, unit, forbidden: z.array(z.string().min(1).max(8)) }),

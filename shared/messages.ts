@@ -11,10 +11,10 @@ export const plainMessage: z.core.$ZodErrorMap = (issue) => {
     case 'invalid_type': return issue.input === undefined ? `This is missing. Give ${EXPECTED[issue.expected] ?? issue.expected}.` : `Give ${EXPECTED[issue.expected] ?? issue.expected} here.`
     case 'too_big': return issue.origin in UNITS ? `This has more than ${counted(issue.maximum, issue.origin)}. Shorten it.` : `Give a number of ${figure(issue.maximum)} at most.`
     case 'too_small': return issue.origin in UNITS ? `This has fewer than ${counted(issue.minimum, issue.origin)}.` : `Give a number of ${figure(issue.minimum)} or more.`
-    case 'invalid_format': return issue.format === 'uuid' ? 'Give an id as a UUID.' : issue.format === 'url' ? 'Give an address such as https://demand.example/api.' : 'This is not written as it should be; docs/api.md shows how.'
+    case 'invalid_format': return issue.format === 'uuid' ? 'Give an id as a UUID.' : issue.format === 'url' ? 'Give an address such as https://demand.example/api.' : 'This is not in the expected form; see docs/api.md.'
     case 'invalid_value': return `Give one of ${issue.values.map(String).join(', ')}.`
     case 'not_multiple_of': return `Give a multiple of ${figure(issue.divisor)}.`
     case 'unrecognized_keys': return `There is no field ${issue.keys.map(key => `“${key.slice(0, 40)}”`).join(', ')} here. Leave it out.`
-    default: return 'This does not fit; docs/api.md shows what is taken here.'
+    default: return 'This is not valid; see docs/api.md.'
   }
 }

@@ -10,7 +10,7 @@ import { languageInput, MAX_PHRASE, phraseInput, regionInput } from './text'
 export const PHRASE_SORTS = ['phrase', 'words', 'volume', 'volumeAll', 'change', 'competition', 'difficulty', 'worth', 'via', 'chance', 'season', 'advertiser'] as const
 export type PhraseSort = typeof PHRASE_SORTS[number]
 
-const flag = z.enum(['1', '0', 'true', 'false'], { error: 'Say 1 or leave it out.' }).optional().transform(value => value === '1' || value === 'true')
+const flag = z.enum(['1', '0', 'true', 'false'], { error: 'Use 1, or leave it out.' }).optional().transform(value => value === '1' || value === 'true')
 const figure = z.coerce.number({ error: 'Give a number.' }).min(0, 'Give a number of 0 or more.').optional()
 
 /** The question `/api/phrases` answers. */
@@ -19,8 +19,8 @@ export const phrasesQuerySchema = z.object({
   seed: z.string({ error: 'Give a seed as text.' }).max(MOST_SEEDS * (MAX_PHRASE + 2), `Seeds can be ${MOST_SEEDS} at most, of ${MAX_PHRASE} characters each.`).transform((text, context) => {
     const seeds = splitSeeds(text)
     if (!seeds.length) context.addIssue({ code: 'custom', message: 'Type at least one word.' })
-    else if (seeds.length > MOST_SEEDS) context.addIssue({ code: 'custom', message: `Seeds can be ${MOST_SEEDS} at most; these are ${seeds.length}. Take out some.` })
-    else if (seeds.some(seed => seed.length > MAX_PHRASE)) context.addIssue({ code: 'custom', message: `A seed can be ${MAX_PHRASE} characters at most. Shorten it to what people would type.` })
+    else if (seeds.length > MOST_SEEDS) context.addIssue({ code: 'custom', message: `Seeds can be ${MOST_SEEDS} at most; you sent ${seeds.length}. Remove some.` })
+    else if (seeds.some(seed => seed.length > MAX_PHRASE)) context.addIssue({ code: 'custom', message: `A seed can be ${MAX_PHRASE} characters at most. Shorten it.` })
     return seeds
   }),
   region: regionInput,
@@ -71,7 +71,7 @@ export interface PhraseRow {
   /** Up to 36 months in the region, oldest first; empty when no source tells them. */
   months: (number | null)[]
   change: number | null
-  /** Videos whose title holds the phrase, as the site tells it. */
+  /** Videos with the phrase in their title, as counted by the site. */
   competition: number | null
   /** 0 to 100; null until assessed, and for a page without any result. */
   difficulty: number | null
@@ -114,7 +114,7 @@ export interface PhrasesAnswer {
   /** What could not be had from a service, in words. */
   missing: string[]
   /** What the seed may have meant, where hardly any phrase holds its words: with what was changed to find it. None of them is among the rows. */
-  near: { phrase: string, why: string }[]
+  near: { phrase: string, why: string, seed: string }[]
 }
 
 export const assessBodySchema = z.object({
@@ -175,7 +175,7 @@ export interface PhraseSheet {
   /** Results clustered by the words they share; more than one cluster is more than one meaning. */
   meanings: { name: string[], ids: string[], titles: string[], share: number }[]
   top: { videoId: string, rank: number, title: string, channel: string, subscribers: number | null, views: number | null, publishedAt: number | null, thumbnail: string | null, strength: number }[]
-  /** Videos whose title holds it, for a thousand searches a month; `null` where there are none. */
+  /** Videos with the phrase in their title, per thousand monthly searches; `null` where there are none. */
   competitionPerThousand: number | null
   interest: { region: string, volume: number }[]
   related: { phrase: string, volume: number | null, change: number | null }[]

@@ -38,7 +38,7 @@ export interface RivalRow {
   targeting: number
   reach: number | null
   pull: number | null
-  /** How the phrase stands in title, first line and best tag. */
+  /** Match of the phrase in title, first line and best tag. */
   matches: { title: Grade, firstLine: Grade | null, tag: Grade | null }
   /** Taken out by hand as speaking of something else. */
   off: boolean
@@ -65,7 +65,7 @@ export interface Reading {
   winnings: { expected: number, low: number, high: number } | null
   earnings: { currency: string, lowMicros: number, highMicros: number } | null
   volume: number | null
-  /** Part of page one that changes hands in thirty days; `null` until two pages are kept. */
+  /** Share of page one that changes in thirty days; `null` until two pages are kept. */
   turnover: number | null
   pagesKept: number
   age: { young: number, median: number } | null
@@ -112,7 +112,7 @@ export interface ChannelStats {
   listed: number
   medianViews: number | null
   viewsPerSubscriber: number | null
-  /** Part of all its views that its best video has. */
+  /** Share of the channel’s views from its best video. */
   oneVideoShare: number | null
   at: number
 }

@@ -46,7 +46,7 @@ export const settingsSchema = z.object({
   weights: z.object({ demand: part, ease: part, trend: part }).refine(({ demand, ease, trend }) => demand + ease + trend > 0, 'At least one weight must be more than 0.').default(WORTH_WEIGHTS),
   spread: z.object({ offset: z.number().min(-1).max(1), sigma: z.number().min(0.01).max(1), tau: z.number().min(0.005).max(0.5) }).default(SPREAD),
   /** Part of the searches that each rank gets, first rank first. */
-  shares: z.array(part).min(1).max(60).refine(list => list.reduce((a, b) => a + b, 0) <= 1, 'All ranks together cannot get more than all searches.').default([...SHARES]),
+  shares: z.array(part).min(1).max(60).refine(list => list.reduce((a, b) => a + b, 0) <= 1, 'The shares of all ranks cannot add up to more than 1.').default([...SHARES]),
   /** Micros of a currency for a thousand views, by region; '' for all others. */
   rates: z.record(z.string().max(2), z.object({ currency: z.string().regex(/^[A-Z]{3}$/, 'Give a currency by its three letters.'), lowMicros: micros, highMicros: micros })).default(RATES),
 })

@@ -21,7 +21,7 @@ export class ApiProblem extends Error {
 
 interface ApiOptions { method?: string, query?: Record<string, string | number | null | undefined>, body?: unknown, file?: Blob, signal?: AbortSignal, keepalive?: boolean, accept?: string }
 
-/** The path with its query; absent and empty parameters are left out. */
+/** The path with its query; absent and empty parameters are skipped. */
 export function apiPath(path: string, query: ApiOptions['query'] = {}): string {
   const search = new URLSearchParams()
   for (const [name, value] of Object.entries(query)) if (value !== null && value !== undefined && value !== '') search.set(name, String(value))
@@ -40,7 +40,7 @@ export async function apiResponse(path: string, { method = 'GET', query, body, f
     })
   } catch (error) {
     if (signal?.aborted) throw error
-    throw new ApiProblem(0, 'unreachable', 'Fonetra’s server cannot be reached. What you type is kept here and saved once it answers again.', null)
+    throw new ApiProblem(0, 'unreachable', 'Cannot reach the Fonetra server. Your text is kept here and saved when the connection is back.', null)
   }
   if (response.ok) return response
   const told = await response.json().catch(() => null) as { error?: { code: string, message: string, details: unknown } } | null

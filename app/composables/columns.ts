@@ -9,10 +9,10 @@ const all = (whom: Whom, narrow: boolean): PhraseColumn[] => [
   { key: 'volume', title: 'Searches', width: narrow ? 66 : 70, align: 'end', hint: 'Mean searches a month in the region', narrow: true },
   { key: 'volumeAll', title: 'Everywhere', width: 80, align: 'end', hint: 'Mean searches a month everywhere' },
   { key: 'change', title: 'Change', width: 58, align: 'end', hint: 'Last three months against the same three a year before' },
-  { key: 'competition', title: 'Rivals', width: 50, align: 'end', hint: 'Competition: videos whose title holds the phrase' },
+  { key: 'competition', title: 'Rivals', width: 50, align: 'end', hint: 'Competition: videos with the phrase in their title' },
   { key: 'difficulty', title: 'Difficulty', width: narrow ? 64 : 70, align: 'end', hint: '0 to 100: how firmly the first result page is held', narrow: true },
   ...(whom === 'channel' ? [{ key: 'chance', title: 'Chance', width: narrow ? 54 : 60, align: 'end', hint: 'Chance that a well-worded video of my channel comes on page one', narrow: true } as const] : []),
-  { key: 'worth', title: 'Worth', width: narrow ? 46 : 50, align: 'end', hint: `0 to 100: demand, ${whom === 'channel' ? 'my chance' : 'ease'} and trend in one. Click a figure for its working.`, narrow: true },
+  { key: 'worth', title: 'Worth', width: narrow ? 46 : 50, align: 'end', hint: `0 to 100: demand, ${whom === 'channel' ? 'my chance' : 'ease'} and trend in one. Click a figure to see how it is calculated.`, narrow: true },
   { key: 'via', title: 'Via', width: 38, align: 'center', hint: 'Which of the two sources suggests it: V the video site, W web search' },
 ]
 

@@ -28,7 +28,7 @@ export function useImporting() {
         progress.value = line
         left.value = line.part !== null && line.part > TELLING ? Math.round((Date.now() - startedAt) / line.part * (1 - line.part) / 1000) : null
       }
-      throw new ApiProblem(0, 'unreachable', 'The connection ended before the import did. What was read by then is kept; importing the file again takes the rest.', null)
+      throw new ApiProblem(0, 'unreachable', 'The connection was lost during the import. The rows read so far are saved. Import the file again to add the rest.', null)
     } catch (error) {
       if (own.signal.aborted) return null
       throw error

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
+import { lastLook } from '~/composables/lastPlace'
 import { remember } from '~/composables/remember'
 import { useAccess } from '~/stores/access'
 import { useChanges } from '~/stores/changes'
@@ -31,11 +32,15 @@ const newOpen = ref(false)
 const NARROW = 1000
 const { width } = useDisplay()
 const narrow = computed(() => width.value < NARROW)
+/** Below this one the areas are shown by their signs alone. */
+const PHONE = 700
+const phone = computed(() => width.value < PHONE)
 const trayOver = ref(false)
 const trayOpen = ref(localStorage.getItem('fonetra.tray') !== 'closed')
 const dark = computed(() => theme.global.name.value === 'dark')
 
-const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: { ...(id ? { brief: id } : {}), ...(route.query.for ? { for: route.query.for } : {}) } })
+/** An area as the brief was last looked at there. */
+const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: { ...(id ? { ...lastLook(id, path), brief: id } : {}), ...(route.query.for ? { for: route.query.for } : {}) } })
 
 function switchTheme() {
   theme.change(dark.value ? 'light' : 'dark')
@@ -54,11 +59,11 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
 <template>
   <v-app>
     <a class="unseen" href="#main">Skip to the content</a>
-    <v-navigation-drawer permanent :width="88" class="rail" aria-label="Areas">
-      <div class="mark"><img src="/mark.svg" alt="" width="28" height="28"><span>Fonetra</span></div>
+    <v-navigation-drawer permanent :width="phone ? 52 : 88" class="rail" :class="{ phone }" aria-label="Areas">
+      <div class="mark"><img src="/mark.svg" alt="" width="28" height="28"><span class="name">Fonetra</span></div>
       <nav aria-label="Areas">
         <NuxtLink v-for="(area, i) in AREAS" :key="area.path" :to="linkTo(area.path)" class="area" :class="{ here: route.path === area.path }" :aria-current="route.path === area.path ? 'page' : undefined" :title="`${area.question} (g ${i + 1})`">
-          <v-icon :icon="area.icon" size="20" />{{ area.name }}
+          <v-icon :icon="area.icon" size="20" /><span class="name">{{ area.name }}</span>
         </NuxtLink>
       </nav>
     </v-navigation-drawer>
@@ -105,6 +110,8 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
 .area { display: grid; justify-items: center; gap: 2px; padding: 9px 0; font-size: 12px; color: var(--muted); text-decoration: none; border-left: 3px solid transparent; }
 .area:hover { color: var(--ink); }
 .area.here { color: var(--teal); border-left-color: var(--teal); background: var(--surface); font-weight: 600; }
+/* Read out, not drawn. */
+.phone .name { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
 .pick { max-width: 420px; font-weight: 600; }
 .topic { overflow: hidden; text-overflow: ellipsis; }
 </style>

@@ -40,6 +40,8 @@ const ideas = computed(() => [...new Set([tray.tray.lead, ...tray.tray.support.s
 const unsearched = computed(() => demand.rows.length > 0 && !filtered.value && !demand.answer?.missing.length && demand.rows.every(row => row.volume === null && row.volumeAll === null))
 const VIEWS = [{ view: 'table', title: 'Table', icon: mdiTable }, { view: 'chart', title: 'Chart', icon: mdiChartScatterPlot }, { view: 'year', title: 'Year', icon: mdiCalendarMonthOutline }, { view: 'groups', title: 'Groups', icon: mdiGroup }] as const
 /** Phrases that places are crossed with: those selected, else the lead, else the seed. */
+/** The seeds that hardly any phrase contains, in words. */
+const hardly = computed(() => new Intl.ListFormat('en', { type: 'disjunction' }).format([...new Set(demand.answer?.near.map(each => `“${each.seed}”`))]))
 const bases = computed(() => demand.selected.length ? demand.selected : [tray.tray.lead ?? query.value.seed].filter(Boolean))
 
 function importFile() {
@@ -62,21 +64,21 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
     <template v-if="query.seed">
       <DemandFilters :filters="filters" :filtered="filtered" @filter="filter" @clear="clear" />
       <div class="status small" data-test="demand-status">
-        <span v-if="demand.state === 'loading'">Looking up “{{ query.seed }}” … <button class="plain link" data-test="look-stop" @click="demand.giveUp()">Stop</button></span>
+        <span v-if="demand.state === 'loading'">Loading “{{ query.seed }}” … <button class="plain link" data-test="look-stop" @click="demand.giveUp()">Stop</button></span>
         <template v-else-if="demand.state === 'ready' && demand.answer">
-          <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> {{ demand.answer.total === 1 ? 'phrase' : 'phrases' }}{{ filtered ? (demand.answer.total === 1 ? ' passes the filters' : ' pass the filters') : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template><template v-if="demand.answer.withheld">, {{ demand.answer.withheld }} kept away · <button class="plain link" data-test="show-aside" @click="filter({ aside: '1', tray: '' })">show</button></template></span>
+          <span><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong> {{ demand.answer.total === 1 ? 'phrase' : 'phrases' }}{{ filtered ? (demand.answer.total === 1 ? ' matches the filters' : ' match the filters') : '' }}<template v-if="demand.rows.length < demand.answer.total">, the first {{ demand.rows.length.toLocaleString('en') }} shown · <button class="plain link" @click="demand.more(language)">show more</button></template><template v-if="demand.answer.withheld">, {{ demand.answer.withheld }} hidden · <button class="plain link" data-test="show-aside" @click="filter({ aside: '1', tray: '' })">show</button></template></span>
           <span v-if="demand.judging" class="judging"><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing, {{ demand.left }} left <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span>
           <span v-else class="muted">{{ demand.difficultyKnown.toLocaleString('en') }} assessed <button v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)" class="plain link" @click="demand.judge(language)">assess more</button><template v-if="demand.answer.total > demand.difficultyKnown && demand.answer.total > 400 && !jobs.running.length"> <button class="plain link" data-test="judge-all" @click="demand.judgeAll(language)">assess all</button></template></span>
-          <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">New figures came in: sort again</button>
-          <button v-else-if="demand.stale && !demand.judging" class="plain link" data-test="demand-stale" @click="demand.again(language)">Figures changed elsewhere: show them</button>
-          <span v-if="unsearched" class="muted">No source knows of searches for it. <button class="plain link" @click="importFile">Import a list that does</button></span>
+          <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">New figures arrived. Sort again</button>
+          <button v-else-if="demand.stale && !demand.judging" class="plain link" data-test="demand-stale" @click="demand.again(language)">Figures have changed. Reload</button>
+          <span v-if="unsearched" class="muted">No source has search figures for it. <button class="plain link" @click="importFile">Import a list</button></span>
           <span v-if="demand.answer.missing.length" class="missing">Missing: {{ demand.answer.missing.join(', ') }}. <button class="plain link" @click="demand.again(language, true)">Ask again</button></span>
           <span v-if="demand.judgeProblem" class="missing">Some phrases could not be assessed: {{ demand.judgeProblem }} <button class="plain link" @click="demand.judge(language)">Try again</button></span>
         </template>
         <v-btn-toggle :model-value="view" mandatory density="compact" variant="outlined" color="primary" divided class="views" aria-label="View"><v-btn v-for="each in VIEWS" :key="each.view" :value="each.view" size="small" :prepend-icon="each.icon" :data-test="`view-${each.view}`" @click="show(each.view)">{{ each.title }}</v-btn></v-btn-toggle>
       </div>
       <section v-if="demand.state === 'ready' && demand.answer?.near.length" class="sheet near small" aria-label="Near phrases" data-test="near">
-        <h2>Hardly any phrase holds “{{ query.seed }}”. Near it:</h2>
+        <h2>Few phrases contain {{ hardly }}. Did you mean:</h2>
         <ul><li v-for="each in demand.answer.near" :key="each.phrase"><button class="plain link" @click="ask(each.phrase)">{{ each.phrase }}</button> <span class="muted">{{ each.why }}</span></li></ul>
       </section>
       <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
@@ -84,8 +86,8 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
       </div>
       <v-skeleton-loader v-else-if="demand.state === 'loading' && !demand.rows.length" type="paragraph@4" class="sheet grow" />
       <div v-else-if="demand.state === 'ready' && !demand.rows.length" class="sheet state" data-test="no-phrases">
-        <h2>{{ filtered ? 'No phrase passes these filters' : `Nothing is known of “${query.seed}”` }}</h2>
-        <p>{{ filtered ? 'Loosen one of them, or clear them all.' : 'Try fewer or more common words, another region, or import a list that holds it.' }}</p>
+        <h2>{{ filtered ? 'No phrases match these filters' : `No phrases found for “${query.seed}”` }}</h2>
+        <p>{{ filtered ? 'Relax a filter, or clear them all.' : 'Try fewer or more common words, another region, or import a list that includes it.' }}</p>
         <v-btn v-if="filtered" variant="tonal" @click="clear">Clear the filters</v-btn>
       </div>
       <div v-else class="work">
@@ -99,8 +101,8 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
     </template>
     <div v-else class="sheet state" data-test="demand-empty">
       <h2>What do people search for, and can I win it?</h2>
-      <p>Type a topic above. You get what people search for around it, how often, how firmly each phrase is held, and one figure that weighs the two.</p>
-      <p class="muted">The services that ship with Fonetra are simulated: they know bicycle repair and a few neighbouring trades of a made-up world. For anything else, import a list of phrases with their searches.</p>
+      <p>Type a topic above to see what people search for, how often, how strong the competition is, and one figure that combines the two.</p>
+      <p class="muted">The data that ships with Fonetra is simulated: it covers bicycle repair and a few related trades in an invented world. For anything else, import a list of phrases with their searches.</p>
       <p v-if="ideas.length">From this brief: <v-btn v-for="idea in ideas" :key="idea" class="ma-1" variant="outlined" size="small" @click="ask(idea)">{{ idea }}</v-btn></p>
     </div>
     <LazyDemandWorth v-if="working !== null" :phrase="working" :region="query.region" :language="language" @close="working = null" />

@@ -38,7 +38,7 @@ watch(() => scored.value?.score.points, () => void say())
 
 /** Applies a ready-made change, with a way back. */
 function apply(fix: Fix) {
-  brief.edit(`${fix.label}: done.`, fix, scored.value?.draft[fix.field])
+  brief.edit(`Done: ${fix.label.toLowerCase()}.`, fix, scored.value?.draft[fix.field])
 }
 
 function showRange({ field, item, start, end }: FieldRange) {
@@ -63,7 +63,7 @@ function restore(field: BriefField, value: unknown) {
   <div class="screen">
     <h1 class="unseen">Desk</h1>
     <div v-if="!fields" class="sheet state">
-      <template v-if="library.state === 'ready' && !library.briefs.length"><h2>Nothing to write yet</h2><p>Make a brief: one video, with its phrases and its text.</p><v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn></template>
+      <template v-if="library.state === 'ready' && !library.briefs.length"><h2>Nothing to write yet</h2><p>Create a brief: one video, with its phrases and its text.</p><v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn></template>
       <p v-else-if="library.state === 'failed'" role="alert">{{ library.problem }}</p>
       <v-skeleton-loader v-else type="heading, paragraph@3" />
     </div>
@@ -101,6 +101,6 @@ function restore(field: BriefField, value: unknown) {
 .long { flex: 1; }
 .over { color: var(--plum); font-weight: 600; }
 .file { flex: none; }
-.places { max-height: 190px; padding: 4px 8px; }
+.places { padding: 4px 8px; }
 .state { padding: 36px; display: grid; gap: 12px; justify-items: start; }
 </style>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-definePageMeta({ middleware: to => navigateTo({ path: '/demand', query: to.query }, { replace: true }) })
+import { lastPlace } from '~/composables/lastPlace'
+
+definePageMeta({ middleware: to => navigateTo(Object.keys(to.query).length ? { path: '/demand', query: to.query } : lastPlace(), { replace: true }) })
 </script>
 
 <template><div /></template>

@@ -43,23 +43,23 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
     <div class="ask">
       <RivalsPhrase class="phrase" :phrase="phrase" :region="region" :language="language" @ask="read" />
       <ShellRegion class="region" :model-value="region" @update:model-value="set({ region: $event ?? '' }, true)" />
-      <v-btn-toggle :model-value="from" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Where the page comes from"><v-btn value="site" size="small" title="Result pages of the video site" @click="set({ from: undefined })">Video site</v-btn><v-btn value="web" size="small" title="The video block of a web search" data-test="from-web" @click="set({ from: 'web' })">Web search</v-btn></v-btn-toggle>
-      <v-btn-toggle v-if="from === 'site'" :model-value="depth" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Result pages read"><v-btn v-for="each in [20, 40, 60]" :key="each" :value="each" size="small" :data-test="`depth-${each}`" :title="`${each / 20} result ${each === 20 ? 'page' : 'pages'}`" @click="set({ depth: each === 60 ? undefined : String(each) })">{{ each }}</v-btn></v-btn-toggle>
+      <v-btn-toggle :model-value="from" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Source of the results"><v-btn value="site" size="small" title="Result pages of the video site" @click="set({ from: undefined })">Video site</v-btn><v-btn value="web" size="small" title="The video block of a web search" data-test="from-web" @click="set({ from: 'web' })">Web search</v-btn></v-btn-toggle>
+      <v-btn-toggle v-if="from === 'site'" :model-value="depth" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Results to load"><v-btn v-for="each in [20, 40, 60]" :key="each" :value="each" size="small" :data-test="`depth-${each}`" :title="`${each / 20} result ${each === 20 ? 'page' : 'pages'}`" @click="set({ depth: each === 60 ? undefined : String(each) })">{{ each }}</v-btn></v-btn-toggle>
     </div>
     <nav v-if="tray.phrases.length" class="tray small" aria-label="Phrases of the tray"><button v-for="each in tray.phrases" :key="each.phrase" class="plain chip" :class="{ here: each.phrase === phrase }" :aria-current="each.phrase === phrase ? 'true' : undefined" data-test="tray-chip" @click="read(each.phrase)"><strong class="figure">{{ each.mark }}</strong> {{ each.phrase }}</button></nav>
-    <div v-if="!phrase && view !== 'trending'" class="sheet state" data-test="rivals-empty"><h2>Who holds this phrase, and how firmly?</h2><p>Type a phrase, or give the brief a lead. You see every result with its strength, where your channel would stand among them, and what their words are.</p></div>
+    <div v-if="!phrase && view !== 'trending'" class="sheet state" data-test="rivals-empty"><h2>Who ranks for this phrase, and how strong are they?</h2><p>Type a phrase, or choose a lead for the brief. You see every result with its strength, where your channel would rank, and the words the results use.</p></div>
     <template v-else>
       <div class="tabs">
         <v-btn-toggle :model-value="view" mandatory density="compact" variant="outlined" color="primary" divided aria-label="View"><v-btn v-for="each in VIEWS" :key="each.view" :value="each.view" size="small" :data-test="`tab-${each.view}`" @click="turn(each.view)">{{ each.title }}</v-btn></v-btn-toggle>
         <template v-if="view !== 'trending'">
-          <span v-if="rivals.state === 'loading'" class="small">Reading the page … <button class="plain link" @click="rivals.giveUp()">Stop</button></span>
+          <span v-if="rivals.state === 'loading'" class="small">Loading results … <button class="plain link" @click="rivals.giveUp()">Stop</button></span>
           <span v-else-if="rivals.page" class="small muted" :title="dateTime(rivals.page.at)">{{ rivals.page.source }}, seen {{ ago(rivals.page.at) }}<template v-if="!rivals.page.complete">, <strong class="missing">incomplete</strong></template><template v-if="rivals.page.problem">; <span class="missing">{{ rivals.page.problem }}</span></template></span>
           <v-spacer />
-          <v-btn size="small" :prepend-icon="mdiRefresh" :disabled="!rivals.page || rivals.state === 'loading'" data-test="look-again" @click="rivals.again(true)">Look again</v-btn>
+          <v-btn size="small" :prepend-icon="mdiRefresh" :disabled="!rivals.page || rivals.state === 'loading'" data-test="look-again" @click="rivals.again(true)">Reload</v-btn>
         </template>
       </div>
       <RivalsTrending v-if="view === 'trending'" :region="region" :language="language" />
-      <div v-else-if="rivals.state === 'failed' && !rivals.page" class="sheet state" role="alert"><h2>The page could not be had</h2><p>{{ rivals.problem }}</p><v-btn variant="tonal" @click="rivals.again()">Try again</v-btn></div>
+      <div v-else-if="rivals.state === 'failed' && !rivals.page" class="sheet state" role="alert"><h2>Could not load the results</h2><p>{{ rivals.problem }}</p><v-btn variant="tonal" @click="rivals.again()">Try again</v-btn></div>
       <template v-else-if="rivals.page">
         <RivalsReading :page="rivals.page" />
         <RivalsLadder v-if="view === 'ladder'" :page="rivals.page" />

@@ -126,7 +126,7 @@ export const useBrief = defineStore('brief', () => {
 
   function set<Field extends BriefField>(field: Field, value: BriefFields[Field], fromOutside = false) {
     if (!brief.value || same(brief.value.fields[field], value)) return
-    if (access.reads) return notices.tell('Your key reads; it does not write. Nothing was changed.', { serious: true })
+    if (access.reads) return notices.tell('Your key is read-only. Nothing was changed.', { serious: true })
     assign(field, plain(value))
     if (fromOutside) outside.value++
     dirty.add(field)
@@ -153,7 +153,7 @@ export const useBrief = defineStore('brief', () => {
   function edit(text: string, fix: Fix, base: string | string[] | undefined) {
     if (!brief.value) return
     const { fields } = brief.value
-    if (!same(fields[fix.field], base ?? '')) return notices.tell('The text has changed meanwhile. Try again.', { serious: true })
+    if (!same(fields[fix.field], base ?? '')) return notices.tell('The text has changed since. Try again.', { serious: true })
     if (fix.field === 'tags') change(text, 'tags', applyList(fields.tags, fix.edits))
     else change(text, fix.field, applyText(fields[fix.field], fix.edits))
   }

@@ -98,7 +98,7 @@ export const useDemand = defineStore('demand', () => {
   /** Gives up on a look that takes too long. */
   function giveUp() {
     asking?.abort()
-    problem.value = 'Stopped before the services had answered.'
+    problem.value = 'Stopped before the results arrived.'
     state.value = rows.value.length ? 'ready' : 'failed'
   }
 

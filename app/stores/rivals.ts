@@ -51,7 +51,7 @@ export const useRivals = defineStore('rivals', () => {
   /** Gives up on a page that takes too long. */
   function giveUp() {
     asking?.abort()
-    problem.value = 'Stopped before the page had come.'
+    problem.value = 'Stopped before the results arrived.'
     state.value = page.value ? 'ready' : 'failed'
   }
 
@@ -66,7 +66,7 @@ export const useRivals = defineStore('rivals', () => {
       // The way back may be taken while another page is shown.
       if (asked?.phrase === phrase && asked.language === language) await again()
       changes.changed('pages')
-      if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'taken out' : 'back in'}.` : `${rows.length} results ${off ? 'taken out' : 'back in'}.`, { undo: () => setOff(rows, !off, of, false) })
+      if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'excluded' : 'restored'}.` : `${rows.length} results ${off ? 'excluded' : 'restored'}.`, { undo: () => setOff(rows, !off, of, false) })
     } catch (error) {
       notices.tell(messageOf(error), { serious: true })
     }

@@ -39,15 +39,15 @@ export const useTray = defineStore('tray', () => {
 
   function add(list: string[]) {
     const fresh = list.filter(phrase => phrase !== tray.value.lead && !tray.value.support.includes(phrase))
-    if (!fresh.length) return notices.tell(list.length === 1 ? `“${list[0]}” is in the tray already.` : 'All of them are in the tray already.')
+    if (!fresh.length) return notices.tell(list.length === 1 ? `“${list[0]}” is already in the tray.` : 'All of them are already in the tray.')
     const rest = without(fresh)
-    change(`${counted(fresh.length, 'phrase')} to the tray.`, { ...rest, support: [...rest.support, ...fresh] })
+    change(`${counted(fresh.length, 'phrase')} added to the tray.`, { ...rest, support: [...rest.support, ...fresh] })
   }
 
   function makeLead(phrase: string) {
     if (phrase === tray.value.lead) return
     const rest = without([phrase])
-    change(`“${phrase}” is the lead.`, { ...rest, lead: phrase, support: rest.lead ? [rest.lead, ...rest.support] : rest.support })
+    change(`“${phrase}” is now the lead.`, { ...rest, lead: phrase, support: rest.lead ? [rest.lead, ...rest.support] : rest.support })
   }
 
   function setAside(list: string[]) {
@@ -56,7 +56,7 @@ export const useTray = defineStore('tray', () => {
   }
 
   function remove(phrase: string) {
-    change(`“${phrase}” taken out.`, without([phrase]))
+    change(`“${phrase}” removed.`, without([phrase]))
   }
 
   function reorder(support: string[]) {

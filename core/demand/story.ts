@@ -26,7 +26,7 @@ export interface StoryOf { season: Season | null, trend: Pick<Trend, 'direction'
  * @param lastMonth calendar month of the last month, 0 January; `months` how many there are.
  */
 export function demandStory({ season, trend, spike, lastMonth, months }: StoryOf): string {
-  if (!trend && !season && !spike) return months ? 'Too few months are known to tell a season or a trend.' : 'No source tells its months.'
+  if (!trend && !season && !spike) return months ? 'Not enough months to find a season or a trend.' : 'No source has monthly figures.'
   const said: string[] = []
   if (spike) {
     const month = (index: number) => ((lastMonth - (months - 1 - index)) % 12 + 12) % 12

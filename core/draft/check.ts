@@ -23,6 +23,9 @@ export interface CheckInput {
   match: (phrase: ReadPhrase, text: ReadText) => Match
 }
 
+/** What a check may need to have something to look at. */
+export type Need = 'lead' | 'support' | 'title' | 'description' | 'tags'
+
 export interface Outcome {
   /** 0 to 1; `null` when there is nothing to look at, and the check then does not apply. */
   fraction: number | null
@@ -42,7 +45,7 @@ export interface Check<Settings extends object = object> {
   /** Why it may matter; one sentence, no promise. */
   why: string
   /** Without these the check does not apply. */
-  needs: readonly ('lead' | 'support' | 'title' | 'description' | 'tags')[]
+  needs: readonly Need[]
   /** Its thresholds, unless the rule set says otherwise. */
   settings: Settings
   run: (input: CheckInput & { settings: Settings }) => Outcome

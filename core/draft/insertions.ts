@@ -22,10 +22,10 @@ export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profi
       return leadFirst(draft.title ?? '', readPhrase(phrase, language), profile)[0] ?? null
     case 'firstLine':
     case 'opening':
-      return textFix('Begin the description with it', 'description', description, begunWith(description, phrase, language))
+      return textFix('Start the description with it', 'description', description, begunWith(description, phrase, language))
     case 'description': {
       const sentence = alsoSentence([phrase], language)
-      return sentence === null ? null : textFix('Add a line that names it', 'description', description, `${description.trimEnd()}${description.trim() ? '\n\n' : ''}${sentence}`)
+      return sentence === null ? null : textFix('Add a line that mentions it', 'description', description, `${description.trimEnd()}${description.trim() ? '\n\n' : ''}${sentence}`)
     }
     case 'firstTag': {
       const tags = draft.tags ?? []

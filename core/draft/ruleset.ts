@@ -26,7 +26,7 @@ export const BALANCED: RuleSet = {
   format: 1,
   id: 'balanced',
   name: 'Balanced',
-  note: 'The lead near the front of a title a person would say, an opening that repeats it, support phrases told, tags close to the subject.',
+  note: 'The lead near the front of a natural title, repeated at the start of the description; support phrases used; tags close to the subject.',
   checks: {
     ...FORM,
     'title-lead': { weight: 14 },
@@ -50,7 +50,7 @@ export const EXACT_LINE: RuleSet = {
   format: 1,
   id: 'exact-line',
   name: 'Exact line',
-  note: 'The title is the phrase and nothing else, the first line of the description is the phrase alone, and few tags say the same.',
+  note: 'The title is exactly the phrase, the first line of the description is the phrase alone, and a few tags repeat it.',
   checks: {
     ...FORM,
     'title-is-lead': { weight: 20 },

@@ -1,7 +1,7 @@
 import { count } from '../text/count'
 import { match, readPhrase, type Match, type ReadPhrase, type ReadText } from '../text/match'
 import { chaptersOf } from './chapters'
-import type { Check, CheckInput, Outcome, Question } from './check'
+import type { Check, CheckInput, Need, Outcome, Question } from './check'
 import { CHECKS } from './checks'
 import type { Draft, DraftPhrases, Field, PlaceId, Placement } from './draft'
 import { hashtagsOf } from './hashtags'
@@ -23,6 +23,10 @@ export interface CheckResult extends Omit<Outcome, 'fraction'> {
   /** Points won, unrounded, of the points it can bring; both 0 when it does not apply. */
   points: number
   outOf: number
+  /** What it is worth in this rule set, also where it does not apply. */
+  weight: number
+  /** What the draft lacks for it to apply; `null` where it applies, or has nothing to look at. */
+  lacks: Need | null
 }
 
 export interface Tally { used: number, limit: number, unit: string }
@@ -30,7 +34,7 @@ export interface Tally { used: number, limit: number, unit: string }
 export interface Score {
   points: number
   outOf: number
-  /** 0 to 100; `null` when no check applies. */
+  /** 0 to 100; `null` when no check applies, or there is no lead phrase that checks of the rule set need: a share of the rest would promise too much. */
   percent: number | null
   checks: CheckResult[]
   counts: { title: Tally, description: Tally & { characters: number }, tags: Tally, hashtags: Tally, chapters: Tally }
@@ -101,10 +105,10 @@ export function scoreDraft(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet
     points += won
     outOf += possible
     const { id, version, field, question, title, why } = check
-    checks.push({ id, version, field, question, title, why, state: stateOf(fraction), points: won, outOf: possible, ...rest })
+    checks.push({ id, version, field, question, title, why, state: stateOf(fraction), points: won, outOf: possible, weight: rule.weight, lacks: lacking ?? null, ...rest })
   }
   const all = [...(input.lead ? [input.lead] : []), ...input.support]
-  return { points, outOf, percent: outOf ? 100 * points / outOf : null, checks, counts: countsOf(draft, profile), placements: placements(all, input.places, input.match) }
+  return { points, outOf, percent: outOf && !checks.some(check => check.lacks === 'lead') ? 100 * points / outOf : null, checks, counts: countsOf(draft, profile), placements: placements(all, input.places, input.match) }
 }
 
 /** How much of each limit a draft uses. */

@@ -41,7 +41,7 @@ export class FeedReader {
   /** @param tell told the channel before its first video, and again where more of it comes later. */
   constructor(private readonly tell: { channel: (channel: ToldChannel) => void, video: (video: ToldVideo) => void }) {
     let attributes = 0
-    this.parser.on('doctype', () => { throw new FeedProblem('The feed declares a document type or entities of its own, which are not read. Save it without them.') })
+    this.parser.on('doctype', () => { throw new FeedProblem('The feed declares its own document type or entities, which are not supported. Save it without them.') })
     this.parser.on('attribute', () => { if (++attributes > MOST_ATTRIBUTES) throw new FeedProblem(`An element of the feed has more than ${MOST_ATTRIBUTES} attributes.`) })
     this.parser.on('opentag', ({ name, attributes: given }) => { attributes = 0; this.open(name, given as Record<string, string>) })
     this.parser.on('closetag', ({ name }) => { this.end(name) })

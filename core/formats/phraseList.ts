@@ -75,9 +75,9 @@ export function readListRow(cells: readonly string[], map: ColumnMap): ListedPhr
   const plain = PLAIN_PHRASE.test(raw)
   const phrase = plain ? raw : phraseKey(raw)
   if (!phrase) return { reason: 'There is no phrase in this line.' }
-  if (!plain && !/[\p{L}\p{N}]/u.test(phrase)) return { reason: `“${raw.trim().slice(0, 40)}” holds no word.` }
+  if (!plain && !/[\p{L}\p{N}]/u.test(phrase)) return { reason: `“${raw.trim().slice(0, 40)}” contains no word.` }
   if (phrase.length > MAX_PHRASE) return { reason: `The phrase is ${phrase.length} characters long; ${MAX_PHRASE} is the most.` }
-  if (!plain && CONTROL.test(phrase)) return { reason: 'The phrase holds characters that cannot be shown.' }
+  if (!plain && CONTROL.test(phrase)) return { reason: 'The phrase contains characters that cannot be shown.' }
   if (phrase.length >= 2 * MAX_WORDS && wordCount(phrase) > MAX_WORDS) return { reason: `The phrase has more than ${MAX_WORDS} words.` }
   const problems: string[] = []
   const number = (column: ListColumn, least = 0) => {
@@ -85,7 +85,7 @@ export function readListRow(cells: readonly string[], map: ColumnMap): ListedPhr
     if (text === undefined) return null
     const value = looseNumber(text)
     if (value === null) return null
-    if (Number.isNaN(value)) problems.push(`“${text.trim().slice(0, 30)}” is no number for ${column}.`)
+    if (Number.isNaN(value)) problems.push(`“${text.trim().slice(0, 30)}” is not a number for ${column}.`)
     else if (value < least) problems.push(`${column} cannot be ${value}.`)
     return value
   }
@@ -94,9 +94,9 @@ export function readListRow(cells: readonly string[], map: ColumnMap): ListedPhr
   const competition = number('competition')
   const advertiser = number('advertiser')
   const region = regionOf(cell('region'))
-  if (region === undefined) problems.push(`“${cell('region')!.trim().slice(0, 20)}” is no region; give two letters, such as GB.`)
+  if (region === undefined) problems.push(`“${cell('region')!.trim().slice(0, 20)}” is not a region. Use two letters, such as GB.`)
   const history = monthsOf(cell('months'))
-  if (history === undefined) problems.push('The months are no list of numbers.')
+  if (history === undefined) problems.push('The months are not a list of numbers.')
   if (problems.length) return { reason: problems.join(' ') }
   return { phrase, volume, change, competition, advertiser, region: region ?? null, months: history ?? null }
 }

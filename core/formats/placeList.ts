@@ -16,10 +16,10 @@ export function placeColumns(headers: readonly string[]): { name: number, popula
 export function placeRow(cells: readonly string[], columns: { name: number, population: number, region: number }, region: string): ListedPlace | { reason: string } {
   const name = (cells[columns.name] ?? '').normalize('NFKC').replace(/\s+/gu, ' ').trim()
   if (!name) return { reason: 'There is no name in this line.' }
-  if (name.length > 100 || !/\p{L}/u.test(name)) return { reason: `“${name.slice(0, 40)}” is no name of a place.` }
+  if (name.length > 100 || !/\p{L}/u.test(name)) return { reason: `“${name.slice(0, 40)}” is not a place name.` }
   const told = (cells[columns.region] ?? '').trim() || region
-  if (!/^[a-z]{2}$/iu.test(told)) return { reason: told ? `“${told.slice(0, 20)}” is no region; give two letters, such as GB.` : 'The line tells no region, and none was chosen.' }
+  if (!/^[a-z]{2}$/iu.test(told)) return { reason: told ? `“${told.slice(0, 20)}” is not a region. Use two letters, such as GB.` : 'The line has no region, and none was chosen.' }
   const population = columns.population < 0 ? null : looseNumber(cells[columns.population] ?? '')
-  if (population !== null && !(population >= 0)) return { reason: `“${(cells[columns.population] ?? '').slice(0, 20)}” is no population.` }
+  if (population !== null && !(population >= 0)) return { reason: `“${(cells[columns.population] ?? '').slice(0, 20)}” is not a population.` }
   return { name, region: told.toUpperCase(), population: population === null ? null : Math.round(population) }
 }

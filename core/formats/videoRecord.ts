@@ -101,7 +101,7 @@ export function videoRecord(record: Readonly<Record<string, unknown>>, columns: 
     if (given === null || given.trim() === '') return null
     const read = looseNumber(given)
     if (read === null) return null
-    if (Number.isNaN(read) || read < 0) { problems.push(`“${given.slice(0, 30)}” is no number for ${field}.`); return null }
+    if (Number.isNaN(read) || read < 0) { problems.push(`“${given.slice(0, 30)}” is not a number for ${field}.`); return null }
     return read
   }
   const whole = (field: Field) => { const value = number(field); return value === null ? null : Math.round(value) }
@@ -112,17 +112,17 @@ export function videoRecord(record: Readonly<Record<string, unknown>>, columns: 
   const owner = typeof nested === 'object' && nested !== null ? nested as Record<string, unknown> : null
   const channelTitle = (owner ? text(owner.title ?? owner.name) : text(nested))?.trim() ?? 'unknown channel'
   const id = text(raw('id')) ?? (link ? idOfLink(link) : null)
-  if (!id?.trim()) return { reason: 'Neither an id nor a link tells which video this is.' }
+  if (!id?.trim()) return { reason: 'There is no id or link to identify the video.' }
   const time = (field: Field) => {
     const given = text(raw(field))
     if (given === null || !given.trim()) return null
     const at = timeOf(given)
-    if (at === null) problems.push(`“${given.slice(0, 30)}” is no date; write 2026-03-31.`)
+    if (at === null) problems.push(`“${given.slice(0, 30)}” is not a date. Use the form 2026-03-31.`)
     return at
   }
   const length = text(raw('duration'))
   const region = text(raw('region'))?.trim()
-  if (region && !/^[a-z]{2}$/iu.test(region) && !/^(everywhere|global|world)$/iu.test(region)) problems.push(`“${region.slice(0, 20)}” is no region; give two letters, such as GB.`)
+  if (region && !/^[a-z]{2}$/iu.test(region) && !/^(everywhere|global|world)$/iu.test(region)) problems.push(`“${region.slice(0, 20)}” is not a region. Use two letters, such as GB.`)
   const video: ToldVideo = {
     id: id.trim().slice(0, 200), title: title.slice(0, 1000), description: text(raw('description'))?.slice(0, 60_000) ?? null, tags: listOf(raw('tags'))?.slice(0, 500) ?? null,
     channel: { id: (text(raw('channelId')) ?? (owner ? text(owner.id) : null) ?? `by-name:${channelTitle.toLowerCase()}`).slice(0, 200), title: channelTitle.slice(0, 500), subscribers: owner ? Number(owner.subscribers ?? Number.NaN) >= 0 ? Number(owner.subscribers) : null : whole('subscribers') },
@@ -130,7 +130,7 @@ export function videoRecord(record: Readonly<Record<string, unknown>>, columns: 
   }
   const phrase = phraseKey(text(raw('phrase')) ?? '')
   const rank = number('rank')
-  if (phrase && rank !== null && (rank < 1 || rank > 1000 || !Number.isInteger(rank))) problems.push(`A rank is a whole number from 1; ${rank} is none.`)
+  if (phrase && rank !== null && (rank < 1 || rank > 1000 || !Number.isInteger(rank))) problems.push(`A rank is a whole number from 1, not ${rank}.`)
   const at = time('at')
   if (problems.length) return { reason: problems.join(' ') }
   const seat = phrase && rank !== null ? { phrase, rank, at, region: region && /^[a-z]{2}$/iu.test(region) ? region.toUpperCase() : null, titleMatches: whole('titleMatches') } : null

@@ -10,7 +10,7 @@ export interface WordSource { rank: number, title: string, description: string |
 export interface PageTerm {
   term: string
   place: WordPlace
-  /** Results of this page that use it, and their ranks. */
+  /** Results that use it, and their ranks. */
   users: number
   ranks: number[]
   /** How much more this page uses it than neighbouring phrases' pages: 1 is as much. */

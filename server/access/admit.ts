@@ -46,6 +46,6 @@ export async function admit(event: H3Event, path: string, access: () => AccessSt
   if (isOpen(path)) return
   const who = await whoIs(event, access)
   if (!who) throw new Problem(401, 'key-needed', 'Sign in with your access key.')
-  if (!mayDo(who.role, event.method, path)) throw new Problem(403, 'not-allowed', who.role === 'reader' ? 'Your key reads; it does not write. Nothing was changed.' : 'This is for the owner alone. Nothing was changed.')
+  if (!mayDo(who.role, event.method, path)) throw new Problem(403, 'not-allowed', who.role === 'reader' ? 'Your key is read-only. Nothing was changed.' : 'Only the owner can do this. Nothing was changed.')
   event.context.who = who
 }

@@ -20,7 +20,7 @@ export default route(async (event, runtime) => {
   const waits = anew === '1' ? null : asked.waits(what)
   const due = anew === '1' || !kept.length || Date.now() - kept[0]!.told_at > AGE_MS
   if (waits) problem = waits.problem
-  else if (due && !mayAsk) problem = 'What is kept is shown; the site is not asked.'
+  else if (due && !mayAsk) problem = 'Showing saved data; the site was not contacted.'
   else if (due) {
     try {
       const answer = await withRetry(() => services.site.trending(region, language))

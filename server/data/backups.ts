@@ -88,7 +88,7 @@ export function backupDue(file: string, now: number = Date.now()): boolean {
  */
 export function usableBackup(file: string, name: string, newest: number): string {
   const from = join(backupFolder(file), name)
-  if (basename(name) !== name || !NAME.test(name) || !existsSync(from)) throw new DataProblem('damaged', 'This backup is not there any more. Choose another one.')
+  if (basename(name) !== name || !NAME.test(name) || !existsSync(from)) throw new DataProblem('damaged', 'This backup no longer exists. Choose another one.')
   checkBackup(from, newest)
   return from
 }

@@ -23,7 +23,7 @@ export function faultOf(error: unknown): Exclude<DataFault, 'in-use' | 'newer'> 
 /** What each fault means to a person while the program runs. */
 export const FAULT_MESSAGES: Record<Exclude<DataFault, 'in-use' | 'newer'>, string> = {
   damaged: 'A part of the data file is damaged and cannot be read. Restore a backup in the Library, under Data.',
-  full: 'The disk is full, so nothing could be saved. What you typed is still in this window. Free some space, and it is saved at the next try.',
+  full: 'The disk is full, so nothing was saved. Your text is still in this window. Free some space, and it will be saved.',
   locked: 'Another program is using the data file. It is tried again.',
   'not-writable': 'The data file cannot be written. Make it and its folder writable, then try again.',
 }

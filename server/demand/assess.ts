@@ -123,7 +123,7 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
   }
 }
 
-const NOT_ASKED = 'What is kept is shown; the services are not asked.'
+const NOT_ASKED = 'Showing saved data; the services were not contacted.'
 
 /** The kept page of a phrase, asked for when it is too old or too short. A service's fault leaves an old page standing, if there is one. */
 export async function keptPage(deps: AssessDeps, phrase: string, region: string, language: string, depth: number, kind: PageKind = 'site', anew = false): Promise<{ page: KeptPage, problem: string | null }> {
@@ -139,7 +139,7 @@ export async function keptPage(deps: AssessDeps, phrase: string, region: string,
   if (young(before) && !anew) return { page: before, problem: null }
   if (!mayAsk) {
     if (before) return { page: before, problem: NOT_ASKED }
-    throw serviceError('NotAsked', `No results of “${key}” are kept here, and the services are not asked. Whoever may write can open them, or a program by POST.`)
+    throw serviceError('NotAsked', `No saved results for “${key}”, and the services were not contacted. Someone with write access can load them; programs use POST.`)
   }
   const other = underWay.get(name)
   if (other) {

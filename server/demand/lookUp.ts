@@ -45,7 +45,7 @@ export async function learn({ phrases, services, asked, mayAsk = true }: Deps, l
         if (answer.complete) asked.nothing(untold)
         else {
           missing.add(where)
-          asked.failed(untold, 'The service told only a part.')
+          asked.failed(untold, 'The service returned only part of the data.')
         }
       } catch (error) {
         if (!isServiceFault(error)) throw error
@@ -88,7 +88,7 @@ export interface Look {
 export async function lookUp(deps: Deps, seed: string, region: string, language: string, anew = false): Promise<Look> {
   const { phrases, mayAsk = true, now = Date.now } = deps
   const kept = phrases.look(seed, region, language)
-  if (!mayAsk) return kept ?? { id: null, missing: ['what the services know of it (not asked yet)'] }
+  if (!mayAsk) return kept ?? { id: null, missing: ['data from the services (not requested yet)'] }
   const young = kept !== null && now() - kept.at < (kept.missing.length ? RETRY_MS : LOOK_AGE_MS)
   if (young && !anew) return kept
   const key = `${language}\n${region}\n${phraseKey(seed)}`

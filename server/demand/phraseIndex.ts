@@ -39,7 +39,7 @@ export interface IndexAnswer {
   /** Which seeds brought each, by their places; empty where there is one seed only. */
   broughtBy: number[][]
   /** Phrases near a seed that hardly any phrase answers, the most searched first, with what was changed to find them. */
-  near: { id: number, why: string }[]
+  near: { id: number, why: string, seed: number }[]
   cap: number
   /** Caps worked out anew on the way. */
   caps: { region: string, cap: number, known: number }[]
@@ -225,9 +225,9 @@ export class PhraseIndex {
   }
 
   /** What else the seeds may have meant, where hardly any phrase holds their words. */
-  private near(index: LanguageIndex, region: RegionColumns, { seed, offset }: IndexQuestion['query'], held: Bits): { id: number, why: string }[] {
+  private near(index: LanguageIndex, region: RegionColumns, { seed, offset }: IndexQuestion['query'], held: Bits): { id: number, why: string, seed: number }[] {
     if (offset > 0) return []
-    const found = seed.flatMap(each => this.nearSeed(index, region, each, held))
+    const found = seed.flatMap((each, i) => this.nearSeed(index, region, each, held).map(one => ({ ...one, seed: i })))
     return [...new Map(found.map(each => [each.id, each])).values()].slice(0, NEAR)
   }
 

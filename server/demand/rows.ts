@@ -92,5 +92,5 @@ export function answerPhrases(index: PhraseIndex, phrases: PhraseStore, question
   const rows = found.map(({ known, origin }, i) => toRow(known, { cap, chance: chances[i]!, weights, places: index.placeNames(), wording: wordings[i], ...(broughtBy[i] ? { seeds: broughtBy[i].map(n => query.seed[n]!) } : {}) }, origin))
   const monthsEnd = found.find(({ origin }) => origin.monthsEnd !== null)?.origin.monthsEnd ?? null
   const nearTexts = phrases.textsById(near.map(each => each.id))
-  return { seed: query.seed.join(', '), seeds: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, near: near.map(({ why }, i) => ({ phrase: nearTexts[i]!, why })), caps }
+  return { seed: query.seed.join(', '), seeds: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, near: near.map(({ why, seed }, i) => ({ phrase: nearTexts[i]!, why, seed: query.seed[seed]! })), caps }
 }

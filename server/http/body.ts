@@ -28,7 +28,7 @@ async function readBounded(event: H3Event, most: number, take: (piece: Buffer) =
     })
     req.once('end', resolve)
     req.once('error', fail)
-    req.once('close', () => { reject(new Problem(400, 'cut-off', 'The request ended before all of it had come.')) })
+    req.once('close', () => { reject(new Problem(400, 'cut-off', 'The request ended before it was complete.')) })
   })
 }
 

@@ -9,12 +9,12 @@ const HERE: Network = { listen: '127.0.0.1', origin: null, shared: false }
 /** Why a request is no business of ours; `null` for one of our own pages', or of a program that names one of our addresses. */
 export function strangerIn(path: string, headers: { host?: string, origin?: string, referer?: string, 'sec-fetch-site'?: string | string[] }, network: Network = HERE): string | null {
   const { host = '', origin, referer } = headers
-  if (!isOwnHost(host, network)) return network.shared ? 'Fonetra is not to be opened under this name. Whoever runs it can set FONETRA_ORIGIN.' : 'Fonetra answers only to pages of its own on this machine.'
+  if (!isOwnHost(host, network)) return network.shared ? 'Fonetra cannot be opened under this address. The person running it can set FONETRA_ORIGIN.' : 'Fonetra only answers requests from this computer.'
   // What another page asks for would be stored, and may cost calls to a live service, even where it cannot read the answer.
   const site = headers['sec-fetch-site']
   const foreign = origin !== undefined && hostOf(origin) !== host
     || path.startsWith('/api/') && (site !== undefined && site !== 'same-origin' && site !== 'none' || site === undefined && referer !== undefined && hostOf(referer) !== host)
-  return foreign ? 'Another page may not ask for this. Open Fonetra itself.' : null
+  return foreign ? 'Requests from other websites are blocked. Open Fonetra directly.' : null
 }
 
 /** No address that a screen makes is this long. */

@@ -24,13 +24,13 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
   if (error instanceof ZodError) {
     const issues = error.issues.map(issue => ({ field: issue.path.join('.'), message: issue.message }))
     const first = issues[0]
-    return { status: 400, body: body('bad-input', first ? (first.field ? `${first.field}: ${first.message}` : first.message) : 'The input does not fit.', issues) }
+    return { status: 400, body: body('bad-input', first ? (first.field ? `${first.field}: ${first.message}` : first.message) : 'The input is not valid.', issues) }
   }
   if (error instanceof DataProblem) return { status: error.fault === 'full' ? 507 : 503, body: body(DATA_CODES[error.fault], error.message) }
   const fault = faultOf(error)
   if (fault) return { status: fault === 'full' ? 507 : 503, body: body(DATA_CODES[fault], FAULT_MESSAGES[fault]) }
   // Asked before the file was closed, answered after.
-  if (error instanceof TypeError && error.message === 'The database connection is not open') return { status: 503, body: body('busy', 'The data was closed meanwhile. Try again in a moment.') }
+  if (error instanceof TypeError && error.message === 'The database connection is not open') return { status: 503, body: body('busy', 'The data file was closed. Try again in a moment.') }
   // It comes from the thread that scores, where it is known by its name alone.
   if (error instanceof Error && error.name === 'CaptionsFault') return { status: 400, body: body('bad-captions', error.message) }
   if (error instanceof ThreadLate) return { status: 422, body: body('too-much', error.message) }
@@ -39,5 +39,5 @@ export function problemOf(error: unknown): { status: number, body: ProblemBody }
   if (isServiceFault(error)) return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
   const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500
   if (status >= 400 && status < 500) return { status, body: body('bad-request', (error as Error).message || 'The request cannot be read.') }
-  return { status: 500, body: body('internal', 'Something went wrong here, not with your input. It is in the server’s log.') }
+  return { status: 500, body: body('internal', 'Something went wrong on the server, not with your input. See the server log.') }
 }

@@ -53,14 +53,14 @@ export function queryOf<Output>(event: H3Event, schema: ZodType<Output>, listed:
 /** The JSON body, parsed. @throws Problem when it is too long or no JSON, ZodError when it does not fit. */
 export async function bodyOf<Output>(event: H3Event, schema: ZodType<Output>): Promise<Output> {
   const raw = await readText(event, MAX_BODY)
-  if (nesting(raw) > DEEPEST) throw new Problem(400, 'too-deep', `The body is nested deeper than ${DEEPEST} levels. Send it flatter.`)
+  if (nesting(raw) > DEEPEST) throw new Problem(400, 'too-deep', `The body is nested deeper than ${DEEPEST} levels. Simplify it.`)
   let value: unknown
   try {
     value = JSON.parse(raw || 'null')
   } catch (error) {
     throw new Problem(400, 'no-json', `The body is not JSON: ${(error as Error).message}`)
   }
-  if (ESCAPED_SURROGATE.test(raw) && !wellFormed(value)) throw new Problem(400, 'half-character', 'A text in the body holds half a character (a lone surrogate). Send whole characters.')
+  if (ESCAPED_SURROGATE.test(raw) && !wellFormed(value)) throw new Problem(400, 'half-character', 'A text in the body contains half a character (a lone surrogate). Send whole characters.')
   return schema.parse(value)
 }
 

@@ -9,4 +9,4 @@ const question = z.object({ unchangedSince: z.coerce.number('Give a time in mill
 export const unchangedSince = (event: H3Event) => queryOf(event, question).unchangedSince
 
 /** What keeps something from being deleted that was changed later. */
-export const changedSince = (what: string) => new Problem(409, 'changed-since', `This ${what} was changed since. It stays.`)
+export const changedSince = (what: string) => new Problem(409, 'changed-since', `This ${what} has changed since, so it was not deleted.`)

@@ -7,7 +7,7 @@ const MAX_LINE = 100_000
 /** A record of a delimited file and the line it begins in, or why its line cannot be read. */
 export type DelimitedLine = { line: number, cells: string[] } | { line: number, cells: null, reason: string }
 
-const UNCLOSED = 'A quotation mark in this line is never closed.'
+const UNCLOSED = 'A quotation mark in this line is not closed.'
 const TOO_LONG = `This line is longer than ${MAX_LINE.toLocaleString('en')} characters.`
 
 /** The delimiter that parts most of the first line. */

@@ -43,7 +43,7 @@ function markedEncoding(beginning: Buffer): string | null {
 function declaredEncoding(beginning: Buffer): string | null {
   const declared = /^\s*<\?xml[^>]{0,200}?\sencoding=["']([\w.:-]{1,40})["']/u.exec(beginning.subarray(0, 400).toString('latin1'))?.[1]
   if (!declared) return null
-  if (!iconv.encodingExists(declared)) throw new Error(`The file says that its encoding is ${declared}, which is not read here. Save it as UTF-8.`)
+  if (!iconv.encodingExists(declared)) throw new Error(`The file declares the encoding ${declared}, which is not supported. Save it as UTF-8.`)
   return declared
 }
 

@@ -67,10 +67,10 @@ export async function importPages({ phrases, results, videos }: ImportPagesDeps,
       videos.keepVideos(event.list, now)
       counts.videos += event.list.length
       for (const video of event.list) channels.add(video.channel.id)
-      tell?.({ part: event.part, said: `${counts.videos.toLocaleString('en')} videos kept` })
+      tell?.({ part: event.part, said: `${counts.videos.toLocaleString('en')} videos imported` })
     } else {
       keepPages(event.list)
-      tell?.({ part: event.part, said: `${counts.pages.toLocaleString('en')} result pages kept` })
+      tell?.({ part: event.part, said: `${counts.pages.toLocaleString('en')} result pages imported` })
     }
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))

@@ -55,7 +55,7 @@ export async function importPhrases(phrases: PhraseStore, events: AsyncIterable<
     answer.accepted += saved.accepted
     answer.updated += saved.updated
     into?.(figures.map(each => each.phrase))
-    tell?.({ part: event.part, said: `${(answer.accepted + answer.updated).toLocaleString('en')} phrases kept` })
+    tell?.({ part: event.part, said: `${(answer.accepted + answer.updated).toLocaleString('en')} phrases imported` })
     await new Promise(resolve => setImmediate(resolve))
     if (signal?.aborted) break
   }

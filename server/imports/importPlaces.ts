@@ -14,7 +14,7 @@ export async function importPlaces(places: PlaceStore, events: AsyncIterable<Pla
     else {
       places.save(event.list, source)
       accepted += event.list.length
-      tell?.({ part: event.part, said: `${accepted.toLocaleString('en')} places kept` })
+      tell?.({ part: event.part, said: `${accepted.toLocaleString('en')} places imported` })
     }
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))

@@ -66,7 +66,7 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
     any = true
     if (told.whole) {
       const list = listIn(told.value)
-      if (!list) throw new Error('The JSON file holds no list of phrases.')
+      if (!list) throw new Error('The JSON file contains no list of phrases.')
       waiting = list.map((value, i) => ({ line: i + 1, value }))
       break
     }
@@ -75,7 +75,7 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
     else if (waiting.push(told) >= HEADED) yield* tell()
     if (gathered.full) yield* gathered.batches(read)
   }
-  if (!any) throw new Error('The file looks like JSON but no line of it can be read.')
+  if (!any) throw new Error('The file looks like JSON, but no line can be read.')
   if (!columns) yield* tell()
   if (columns!.map) yield* gathered.batches(1)
 }
@@ -150,7 +150,7 @@ async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGener
       if (early.headless) gathered.take(cells, line, early.map)
     }
   }
-  if (!headers) throw new Error('The file holds no line that can be read.')
+  if (!headers) throw new Error('The file has no readable lines.')
   if (columns) yield* gathered.batches(1)
   else yield columnsFor(headers, sample, given).event
 }

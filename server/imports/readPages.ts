@@ -62,7 +62,7 @@ async function* takenFromFeed(of: FileText, told: (part: number) => void): Async
     yield* due
     due = []
   }
-  if (!reader.close()) throw new Error('This is XML, but no Atom or RSS feed.')
+  if (!reader.close()) throw new Error('This is XML, but not an Atom or RSS feed.')
   yield* due
 }
 
@@ -72,7 +72,7 @@ async function* takenFromJson(of: FileText, told: (part: number) => void): Async
     const { line, value, whole } = each
     if (isJsonLd(value)) {
       const videos = videosOfJsonLd(value)
-      if (whole && !videos.length) throw new Error('The JSON-LD holds no VideoObject with a name and an address.')
+      if (whole && !videos.length) throw new Error('The JSON-LD contains no VideoObject with a name and an address.')
       for (const [i, video] of videos.entries()) yield { line: whole ? i + 1 : line, video, seat: null }
       continue
     }
@@ -91,7 +91,7 @@ async function* takenFromTable(of: FileText, told: (part: number) => void): Asyn
     if (!headers) {
       headers = cells
       columns = videoColumns(headers)
-      if (columns.title === undefined) throw new Error('No column header names a title. A list of results needs at least title and id or link; see docs/formats.md.')
+      if (columns.title === undefined) throw new Error('No column is named title. A list of results needs at least a title and an id or link; see docs/formats.md.')
     } else yield { line, ...videoRecord(Object.fromEntries(headers.map((header, i) => [header, cells[i] ?? ''])), columns) }
   }
 }
@@ -130,7 +130,7 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   function seat(video: ToldVideo, { phrase, region: told, rank, at, titleMatches }: ToldSeat): boolean | string {
     const where = told ?? region
     const key = `${where}\n${at}\n${phrase}`
-    if (closed.has(key)) return `The results of “${phrase}” stand too far apart in this file. Sort it by phrase and import it again.`
+    if (closed.has(key)) return `The results for “${phrase}” are too far apart in this file. Sort it by phrase and import it again.`
     let page = open.get(key)
     if (!page) open.set(key, page = { phrase, region: where, at, titleMatches, seats: new Map(), length: 0 })
     if (rank > MAX_SEATS || page.seats.has(rank)) return false

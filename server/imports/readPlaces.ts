@@ -22,7 +22,7 @@ export async function* readPlaces({ file, region }: PlacesQuestion): AsyncGenera
       if (each.cells?.every(cell => cell === '')) continue
       if (!columns) {
         columns = placeColumns(each.cells ?? [])
-        if (!columns) throw new Error('No column header names a place. Give a header line such as name,population,region.')
+        if (!columns) throw new Error('No column is named as the place. Add a header line such as name,population,region.')
         continue
       }
       const place = each.cells ? placeRow(each.cells, columns, region) : { reason: each.reason }
@@ -32,6 +32,6 @@ export async function* readPlaces({ file, region }: PlacesQuestion): AsyncGenera
     }
     if (refused.length) { yield { kind: 'refused', lines: refused }; refused = [] }
   }
-  if (!columns) throw new Error('No column header names a place. Give a header line such as name,population,region.')
+  if (!columns) throw new Error('No column is named as the place. Add a header line such as name,population,region.')
   if (list.length) yield { kind: 'places', list, part: 1 }
 }

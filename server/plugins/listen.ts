@@ -7,7 +7,7 @@ import { places } from '../runtime'
 export default defineNitroPlugin(() => {
   try {
     const { listen, shared, origin } = networkOf(process.env)
-    if (shared && !hasOwnerKey(places().file)) throw new Error('Others could reach Fonetra, and there is no key yet. Make the owner’s first, with the same --data: npm run key -- --owner NAME. Then start again.')
+    if (shared && !hasOwnerKey(places().file)) throw new Error('Fonetra would be reachable from other computers, but there is no access key yet. Create one for the owner first, with the same --data: npm run key -- --owner NAME. Then start again.')
     process.env.NITRO_HOST = listen
     if (shared) console.log(`Fonetra asks everybody for a key${origin ? ` at ${origin.origin}` : `. It listens on ${listen}, and what is sent can be read on the way: put a proxy with TLS before it (docs/network.md)`}.`)
   } catch (error) {

@@ -15,12 +15,12 @@ export function addressFault(given: string, own: number | null): string | null {
     return 'Give an address such as https://demand.example/api.'
   }
   if (url.protocol !== 'http:' && url.protocol !== 'https:') return 'Give an address that begins with http:// or https://.'
-  if (url.username || url.password) return 'Leave name and password out of the address; the key has a field of its own.'
-  if (url.search || url.hash) return 'Leave everything from ? or # on out of the address.'
+  if (url.username || url.password) return 'Leave user name and password out of the address; there is a separate field for the key.'
+  if (url.search || url.hash) return 'Remove ? or # and everything after it from the address.'
   const host = url.hostname.toLowerCase()
-  if (LINK_LOCAL.test(host) || host === '0' || host.endsWith('.internal')) return 'This address is one of the machine’s own network, not of a service. Give another one.'
+  if (LINK_LOCAL.test(host) || host === '0' || host.endsWith('.internal')) return 'This address belongs to the local network, not to a service. Enter another one.'
   const local = host === 'localhost' || host.endsWith('.localhost') || host === '[::1]' || isIP(host) === 4 && host.startsWith('127.')
   const port = Number(url.port || (url.protocol === 'https:' ? 443 : 80))
-  if (local && own !== null && port === own) return 'This is Fonetra’s own address. Give that of the service.'
+  if (local && own !== null && port === own) return 'This is Fonetra’s own address. Enter the address of the service.'
   return null
 }

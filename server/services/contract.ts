@@ -29,7 +29,7 @@ export type SiteChannel = ToldChannel
 export type SiteVideo = ToldVideo
 
 export interface SearchAnswer {
-  /** The site's own count of videos whose title holds the phrase. */
+  /** The site's own count of videos with the phrase in their title. */
   /** `null` where the site does not tell it. */
   titleMatches: number | null
   videos: SiteVideo[]

@@ -15,22 +15,22 @@ const MAX_BYTES = 32 * 1024 * 1024
 
 /** What went wrong, for the person: without the key, and without what the service wrote. */
 function faultOf(status: number): Error {
-  if (status === 429) return serviceError('ServiceRefused', 'The service is asked too often; it is tried again a little later.')
-  if (status === 401 || status === 403) return serviceError('ServiceFailed', 'The service does not accept the key. Look at it in the Library, under Sources.')
-  if (status === 404) return serviceError('ServiceFailed', 'There is no such service at this address. Look at it in the Library, under Sources.')
+  if (status === 429) return serviceError('ServiceRefused', 'Too many requests to the service. Trying again shortly.')
+  if (status === 401 || status === 403) return serviceError('ServiceFailed', 'The service does not accept the key. Check it in the Library, under Sources.')
+  if (status === 404) return serviceError('ServiceFailed', 'No such service at this address. Check it in the Library, under Sources.')
   return serviceError('ServiceFailed', `The service answered with status ${status}.`)
 }
 
 async function readBounded(response: Response): Promise<string> {
   const length = Number(response.headers.get('content-length') ?? 0)
-  if (length > MAX_BYTES) throw serviceError('ServiceFailed', 'The service answered more than can be taken.')
+  if (length > MAX_BYTES) throw serviceError('ServiceFailed', 'The answer of the service is too large.')
   const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader()
   let text = ''
   while (reader) {
     const { done, value } = await reader.read()
     if (done) break
     text += value
-    if (text.length > MAX_BYTES) { await reader.cancel(); throw serviceError('ServiceFailed', 'The service answered more than can be taken.') }
+    if (text.length > MAX_BYTES) { await reader.cancel(); throw serviceError('ServiceFailed', 'The answer of the service is too large.') }
   }
   return text
 }
@@ -60,12 +60,12 @@ export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptio
     try {
       told = JSON.parse(await readBounded(response))
     } catch (error) {
-      throw error instanceof Error && error.name.startsWith('Service') ? error : serviceError('ServiceFailed', 'The service answered what cannot be read.')
+      throw error instanceof Error && error.name.startsWith('Service') ? error : serviceError('ServiceFailed', 'The answer of the service cannot be read.')
     }
     const checked = output.safeParse(told)
     if (!checked.success) {
       const issue = checked.error.issues[0]!
-      throw serviceError('ServiceFailed', `The service answered otherwise than agreed (${issue.path.join('.') || 'the whole answer'}).`)
+      throw serviceError('ServiceFailed', `The answer of the service has an unexpected format (${issue.path.join('.') || 'the whole answer'}).`)
     }
     return checked.data
   }

@@ -6,7 +6,7 @@ import { Worker, type WorkerOptions } from 'node:worker_threads'
 /** A thread ended while it was asked something: what it was asked can be asked again. */
 export class ThreadEnded extends Error {
   constructor(readonly what: string, cause: unknown) {
-    super(`${what} had to be started again. Ask once more.`, { cause })
+    super(`${what} had to be restarted. Try again.`, { cause })
     this.name = 'ThreadEnded'
   }
 }
@@ -14,7 +14,7 @@ export class ThreadEnded extends Error {
 /** A question took so long that its thread was ended. */
 export class ThreadLate extends Error {
   constructor(what: string, ms: number) {
-    super(`${what} took longer than ${Math.round(ms / 1000)} seconds and was stopped. Try it with less text.`)
+    super(`${what} took longer than ${Math.round(ms / 1000)} seconds and was stopped. Try again with less text.`)
     this.name = 'ThreadLate'
   }
 }

@@ -74,7 +74,7 @@ const wrong: [string, string, Parameters<typeof call>[2], number, RegExp][] = [
   ['an empty seed', '/api/phrases?seed=', undefined, 400, /seed/u],
   ['a seed of signs', '/api/phrases?seed=%3F%3F', undefined, 400, /at least one word/u],
   ['a seed of 10,000 characters', `/api/phrases?seed=${'a'.repeat(10_000)}`, undefined, 400, /200 characters/u],
-  ['an unknown region', '/api/phrases?seed=bike&region=QQ', undefined, 400, /no region we know/u],
+  ['an unknown region', '/api/phrases?seed=bike&region=QQ', undefined, 400, /not a known region/u],
   ['an unknown sort', '/api/phrases?seed=bike&sort=luck', undefined, 400, /Sort by one of/u],
   ['a number that is none', '/api/phrases?seed=bike&minVolume=lots', undefined, 400, /Give a number/u],
   ['too much at once', '/api/phrases?seed=bike&limit=5000', undefined, 400, /limit/u],
@@ -83,10 +83,10 @@ const wrong: [string, string, Parameters<typeof call>[2], number, RegExp][] = [
   ['a draft of the wrong shape', '/api/check', { method: 'POST', body: { draft: { title: 5 }, phrases: {} } }, 400, /draft.title/u],
   ['an unknown rule set', '/api/check', { method: 'POST', body: { ...GOOD_DRAFT, ruleSet: 'lucky' } }, 400, /balanced, exact-line/u],
   ['an unknown field of a brief', '/api/briefs/00000000-0000-7000-8000-000000000000', { method: 'PATCH', body: { editId: '0190a000-0000-7000-8000-000000000001', fields: { colour: { revision: 0, value: 'red' } } } }, 400, /no field “colour”/u],
-  ['a brief that is not there', '/api/briefs/nobody', undefined, 404, /not there/u],
+  ['a brief that is not there', '/api/briefs/nobody', undefined, 404, /no longer exists/u],
   ['an unknown export', '/api/briefs/nobody/export?format=doc', undefined, 400, /text, json or csv/u],
   ['an unknown path', '/api/nothing/here', undefined, 404, /docs\/api/u],
-  ['a job that is not there', '/api/jobs/nobody', undefined, 404, /no such job/u],
+  ['a job that is not there', '/api/jobs/nobody', undefined, 404, /job does not exist/u],
   ['an empty file', '/api/import/phrases', { method: 'POST', raw: '' }, 422, /empty/u],
   ['a file without a phrase column', '/api/import/phrases', { method: 'POST', raw: 'x,y\n1,2\n' }, 422, /column/u],
 ]
@@ -124,9 +124,9 @@ test('who accepts lines is told how far an import is, and has the answer or the 
     return answer.text.trim().split('\n').map(line => JSON.parse(line) as Record<string, unknown>)
   }
   const lines = await send(`phrase,volume\n${Array.from({ length: 20_000 }, (_, i) => `lined phrase ${i},${i}\n`).join('')}`)
-  expect(lines[0]).toMatchObject({ part: 0.1, said: '2,000 phrases kept' })
+  expect(lines[0]).toMatchObject({ part: 0.1, said: '2,000 phrases imported' })
   expect(lines.at(-1)).toMatchObject({ answer: { accepted: 20_000, updated: 0 } })
-  expect(await send('x,y\n1,2\n')).toEqual([{ status: 422, error: { code: 'unknown-columns', message: expect.stringContaining('names a phrase') as string, details: { headers: ['x', 'y'], sample: [['1', '2']] } } }])
+  expect(await send('x,y\n1,2\n')).toEqual([{ status: 422, error: { code: 'unknown-columns', message: expect.stringContaining('named as the phrase') as string, details: { headers: ['x', 'y'], sample: [['1', '2']] } } }])
   expect(await send('')).toMatchObject([{ status: 422, error: { code: 'unreadable', message: 'The file is empty.' } }])
 })
 

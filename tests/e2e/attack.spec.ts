@@ -72,6 +72,6 @@ test('an unknown address has a page of its own look under its own policy', async
   const answer = await call(app, '/_nuxt/nothing.js', { headers: { Accept: 'text/html' } })
   expect(answer.status).toBe(404)
   expect(answer.headers.get('content-security-policy')).toContain('default-src \'none\'')
-  expect(answer.text).toContain('There is nothing here')
+  expect(answer.text).toContain('Page not found')
   expect((await call(app, '/_nuxt/nothing.js')).json).toMatchObject({ error: { code: expect.any(String) } })
 })

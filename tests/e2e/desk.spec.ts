@@ -15,7 +15,7 @@ test('the ledger counts points by check, and a fix is one click, with a way back
   const points = page.getByTestId('points')
   await expect(points).toHaveText(/\d/u)
   const before = Number(await points.innerText())
-  const states = page.getByTestId('ledger').locator('li[data-state]')
+  const states = page.getByTestId('ledger').locator('[data-state]')
   await expect(states).toHaveCount(20)
   await page.getByTestId('check-tag-lead').getByTestId('fix').click()
   await expect(page.getByTestId('tag').first()).toContainText('true a bike wheel')

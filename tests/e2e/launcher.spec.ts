@@ -49,7 +49,7 @@ test('a port in use, a port that is none and an unknown option are told', async 
   await new Promise(resolve => busy.once('listening', resolve))
   expect(once('demo', '--port', '43873', '--data', folder)).toMatchObject({ status: 1, stderr: expect.stringContaining('Port 43873 is in use') })
   busy.close()
-  expect(once('demo', '--port', 'harbour')).toMatchObject({ status: 1, stderr: expect.stringContaining('“harbour” is no port') })
+  expect(once('demo', '--port', 'harbour')).toMatchObject({ status: 1, stderr: expect.stringContaining('“harbour” is not a port') })
   expect(once('demo', '--speed')).toMatchObject({ status: 1, stderr: expect.stringContaining('--fresh') })
 })
 

@@ -8,7 +8,7 @@ test('briefs are made, found, duplicated, deleted and brought back', async ({ pa
   await expect(briefs).toHaveCount(3)
   await page.getByTestId('new-brief').click()
   await page.getByTestId('new-make').click()
-  await expect(page.getByTestId('new-topic')).toContainText('Say in a few words')
+  await expect(page.getByTestId('new-topic')).toContainText('Enter a topic')
   await page.getByTestId('new-topic').locator('input').fill('Bleeding brakes')
   await page.getByTestId('new-make').click()
   await expect(page).toHaveURL(/\/demand\?.*seed=bleeding(\+|%20)brakes/u)
@@ -23,7 +23,7 @@ test('briefs are made, found, duplicated, deleted and brought back', async ({ pa
   await page.getByTestId('undo').click()
   await expect(briefs).toHaveCount(2)
   await page.getByRole('textbox', { name: 'Find a brief' }).fill('nothing like it')
-  await expect(page.getByText('No brief holds these words.')).toBeVisible()
+  await expect(page.getByText('No briefs contain these words.')).toBeVisible()
   await app.close()
 })
 
@@ -93,6 +93,6 @@ test('the theme, the tray and the keys', async ({ page }) => {
 test('areas that are not built say in one line what will be there', async ({ page }) => {
   for (const area of ['release', 'ranks']) {
     await page.goto(`/${area}`)
-    await expect(page.getByText('Not built yet.')).toBeVisible()
+    await expect(page.getByText('Not available yet.')).toBeVisible()
   }
 })

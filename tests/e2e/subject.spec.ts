@@ -19,8 +19,8 @@ async function turnTo(page: Page, topic: string) {
 test('an undo leads to its own brief, also when another one is open, and overwrites nothing typed since', async ({ page, app }) => {
   const [one, two] = [await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Subject one', tray: { lead: 'bike bell', support: ['bike pump', 'bike horn'], setAside: [] } } } }), await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Subject two', title: 'Of the second', tray: { lead: 'bike pump', support: [], setAside: [] } } } })].map(each => each.json as { id: string })
   await page.goto(`/desk?brief=${one!.id}`)
-  await page.getByTestId('tray').getByRole('button', { name: 'Take out bike bell' }).click()
-  await expect(page.getByTestId('notice')).toContainText('taken out')
+  await page.getByTestId('tray').getByRole('button', { name: 'Remove bike bell' }).click()
+  await expect(page.getByTestId('notice')).toContainText('removed')
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
   await turnTo(page, 'Subject two')
   await page.getByTestId('undo').click()
@@ -29,7 +29,7 @@ test('an undo leads to its own brief, also when another one is open, and overwri
   expect((await fieldsOf(app, two!.id)).tray).toMatchObject({ lead: 'bike pump', support: [] })
   await expect(titleOf(page)).toHaveText('Of the second')
   // What was typed since stays: the step says why it is not taken back.
-  await page.getByTestId('tray').getByRole('button', { name: 'Take out bike pump' }).click()
+  await page.getByTestId('tray').getByRole('button', { name: 'Remove bike pump' }).click()
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
   const { revisions } = (await call(app, `/api/briefs/${two!.id}`)).json as { revisions: { tray: number } }
   await turnTo(page, 'Subject one')
@@ -80,7 +80,7 @@ test('an edit of a brief that is gone is told and not sent again and again', asy
   let sent = 0
   page.on('request', (request) => { if (request.method() === 'PATCH') sent++ })
   await page.keyboard.type('Too late')
-  await expect(page.getByTestId('save-state')).toContainText('not there any more')
+  await expect(page.getByTestId('save-state')).toContainText('no longer exists')
   await expect(titleOf(page)).toHaveText('Too late')
   // What was still to be sent of the typing is refused as well; after that nothing is sent by itself.
   const settle = async () => {

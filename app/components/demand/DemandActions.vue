@@ -39,7 +39,7 @@ async function done(work: (list: string[]) => void) {
 
 async function copy() {
   await copyText(selected.value.join('\n'))
-  notices.tell(`${selected.value.length === 1 ? 'Phrase' : `${selected.value.length} phrases`} copied, one a line.`)
+  notices.tell(`${selected.value.length === 1 ? 'Phrase' : `${selected.value.length} phrases`} copied, one per line.`)
 }
 
 function exportCsv(all: boolean) {
@@ -54,7 +54,7 @@ function exportCsv(all: boolean) {
 <template>
   <div v-if="selected.length" class="actions sheet" role="toolbar" aria-label="With the selected phrases" data-test="actions">
     <span><strong class="figure">{{ selected.length }}</strong> selected</span>
-    <v-btn variant="flat" color="primary" :prepend-icon="mdiTrayPlus" data-test="to-tray" @click="done(list => tray.add(list))">To the tray</v-btn>
+    <v-btn variant="flat" color="primary" :prepend-icon="mdiTrayPlus" data-test="to-tray" @click="done(list => tray.add(list))">Add to tray</v-btn>
     <v-btn :prepend-icon="mdiStarOutline" :disabled="selected.length !== 1" data-test="make-lead" @click="done(list => tray.makeLead(list[0]!))">Make lead</v-btn>
     <v-btn :prepend-icon="mdiCompareHorizontal" :disabled="selected.length < 2 || selected.length > 6" title="Two to six phrases side by side" data-test="compare" @click="emit('compare', selected)">Compare</v-btn>
     <DemandListMenu :phrases="selected" :language="language" />

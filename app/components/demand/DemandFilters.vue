@@ -11,7 +11,7 @@ const TYPED = ['contains', 'exclude', ...NUMBERS] as const
 type Typed = typeof TYPED[number]
 const FLAGS = [
   { name: 'questions', title: 'Questions only' }, { name: 'rising', title: 'Rising only' }, { name: 'both', title: 'Both sources suggest it' },
-  { name: 'block', title: 'Web search shows videos' }, { name: 'tray', title: 'Not in the tray' }, { name: 'aside', title: 'Show what was set aside' },
+  { name: 'block', title: 'Web search shows videos' }, { name: 'tray', title: 'Not in the tray' }, { name: 'aside', title: 'Show phrases set aside' },
 ] as const
 const MONTHS = [{ title: 'any', value: '' }, ...Array.from({ length: 12 }, (_, month) => ({ title: monthWord(month), value: String(month + 1) }))]
 const INTENT_ITEMS = [{ title: 'any', value: '' }, ...INTENTS.map(intent => ({ title: INTENT_WORDS[intent], value: intent }))]
@@ -38,8 +38,8 @@ function apply(filters: Record<DemandFilter, string>) {
 
 <template>
   <div class="filters" role="group" aria-label="Filters">
-    <v-text-field maxlength="400" class="wide" label="Holds" :model-value="typed.contains" title="Words a phrase must hold; commas part alternatives: clean, wash" data-test="filter-contains" @update:model-value="type('contains', $event)" />
-    <v-text-field maxlength="400" class="wide" label="Without" :model-value="typed.exclude" title="Words it must not hold; commas part several: gold, silver" data-test="filter-exclude" @update:model-value="type('exclude', $event)" />
+    <v-text-field maxlength="400" class="wide" label="Holds" :model-value="typed.contains" title="Phrases with any of these words. Separate with commas: clean, wash" data-test="filter-contains" @update:model-value="type('contains', $event)" />
+    <v-text-field maxlength="400" class="wide" label="Without" :model-value="typed.exclude" title="Hide phrases with any of these words. Separate with commas: gold, silver" data-test="filter-exclude" @update:model-value="type('exclude', $event)" />
     <v-text-field maxlength="400" label="Words from" inputmode="numeric" :model-value="typed.minWords" :error-messages="fault('minWords')" data-test="filter-min-words" @update:model-value="type('minWords', $event)" />
     <v-text-field maxlength="400" label="to" inputmode="numeric" :model-value="typed.maxWords" :error-messages="fault('maxWords')" @update:model-value="type('maxWords', $event)" />
     <v-text-field maxlength="400" label="Least volume" inputmode="numeric" :model-value="typed.minVolume" :error-messages="fault('minVolume')" data-test="filter-volume" @update:model-value="type('minVolume', $event)" />
@@ -48,7 +48,7 @@ function apply(filters: Record<DemandFilter, string>) {
       <template #activator="{ props: menu }"><v-btn v-bind="menu" :prepend-icon="mdiFilterVariant" :color="extra ? 'primary' : undefined" data-test="filter-more">More{{ extra ? ` (${extra})` : '' }}</v-btn></template>
       <v-card class="more" data-test="filter-menu">
         <v-checkbox v-for="flag in FLAGS" :key="flag.name" :label="flag.title" :model-value="filters[flag.name] === '1'" density="compact" hide-details color="primary" :data-test="`filter-${flag.name}`" @update:model-value="emit('filter', { [flag.name]: $event ? '1' : '' })" />
-        <v-select label="Has its season in" :items="MONTHS" :model-value="filters.season" class="mt-3" data-test="filter-season" @update:model-value="emit('filter', { season: $event })" />
+        <v-select label="Peaks in" :items="MONTHS" :model-value="filters.season" class="mt-3" data-test="filter-season" @update:model-value="emit('filter', { season: $event })" />
         <v-select label="The searcher wants to" :items="INTENT_ITEMS" :model-value="filters.intent" class="mt-3" data-test="filter-intent" @update:model-value="emit('filter', { intent: $event })" />
         <DemandFilterSets class="mt-3" :filters="filters" :filtered="filtered" @apply="apply" />
       </v-card>

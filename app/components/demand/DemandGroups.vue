@@ -39,7 +39,7 @@ const pick = (phrase: string) => { selected.value = selected.value.includes(phra
     <p class="small muted head">Phrases whose first pages share three results in ten and more: one video can win them together. From {{ answer?.withPages.toLocaleString('en') ?? '…' }} assessed phrases.</p>
     <div v-if="problem" class="empty" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="load">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!answer" type="paragraph@3" />
-    <p v-else-if="!answer.clusters.length" class="empty muted">No two of them share enough of their results. Assess more phrases, or widen the seed.</p>
+    <p v-else-if="!answer.clusters.length" class="empty muted">No two phrases share enough results. Assess more phrases, or use a broader seed.</p>
     <ul v-else>
       <li v-for="cluster in answer.clusters" :key="cluster.head" data-test="group">
         <div class="line"><input type="checkbox" :checked="cluster.phrases.every(phrase => selected.includes(phrase))" :aria-label="`Select the group of ${cluster.head}`" @change="pickAll(cluster.phrases)"><button class="plain head-phrase" @click="emit('open', cluster.head)">{{ cluster.head }}</button><span class="muted">and {{ cluster.phrases.length - 1 }} more</span><strong class="figure" :title="`${inFull(cluster.volume)} searches a month together`">{{ rounded(Math.round(cluster.volume)) }}</strong></div>

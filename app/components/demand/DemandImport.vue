@@ -22,7 +22,7 @@ const mapped = ref<Partial<Record<ListColumn, number>>>({})
 watch(open, (now) => {
   if (!now) {
     if (busy.value) {
-      notices.tell('Stopped. What was read by then is kept; importing the list again takes the rest.')
+      notices.tell('Stopped. The rows read so far are saved. Import the list again to add the rest.')
       emit('imported')
     }
     return stop()
@@ -50,7 +50,7 @@ async function send() {
     return
   }
   if (unknown.value && mapped.value.phrase === undefined) {
-    problem.value = 'Say which column holds the phrase.'
+    problem.value = 'Choose the column that contains the phrases.'
     return
   }
   const columns = unknown.value ? Object.entries(mapped.value).filter(([, index]) => index >= 0).map(([column, index]) => `${column}:${index}`).join(',') : ''
@@ -75,17 +75,17 @@ async function send() {
   <v-dialog v-model="open" aria-label="Import a list of phrases" max-width="640">
     <v-card title="Import a list of phrases" data-test="import">
       <v-card-text>
-        <p class="muted mb-3">CSV, TSV or JSON with a header that names the phrase and, if you have it, its searches a month. Known figures of other sources stay; each keeps its name and date.</p>
+        <p class="muted mb-3">CSV, TSV or JSON with a header row: a column for the phrase and, if you have it, one for monthly searches. Figures from other sources are kept, each with its source and date.</p>
         <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json" :error-messages="problem" hide-details="auto" data-test="import-file" />
         <ShellRegion v-model="region" class="mt-4" />
         <div v-if="unknown" class="mt-4" data-test="import-mapping">
-          <p class="mb-2">No header names a phrase. Which column holds what? (A guess is filled in.)</p>
+          <p class="mb-2">No column is named as the phrase. Match the columns below; a guess is filled in.</p>
           <table class="mb-3 small"><thead><tr><th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th></tr></thead><tbody><tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i"><td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td></tr></tbody></table>
           <div class="map"><v-select v-for="column in LIST_COLUMNS" :key="column" :model-value="mapped[column] ?? -1" :items="choices" :label="NAMES[column]" :data-test="`map-${column}`" @update:model-value="mapped = { ...mapped, [column]: $event }" /></div>
         </div>
         <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
-          <p><strong>{{ counted(answer.accepted, 'phrase') }}</strong> new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> left out.</p>
+          <p><strong>{{ counted(answer.accepted, 'phrase') }}</strong> new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.</p>
           <p class="muted small">Read as: {{ Object.entries(answer.columns).map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`).join(', ') }}.</p>
           <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>
         </div>

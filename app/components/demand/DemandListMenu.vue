@@ -56,7 +56,7 @@ async function make() {
     <v-card class="pa-3" width="280" data-test="list-menu">
       <v-list v-if="lists.length" density="compact" class="mb-2"><v-list-item v-for="list in lists" :key="list.id" :title="list.name" :subtitle="counted(list.phrases, 'phrase')" @click="add(list)" /></v-list>
       <v-text-field v-model="name" label="New list" maxlength="120" :error-messages="problem" data-test="new-list" @keydown.enter="make" />
-      <v-btn class="mt-2" size="small" variant="tonal" @click="make">Make it</v-btn>
+      <v-btn class="mt-2" size="small" variant="tonal" @click="make">Create</v-btn>
     </v-card>
   </v-menu>
 </template>

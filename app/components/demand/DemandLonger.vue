@@ -48,7 +48,7 @@ function keep() {
   picked.value = []
 }
 const answer = computed(() => {
-  if (!best.value) return assessing.running.value ? 'Trying what makes it winnable …' : 'No longer phrase is worth more than it is itself.'
+  if (!best.value) return assessing.running.value ? 'Checking longer phrases …' : 'No longer phrase is worth more than this one.'
   const { added, worth, assessed } = best.value
   return `“${added}” makes it winnable: worth ${Math.round(worth!)}${own.value.worth === null ? '' : ` instead of ${Math.round(own.value.worth)}`}, difficulty ${Math.round(assessed?.difficulty ?? best.value.row!.difficulty!)}${own.value.difficulty === null ? '' : ` instead of ${Math.round(own.value.difficulty)}`}.`
 })
@@ -63,7 +63,7 @@ const answer = computed(() => {
         <DemandProgress :done="assessing.done.value" :total="assessing.total.value" :left="assessing.left.value" :running="assessing.running.value" :problem="assessing.problem.value || problem" @stop="assessing.stop()" />
         <p v-if="missing.length" class="small missing">Missing: {{ missing.join(', ') }}. <button class="plain link" @click="load">Ask again</button></p>
         <v-skeleton-loader v-if="!longer && !problem" type="table-row@5" />
-        <div v-else-if="longer && !longer.length" class="muted">No longer phrase is known. Try a shorter one, or import a list.</div>
+        <div v-else-if="longer && !longer.length" class="muted">No longer phrases found. Try a shorter phrase, or import a list.</div>
         <div v-else class="table">
           <table aria-label="Longer phrases">
             <thead><tr><th scope="col"><span class="unseen">Pick</span></th><th scope="col">Adds</th><th scope="col">Phrase</th><th scope="col">From</th><th scope="col" class="end">Searches</th><th scope="col" class="end">Difficulty</th><th v-if="workspace.whom === 'channel'" scope="col" class="end">Chance</th><th scope="col" class="end">Worth</th><th scope="col" /></tr></thead>
@@ -82,7 +82,7 @@ const answer = computed(() => {
           </table>
         </div>
       </v-card-text>
-      <v-card-actions><v-btn variant="flat" color="primary" :disabled="!picked.length" data-test="longer-tray" @click="keep">To the tray</v-btn><span class="small muted">{{ picked.length ? `${picked.length} picked` : 'Pick the ones to keep' }}</span><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions>
+      <v-card-actions><v-btn variant="flat" color="primary" :disabled="!picked.length" data-test="longer-tray" @click="keep">Add to tray</v-btn><span class="small muted">{{ picked.length ? `${picked.length} picked` : 'Select phrases to keep' }}</span><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions>
     </v-card>
   </v-dialog>
 </template>

@@ -98,7 +98,7 @@ async function makeSeries() {
     const names = [...new Set(rows.value.filter(each => picked.value.includes(each.phrase)).map(each => each.place))]
     const made = await api<{ briefs: Brief[] }>('/api/briefs/series', { method: 'POST', body: { pattern, places: names, template: templates.value[0] } })
     await library.refresh()
-    notices.tell(`${counted(made.briefs.length, 'brief')} made, one a place.`, { undo: () => library.takeBack(made.briefs) })
+    notices.tell(`${counted(made.briefs.length, 'brief')} created, one per place.`, { undo: () => library.takeBack(made.briefs) })
     emit('close')
   } catch (error) {
     problem.value = messageOf(error)
@@ -112,22 +112,22 @@ async function makeSeries() {
       <v-card-title id="places-title">Phrases in many places</v-card-title>
       <v-card-text class="body">
         <div class="choose">
-          <v-textarea v-model="text" label="Phrases, one a line" rows="4" variant="outlined" density="compact" hide-details data-test="places-phrases" />
+          <v-textarea v-model="text" label="Phrases, one per line" rows="4" variant="outlined" density="compact" hide-details data-test="places-phrases" />
           <div class="two"><v-text-field v-model="least" label="Population from" inputmode="numeric" :error-messages="wrong(least)" data-test="places-least" /><v-text-field v-model="most" label="to" inputmode="numeric" :error-messages="wrong(most)" /></div>
           <fieldset class="list"><legend class="small muted">{{ chosen.length }} of {{ counted(places.length, 'place') }} <button class="plain link" @click="chosen = chosen.length === places.length ? [] : places.map(place => place.id)">{{ chosen.length === places.length ? 'none' : 'all' }}</button></legend>
             <p v-if="placesProblem" class="small">{{ placesProblem }}</p>
-            <p v-else-if="!places.length" class="small muted">No place is known here. Import a list of places in the Library, with name and population.</p>
+            <p v-else-if="!places.length" class="small muted">No places yet for this region. Import a list with names and populations in the Library.</p>
             <label v-for="place in places" :key="place.id"><input v-model="chosen" type="checkbox" :value="place.id"> {{ place.name }} <span class="figure small muted">{{ rounded(place.population) }}</span></label></fieldset>
-          <v-combobox v-model="templates" :items="[...CROSS_TEMPLATES]" multiple chips closable-chips label="Put together as" variant="outlined" density="compact" :error-messages="fault" hide-details="auto" data-test="places-templates" />
+          <v-combobox v-model="templates" :items="[...CROSS_TEMPLATES]" multiple chips closable-chips label="Combine as" variant="outlined" density="compact" :error-messages="fault" hide-details="auto" data-test="places-templates" />
           <v-btn variant="flat" color="primary" :disabled="!count || !!fault || assessing.running.value" data-test="places-run" @click="run">Assess {{ counted(count, 'phrase') }}</v-btn>
           <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
         </div>
         <div class="found">
           <DemandProgress :done="assessing.done.value" :total="assessing.total.value" :left="assessing.left.value" :running="assessing.running.value" :problem="assessing.problem.value" @stop="assessing.stop(); figures()" />
-          <p v-if="!crossed.length" class="muted hint">Choose phrases and places, and see which of them are searched for and can be won.</p>
+          <p v-if="!crossed.length" class="muted hint">Choose phrases and places to see which combinations people search for and which you can win.</p>
           <template v-else>
-            <div class="keep"><v-text-field v-model="leastWorth" label="Pick all worth at least" inputmode="numeric" :error-messages="wrong(leastWorth)" density="compact" @keydown.enter="pickWorth" /><v-btn @click="pickWorth">Pick</v-btn><span class="small muted">{{ picked.length }} picked</span></div>
-            <p v-if="!assessing.running.value" class="small muted" data-test="places-searched">{{ searched ? `${searched} of ${rows.length}` : 'None of them' }} {{ searched < 2 ? 'is' : 'are' }} searched for, as far as any source tells.</p>
+            <div class="keep"><v-text-field v-model="leastWorth" label="Select all worth at least" inputmode="numeric" :error-messages="wrong(leastWorth)" density="compact" @keydown.enter="pickWorth" /><v-btn @click="pickWorth">Pick</v-btn><span class="small muted">{{ picked.length }} picked</span></div>
+            <p v-if="!assessing.running.value" class="small muted" data-test="places-searched">{{ searched ? `${searched} of ${rows.length}` : 'Select none' }} {{ searched < 2 ? 'is' : 'are' }} searched for, as far as any source tells.</p>
             <div class="table"><table aria-label="Phrases in places">
               <thead><tr><th scope="col"><span class="unseen">Pick</span></th><th scope="col">Phrase</th><th scope="col" class="end">Searches</th><th scope="col" class="end">Difficulty</th><th v-if="workspace.whom === 'channel'" scope="col" class="end">Chance</th><th scope="col" class="end">Worth</th></tr></thead>
               <tbody><tr v-for="each in rows.slice(0, SHOWN)" :key="each.phrase" :class="{ picked: picked.includes(each.phrase) }" data-test="places-row"><td><input type="checkbox" :checked="picked.includes(each.phrase)" :aria-label="`Pick ${each.phrase}`" @change="pick(each.phrase)"></td><th scope="row">{{ each.phrase }}</th><td class="end figure">{{ rounded(each.row?.volume) }}</td><td class="end figure">{{ each.assessed?.difficulty == null ? UNKNOWN : Math.round(each.assessed.difficulty) }}</td><td v-if="workspace.whom === 'channel'" class="end figure">{{ each.assessed?.chance == null ? UNKNOWN : chanceText(each.assessed.chance) }}</td><td class="end figure">{{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}</td></tr></tbody>
@@ -136,9 +136,9 @@ async function makeSeries() {
         </div>
       </v-card-text>
       <v-card-actions>
-        <v-btn variant="flat" color="primary" :disabled="!picked.length" @click="tray.add(picked)">To the tray</v-btn>
+        <v-btn variant="flat" color="primary" :disabled="!picked.length" @click="tray.add(picked)">Add to tray</v-btn>
         <DemandListMenu :phrases="picked" :language="language" :disabled="!picked.length" />
-        <v-btn :disabled="!picked.length || !brief.brief" title="This brief made anew for each place picked; they stay a series" data-test="places-series" @click="makeSeries">A brief a place</v-btn>
+        <v-btn :disabled="!picked.length || !brief.brief" title="Makes a copy of this brief for each selected place, grouped as a series" data-test="places-series" @click="makeSeries">One brief per place</v-btn>
         <v-spacer /><v-btn @click="emit('close')">Close</v-btn>
       </v-card-actions>
     </v-card>

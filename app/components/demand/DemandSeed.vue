@@ -59,8 +59,8 @@ function ask(seed = typed.value) {
   const seeds = splitSeeds(text)
   const longest = Math.max(0, ...seeds.map(each => each.length))
   if (!seeds.length) own.value = 'Type a word or two that your video is about.'
-  else if (seeds.length > MOST_SEEDS) own.value = `These are ${seeds.length} seeds; ${MOST_SEEDS} at a time are the most. Take out some.`
-  else if (longest > MAX_PHRASE) own.value = `This is ${longest.toLocaleString('en')} characters long; people type ${MAX_PHRASE} at most. Shorten it to a few words.`
+  else if (seeds.length > MOST_SEEDS) own.value = `You entered ${seeds.length} seeds. The limit is ${MOST_SEEDS}; remove some.`
+  else if (longest > MAX_PHRASE) own.value = `This seed has ${longest.toLocaleString('en')} characters. The limit is ${MAX_PHRASE}; shorten it to a few words.`
   else {
     own.value = ''
     suggestions.value = []

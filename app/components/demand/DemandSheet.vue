@@ -77,7 +77,7 @@ onBeforeUnmount(() => void keepNote())
 const detail = computed(() => sheet.value!.detail)
 const worth = computed(() => detail.value.worth[workspace.whom])
 const held = computed(() => tray.tray.lead === props.phrase ? 'lead' : tray.held.has(props.phrase) ? 'in the tray' : null)
-const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.value.intent.intent]}, as ${sheet.value.intent.from === 'wording' ? `“${sheet.value.intent.cues.slice(0, 2).join('”, “')}” says` : 'its results say'}` : 'cannot be told from wording or results')
+const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.value.intent.intent]}, as ${sheet.value.intent.from === 'wording' ? `“${sheet.value.intent.cues.slice(0, 2).join('”, “')}” says` : 'its results say'}` : 'unclear from the wording and the results')
 </script>
 
 <template>
@@ -96,13 +96,13 @@ const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.va
     <v-skeleton-loader v-else-if="!sheet" type="image, paragraph@3" />
     <div v-else class="body">
       <p v-if="sheet.missing.length" class="missing small">Missing: {{ sheet.missing.join(', ') }}. <button class="plain link" @click="load">Ask again</button></p>
-      <p v-if="detail.readAs" class="small" data-test="read-as">The site reads it as <strong>{{ detail.readAs }}</strong>, which is searched more: difficulty, chance and rivals are of that.</p>
+      <p v-if="detail.readAs" class="small" data-test="read-as">The site reads it as <strong>{{ detail.readAs }}</strong>, which more people search for. Difficulty, chance and rivals are for that phrase.</p>
       <dl class="figures">
         <div><dt>Searches</dt><dd class="figure" :title="`${inFull(detail.volume, 'a month')}${toldBy(detail.source, detail.at)}`">{{ rounded(detail.volume) }}</dd></div>
         <div><dt>Difficulty</dt><dd class="figure" :title="inFull(detail.difficulty)">{{ detail.difficulty === null ? UNKNOWN : Math.round(detail.difficulty) }} <small v-if="detail.difficulty !== null">{{ hardness(detail, workspace.whom) }}</small><small v-else-if="detail.results === 0">no results</small></dd></div>
         <div v-if="workspace.whom === 'channel'"><dt title="A rough estimate, from the first 20 results">My chance</dt><dd class="figure">{{ detail.chance === null ? UNKNOWN : chanceText(detail.chance) }}</dd></div>
-        <div><dt>Worth</dt><dd><button class="plain worth figure" title="Open its working" @click="emit('worth', phrase)">{{ worth === null ? UNKNOWN : Math.round(worth) }}</button> <small v-if="worth !== null">{{ worthWord(detail, workspace.whom) }}</small></dd></div>
-        <div><dt title="Videos whose title holds it, for a thousand searches a month">Rivals per 1,000</dt><dd class="figure" :title="inFull(sheet.competitionPerThousand)">{{ sheet.competitionPerThousand === null ? UNKNOWN : roundedRatio(sheet.competitionPerThousand) }}</dd></div>
+        <div><dt>Worth</dt><dd><button class="plain worth figure" title="Show how it is calculated" @click="emit('worth', phrase)">{{ worth === null ? UNKNOWN : Math.round(worth) }}</button> <small v-if="worth !== null">{{ worthWord(detail, workspace.whom) }}</small></dd></div>
+        <div><dt title="Videos with the phrase in their title, per thousand monthly searches">Rivals per 1,000</dt><dd class="figure" :title="inFull(sheet.competitionPerThousand)">{{ sheet.competitionPerThousand === null ? UNKNOWN : roundedRatio(sheet.competitionPerThousand) }}</dd></div>
       </dl>
       <p class="story" data-test="story">{{ sheet.story }}</p>
       <DemandMonths v-if="detail.months.length && detail.monthsEnd" :sheet="sheet" />
@@ -111,25 +111,25 @@ const intentText = computed(() => sheet.value?.intent ? `${INTENT_WORDS[sheet.va
         <dt>Web search</dt><dd>{{ detail.videoBlock === null ? 'unknown' : detail.videoBlock ? 'shows a block of videos' : 'shows no videos' }}</dd>
         <dt>Suggested by</dt><dd>{{ detail.via.length ? detail.via.map(via => via === 'video' ? 'the video site' : 'web search').join(' and ') : 'neither source' }}</dd>
         <dt>Change</dt><dd class="figure">{{ percentChange(detail.change) }}</dd>
-        <template v-if="detail.advertiser !== null"><dt>Advertisers</dt><dd class="figure" title="As imported: proof that it earns, not the competition among videos">{{ inFull(detail.advertiser) }}</dd></template>
+        <template v-if="detail.advertiser !== null"><dt>Advertisers</dt><dd class="figure" title="From your import. High values show that the phrase earns money, not that videos compete for it">{{ inFull(detail.advertiser) }}</dd></template>
       </dl>
       <section v-if="sheet.meanings.length" aria-label="What it means">
-        <h3>{{ sheet.meanings.length > 1 ? 'It means more than one thing' : 'What comes up speaks of one matter' }}</h3>
+        <h3>{{ sheet.meanings.length > 1 ? 'The phrase has more than one meaning' : 'The results are all about one subject' }}</h3>
         <ul class="meanings" data-test="meanings">
           <li v-for="meaning in sheet.meanings" :key="meaning.ids[0]"><span class="bar" :style="{ width: `${meaning.share * 100}%` }" aria-hidden="true" /><strong>{{ meaning.name.join(', ') }}</strong> <span class="figure muted">{{ percent(meaning.share) }}</span><div class="small muted clip">“{{ meaning.titles[0] }}”</div>
-            <button v-if="sheet.meanings.length > 1" class="plain link small" :title="`Leave out phrases that hold ${meaning.name[0]}`" @click="emit('exclude', meaning.name[0]!)">leave out “{{ meaning.name[0] }}”</button></li>
+            <button v-if="sheet.meanings.length > 1" class="plain link small" :title="`Hide phrases with ${meaning.name[0]}`" @click="emit('exclude', meaning.name[0]!)">leave out “{{ meaning.name[0] }}”</button></li>
         </ul>
       </section>
       <section aria-label="On top"><h3>On top</h3>
-        <ol class="top"><li v-for="video in sheet.top" :key="video.videoId"><img v-if="video.thumbnail" :src="video.thumbnail" alt="" width="64" height="36"><div><div class="clip" :title="video.title">{{ video.title }}</div><div class="small muted clip">{{ video.channel }} · {{ rounded(video.views) }} views · {{ video.publishedAt === null ? UNKNOWN : dateOnly(video.publishedAt) }}</div></div><span class="figure small" title="Strength of its seat, 0 to 1">{{ video.strength.toFixed(2) }}</span></li></ol>
-        <p v-if="!sheet.top.length" class="muted small">No result page is known yet.</p>
+        <ol class="top"><li v-for="video in sheet.top" :key="video.videoId"><img v-if="video.thumbnail" :src="video.thumbnail" alt="" width="64" height="36"><div><div class="clip" :title="video.title">{{ video.title }}</div><div class="small muted clip">{{ video.channel }} · {{ rounded(video.views) }} views · {{ video.publishedAt === null ? UNKNOWN : dateOnly(video.publishedAt) }}</div></div><span class="figure small" title="Strength of this result, 0 to 1">{{ video.strength.toFixed(2) }}</span></li></ol>
+        <p v-if="!sheet.top.length" class="muted small">No results loaded yet.</p>
       </section>
       <section v-if="sheet.interest.length" aria-label="Where"><h3>Where</h3><DemandMap :interest="sheet.interest" :region="region" /></section>
       <section aria-label="Related and rising" class="two">
         <div><h3>Related</h3><ul><li v-for="row in sheet.related" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ rounded(row.volume) }}</span></li></ul></div>
-        <div><h3>Rising</h3><ul><li v-for="row in sheet.rising" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ percentChange(row.change) }}</span></li></ul><p v-if="!sheet.rising.length" class="muted small">Nothing rises.</p></div>
+        <div><h3>Rising</h3><ul><li v-for="row in sheet.rising" :key="row.phrase"><button class="plain clip" @click="emit('open', row.phrase)">{{ row.phrase }}</button><span class="figure small">{{ percentChange(row.change) }}</span></li></ul><p v-if="!sheet.rising.length" class="muted small">Nothing is rising.</p></div>
       </section>
-      <section aria-label="Notes"><h3>Notes <span class="small muted" role="status">{{ noteState }}</span></h3><v-textarea :model-value="note" rows="2" auto-grow variant="outlined" density="compact" hide-details maxlength="4000" :aria-label="`Notes on ${phrase}`" placeholder="Seen wherever this phrase is" data-test="note" @update:model-value="typeNote" /></section>
+      <section aria-label="Notes"><h3>Notes <span class="small muted" role="status">{{ noteState }}</span></h3><v-textarea :model-value="note" rows="2" auto-grow variant="outlined" density="compact" hide-details maxlength="4000" :aria-label="`Notes on ${phrase}`" placeholder="Shown wherever this phrase appears" data-test="note" @update:model-value="typeNote" /></section>
       <section aria-label="Sources"><h3>Sources</h3><ul class="small muted"><li v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`">{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: <span class="figure">{{ inFull(figure.volume === null ? null : Math.round(figure.volume)) }}</span>, told {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, now)" class="missing"> · stale</strong></li></ul></section>
     </div>
   </aside>

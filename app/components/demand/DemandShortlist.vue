@@ -29,7 +29,7 @@ watch(() => [props.phrases.join('\n'), workspace.id], () => void load(), { immed
 interface Line { name: string, hint?: string, text: (column: ShortlistColumn) => string, exact?: (column: ShortlistColumn) => string, /** What is best: the largest or the smallest; no line without a figure has one. */ best?: (column: ShortlistColumn) => number | null, least?: true }
 const lines = computed<Line[]>(() => [
   { name: 'Worth', text: c => c.row.worth[workspace.whom] === null ? UNKNOWN : `${Math.round(c.row.worth[workspace.whom]!)} ${worthWord(c.row, workspace.whom)}`, exact: c => inFull(c.row.worth[workspace.whom]), best: c => c.row.worth[workspace.whom] },
-  { name: 'Chance for my channel', hint: 'of page one, for a well-worded video', text: c => c.forecast ? percent(c.forecast.pageOne) : UNKNOWN, exact: c => inFull(c.forecast && c.forecast.pageOne * 100, '%'), best: c => c.forecast?.pageOne ?? null },
+  { name: 'Chance for my channel', hint: 'of page one, for a video with the phrase in title and description', text: c => c.forecast ? percent(c.forecast.pageOne) : UNKNOWN, exact: c => inFull(c.forecast && c.forecast.pageOne * 100, '%'), best: c => c.forecast?.pageOne ?? null },
   { name: 'Likely ranks', text: c => c.forecast ? span(String(c.forecast.likely[0]), String(c.forecast.likely[1]), ' to ') : UNKNOWN, best: c => c.forecast?.likely[1] ?? null, least: true },
   { name: 'Views to win', hint: 'in the first ninety days', text: c => c.winnings ? span(rounded(Math.round(c.winnings.low)), rounded(Math.round(c.winnings.high)), ' to ') : UNKNOWN, exact: c => inFull(c.winnings?.expected ?? null, 'expected'), best: c => c.winnings?.expected ?? null },
   { name: 'Searches a month', text: c => rounded(c.row.volume), exact: c => `${inFull(c.row.volume)}${toldBy(c.row.source, c.row.at)}`, best: c => c.row.volume },
@@ -38,9 +38,9 @@ const lines = computed<Line[]>(() => [
   { name: 'Over the year', text: c => c.row.season ? `peak ${monthSpan(c.row.season.peaks)}` : c.row.months.length ? 'no season' : UNKNOWN, exact: c => c.story },
   { name: 'Difficulty', text: c => c.row.difficulty === null ? UNKNOWN : `${Math.round(c.row.difficulty)} ${hardness(c.row, workspace.whom)}`, exact: c => inFull(c.row.difficulty), best: c => c.row.difficulty, least: true },
   { name: 'Front, middle, rest', hint: 'difficulty of ranks 1–3, 4–10 and 11–20', text: c => c.difficultyParts ? `${Math.round(c.difficultyParts.front)} · ${Math.round(c.difficultyParts.middle)} · ${Math.round(c.difficultyParts.rest)}` : UNKNOWN },
-  { name: 'Soft seats', hint: 'of page one, that I pass more likely than not', text: c => c.forecast ? String(c.forecast.softSeats) : UNKNOWN, best: c => c.forecast?.softSeats ?? null },
+  { name: 'Weak results', hint: 'on page one that my video would more likely than not outrank', text: c => c.forecast ? String(c.forecast.softSeats) : UNKNOWN, best: c => c.forecast?.softSeats ?? null },
   { name: 'Exact titles', hint: 'of the first twenty', text: c => String(c.exactTitles), best: c => c.exactTitles, least: true },
-  { name: 'Rivals per 1,000', hint: 'videos whose title holds it, for a thousand searches', text: c => c.competitionPerThousand === null ? UNKNOWN : roundedRatio(c.competitionPerThousand), exact: c => inFull(c.competitionPerThousand), best: c => c.competitionPerThousand, least: true },
+  { name: 'Rivals per 1,000', hint: 'videos with the phrase in their title, per thousand searches', text: c => c.competitionPerThousand === null ? UNKNOWN : roundedRatio(c.competitionPerThousand), exact: c => inFull(c.competitionPerThousand), best: c => c.competitionPerThousand, least: true },
   { name: 'Turnover', hint: 'of page one in thirty days', text: c => c.turnover === null ? UNKNOWN : percent(c.turnover), best: c => c.turnover },
   { name: 'Age of the page', hint: 'median', text: c => c.age ? ageWords(c.age.median) : UNKNOWN },
   { name: 'Searcher wants to', text: c => c.intent ? INTENT_WORDS[c.intent.intent] : UNKNOWN },

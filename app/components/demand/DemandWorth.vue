@@ -30,27 +30,27 @@ const sentence = computed(() => {
   const { difficulty, volume, chance } = detail.value!
   if (worth.value === null) {
     const unknown = working.value.heldBackBy === 'demand' ? 'its searches a month are not known' : working.value.heldBackBy === 'ease' ? 'it has not been assessed' : 'its history is not known'
-    return `Its worth is unknown, since ${unknown}.`
+    return `Its worth is unknown because ${unknown}.`
   }
   const band = `This is ${worthWord(detail.value!, mine.value ? 'channel' : 'anyone')}`
-  if (working.value.heldBackBy === 'demand') return `${band}; what holds it back most is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
-  if (working.value.heldBackBy === 'ease' && mine.value) return `${band}; what holds it back most is my chance of page one, roughly ${chanceText(chance!)}.`
-  if (working.value.heldBackBy === 'ease') return `${band}; what holds it back most is its difficulty, ${hardness(detail.value!, 'anyone')} at ${Math.round(difficulty!)} of 100.`
-  if (working.value.heldBackBy === 'trend') return `${band}; what holds it back most is that interest is fading.`
-  return `${band}; nothing holds it back much.`
+  if (working.value.heldBackBy === 'demand') return `${band}; the weakest part is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
+  if (working.value.heldBackBy === 'ease' && mine.value) return `${band}; the weakest part is my chance of page one, roughly ${chanceText(chance!)}.`
+  if (working.value.heldBackBy === 'ease') return `${band}; the weakest part is its difficulty, ${hardness(detail.value!, 'anyone')} at ${Math.round(difficulty!)} of 100.`
+  if (working.value.heldBackBy === 'trend') return `${band}; the weakest part is the falling trend.`
+  return `${band}; no part is weak.`
 })
 
 function input(name: 'demand' | 'ease' | 'trend'): string {
   const { volume, difficulty, trend, chance, worthWorking: { cap }, difficultyParts: parts } = detail.value!
-  if (name === 'demand') return volume === null ? 'no volume known' : `log(1 + ${inFull(volume)}) ÷ log(1 + ${inFull(cap)}), the cap being the region’s 99.9th percentile`
-  if (name === 'ease' && mine.value) return chance === null ? 'not assessed yet' : `chance of page one for a well-worded video of strength ${workspace.current?.own?.strength.toFixed(2)}, among the first 20 results and those behind them: a rough estimate`
+  if (name === 'demand') return volume === null ? 'no volume known' : `log(1 + ${inFull(volume)}) ÷ log(1 + ${inFull(cap)}), capped at the region’s 99.9th percentile`
+  if (name === 'ease' && mine.value) return chance === null ? 'not assessed yet' : `chance of page one for a video with the phrase in title and description of strength ${workspace.current?.own?.strength.toFixed(2)}, against the first 20 results; a rough estimate`
   if (name === 'ease') return difficulty === null ? 'not assessed yet' : `1 − difficulty ${inFull(difficulty)} ÷ 100${parts ? `; ranks 1–3 ${Math.round(parts.front)}, 4–10 ${Math.round(parts.middle)}, 11–20 ${Math.round(parts.rest)}` : ''}`
   return trend === null ? 'no history known' : trend.direction === 'steady' ? 'steady: no trend that could not be chance' : `${trend.direction} by ${inFull(Math.abs(trend.yearly) * 100)} % a year`
 }
 </script>
 
 <template>
-  <v-dialog :model-value="phrase !== null" aria-label="How the worth comes about" max-width="640" @update:model-value="emit('close')">
+  <v-dialog :model-value="phrase !== null" aria-label="How the worth is calculated" max-width="640" @update:model-value="emit('close')">
     <v-card data-test="worth-working">
       <v-card-title>How the worth of “{{ phrase }}” comes about</v-card-title>
       <v-card-text>
@@ -58,7 +58,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
         <v-skeleton-loader v-else-if="!detail" type="paragraph" />
         <template v-else>
           <p class="sum"><span class="figure big">{{ worth === null ? '–' : inFull(worth) }}</span> of 100, {{ mine ? 'for my channel' : 'for anyone' }}. {{ sentence }}</p>
-          <p class="muted small">100 × the product of each factor raised to its weight, capped at 100.</p>
+          <p class="muted small">100 × each factor raised to its weight, multiplied together; 100 at most.</p>
           <table>
             <thead><tr><th scope="col">Factor</th><th scope="col" class="end">Value</th><th scope="col" class="end">Weight</th><th scope="col" class="end">Costs</th><th scope="col">From</th></tr></thead>
             <tbody>

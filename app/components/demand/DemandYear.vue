@@ -46,12 +46,12 @@ const pick = (phrase: string) => { selected.value = selected.value.includes(phra
   <div class="sheet year" data-test="year">
     <div class="head">
       <v-btn-toggle :model-value="span" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Months shown"><v-btn size="small" :value="12" @click="set('span', undefined)">A year</v-btn><v-btn size="small" :value="36" @click="set('span', '36')">36 months</v-btn></v-btn-toggle>
-      <v-btn-toggle :model-value="absolute ? 'absolute' : 'own'" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Scale"><v-btn size="small" value="own" @click="set('scale', undefined)">Each by itself</v-btn><v-btn size="small" value="absolute" @click="set('scale', 'absolute')">Against each other</v-btn></v-btn-toggle>
+      <v-btn-toggle :model-value="absolute ? 'absolute' : 'own'" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Scale"><v-btn size="small" value="own" @click="set('scale', undefined)">Each phrase on its own scale</v-btn><v-btn size="small" value="absolute" @click="set('scale', 'absolute')">All on one scale</v-btn></v-btn-toggle>
       <v-btn-toggle v-model="by" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Order"><v-btn size="small" value="peak">By peak month</v-btn><v-btn size="small" value="volume">By searches</v-btn></v-btn-toggle>
-      <span class="small muted">The deeper, the more searches. Publish some weeks before the peak.</span>
+      <span class="small muted">Darker means more searches. Publish a few weeks before the peak.</span>
     </div>
     <div class="columns" aria-hidden="true"><span class="name" /><span class="cells" :style="{ '--n': span }"><i v-for="i in span" :key="i">{{ calendar ? 'JFMAMJJASOND'[i - 1] : names[i - 1]?.endsWith('-01') || i === 1 ? names[i - 1]?.slice(2, 4) : '' }}</i></span><span class="volume" /></div>
-    <p v-if="!strips.length" class="muted empty">No source tells the months of these phrases.</p>
+    <p v-if="!strips.length" class="muted empty">No source has monthly figures for these phrases.</p>
     <v-virtual-scroll v-else :items="sorted" :item-height="ROW" class="scroll" role="list">
       <template #default="{ item }">
         <div class="strip" :class="{ picked: selected.includes(item.row.phrase), opened: open === item.row.phrase }" role="listitem" data-test="strip">

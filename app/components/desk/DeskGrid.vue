@@ -33,7 +33,7 @@ const cells = computed(() => {
 
 <template>
   <div class="grid" data-test="grid">
-    <table aria-label="Which phrase stands in which place">
+    <table aria-label="Where each phrase appears">
       <thead><tr><th scope="col" class="phrase"><h2>Places</h2></th><th v-for="place in PLACES" :key="place.id" scope="col" :title="place.name">{{ place.short }}</th></tr></thead>
       <tbody>
         <tr v-for="row in cells" :key="row.phrase">
@@ -41,7 +41,7 @@ const cells = computed(() => {
           <td v-for="cell in row.places" :key="cell.place.id">
             <button v-if="cell.placement && cell.state !== 'missing'" class="cell" :class="cell.state" :title="`${cell.label}. Click to go there.`" @click="emit('show', cell.placement)"><DeskShape :state="cell.state" :label="cell.label" /></button>
             <v-menu v-else-if="cell.insertion">
-              <template #activator="{ props: menu }"><button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to put it there.`"><DeskShape :state="cell.state" :label="cell.label" /></button></template>
+              <template #activator="{ props: menu }"><button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`"><DeskShape :state="cell.state" :label="cell.label" /></button></template>
               <v-list density="compact">
                 <v-list-item :title="cell.insertion.label" data-test="insert" @click="emit('insert', cell.insertion)" />
                 <v-list-item v-if="cell.placement?.grade === 'fragment'" title="Go to the part that is there" @click="emit('show', cell.placement)" />
@@ -52,17 +52,22 @@ const cells = computed(() => {
         </tr>
       </tbody>
     </table>
-    <p v-if="!phrases.length" class="muted small pa-2">The phrases of the tray stand here, each with the places it is found in. Put some in the tray on the Demand screen.</p>
+    <p v-if="!phrases.length" class="muted small pa-2">Phrases from the tray appear here with the places they are used in. Add some to the tray on the Demand screen.</p>
   </div>
 </template>
 
 <style scoped>
-.grid { overflow: auto; min-height: 0; }
+.grid { overflow: auto; min-height: 0; container-type: inline-size; flex: none; max-height: 190px; }
 table { border-collapse: collapse; width: 100%; table-layout: fixed; }
 th { font-weight: 400; font-size: 11px; color: var(--muted); padding: 2px 0; }
 .phrase { width: 178px; text-align: start; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--ink); font-size: 13px; }
 tbody tr { border-top: 1px solid var(--line); }
 td { text-align: center; height: 25px; padding: 0; }
+/* Heads that would run into one another stand upright. */
+@container (max-width: 500px) {
+  .phrase { width: 104px; }
+  th:not(.phrase) { writing-mode: vertical-rl; height: 46px; text-align: start; }
+}
 .mark { color: var(--teal); font-weight: 600; }
 .cell { display: inline-grid; place-items: center; width: 100%; height: 24px; color: var(--teal); background: none; border: 0; }
 button.cell { cursor: pointer; }

@@ -33,7 +33,7 @@ function restore(entry: HistoryEntry) {
     <v-card :title="`Earlier versions of the ${field}`" data-test="history">
       <v-card-text>
         <p v-if="problem" role="alert">{{ problem }}</p>
-        <p v-else-if="!entries.length" class="muted">Nothing has been saved yet.</p>
+        <p v-else-if="!entries.length" class="muted">No earlier versions yet.</p>
         <article v-for="(entry, i) in entries" :key="entry.id">
           <header><span class="muted small">{{ dateTime(entry.savedAt) }}{{ entry.writer ? `, by ${entry.writer}` : '' }}{{ i === 0 ? ' (now)' : '' }}</span><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn></header>
           <pre>{{ shown(entry.value) || '(empty)' }}</pre>

@@ -17,10 +17,13 @@ const STATES = { 'met': 'met', 'partly': 'partly met', 'missing': 'missing', 'n/
 const left = (check: CheckResult) => check.outOf - check.points
 const figure = (points: number) => points < 10 ? points.toFixed(1).replace(/\.0$/u, '') : String(Math.round(points))
 const groups = computed(() => QUESTIONS.map((question) => {
-  const checks = (props.score?.checks ?? []).filter(check => check.question === question.id).sort((a, b) => left(b) - left(a))
+  const all = (props.score?.checks ?? []).filter(check => check.question === question.id)
+  const checks = all.filter(check => check.state !== 'n/a').sort((a, b) => left(b) - left(a))
   const sum = (of: 'points' | 'outOf') => checks.reduce((total, check) => total + check[of], 0)
-  return { ...question, checks, points: sum('points'), outOf: sum('outOf') }
+  return { ...question, checks, without: all.filter(check => check.state === 'n/a'), points: sum('points'), outOf: sum('outOf') }
 }))
+/** Points that only a lead phrase makes possible. */
+const needLead = computed(() => (props.score?.checks ?? []).filter(check => check.lacks === 'lead').reduce((total, check) => total + check.weight, 0))
 const set = computed(() => RULE_SETS.find(each => each.id === ruleSet.value) ?? RULE_SETS[0]!)
 const open = computed(() => (props.score?.checks ?? []).filter(check => left(check) > 0.05))
 </script>
@@ -30,15 +33,16 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
     <header>
       <div class="sum">
         <span class="figure won" data-test="points">{{ score ? figure(score.points) : '–' }}</span><span class="figure muted">of {{ score ? Math.round(score.outOf) : '–' }} points</span>
-        <v-spacer /><span class="figure" data-test="percent">{{ score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %` }}</span>
+        <v-spacer /><span v-if="score?.percent != null" class="figure" data-test="percent">{{ Math.floor(score.percent + 1e-9) }} %</span>
       </div>
-      <div class="bar" role="img" :aria-label="score?.percent == null ? 'no points yet' : `${Math.round(score.percent)} percent of the points won`"><span :style="{ width: `${score?.percent ?? 0}%` }" /></div>
+      <p v-if="needLead" class="small" data-test="need-lead">{{ figure(needLead) }} more points need a lead phrase. Choose one in the tray.</p>
+      <div v-if="score?.percent != null" class="bar" role="img" :aria-label="`${Math.round(score.percent)} percent of the points`"><span :style="{ width: `${score.percent}%` }" /></div>
       <v-select v-model="ruleSet" :items="RULE_SETS" item-title="name" item-value="id" label="Rule set" data-test="rule-set" />
       <p class="small muted">{{ set.note }}</p>
       <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
     </header>
     <div class="scroll" tabindex="0" aria-label="Checks">
-      <p v-if="score && !open.length" class="done">Nothing is left to win by this rule set. You can stop here.</p>
+      <p v-if="score && !open.length && !needLead" class="done">All points of this rule set are earned. You can stop here.</p>
       <section v-for="group in groups" :key="group.id">
         <h2><span :title="group.asks">{{ group.name }}</span> <span class="asks small muted">{{ group.asks }}</span><span class="figure small">{{ figure(group.points) }} / {{ Math.round(group.outOf) }}</span></h2>
         <ul>
@@ -53,6 +57,7 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
             <span class="figure small points" :title="`${check.points.toFixed(2)} of ${check.outOf} points`">{{ left(check) > 0.05 ? `+${figure(left(check))}` : check.outOf ? figure(check.points) : '' }}</span>
           </li>
         </ul>
+        <p v-if="group.without.length" class="small muted without" data-test="without">Does not apply: <template v-for="(check, i) in group.without" :key="check.id"><template v-if="i">, </template><span :title="check.message" :data-test="`check-${check.id}`" data-state="n/a">{{ check.title }}</span></template></p>
       </section>
     </div>
   </section>
@@ -79,6 +84,7 @@ li { display: grid; grid-template-columns: 18px 1fr auto; gap: 6px; padding: 7px
 .quiet .points { color: var(--muted); }
 .fix { border: 1px solid var(--teal); color: var(--teal); background: none; border-radius: 3px; padding: 2px 8px; margin: 4px 6px 0 0; cursor: pointer; font-family: inherit; }
 .fix:hover { background: color-mix(in srgb, var(--teal) 12%, transparent); }
+.without { padding: 7px 0; }
 .done { padding: 10px 0 0; }
 .problem { color: var(--plum); }
 </style>

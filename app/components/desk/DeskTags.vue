@@ -47,7 +47,7 @@ function onBackspace() {
 
 async function copy() {
   await copyText(tags.value.join(', '))
-  notices.tell('All tags copied, parted by commas.')
+  notices.tell('All tags copied, separated by commas.')
 }
 
 const list = ref<HTMLElement | null>(null)
@@ -62,14 +62,14 @@ defineExpose({ show })
   <div>
     <div class="head">
       <h2>Tags</h2>
-      <span class="figure small" :class="{ over: used > profile.tags.limit }" data-test="tags-count" title="Their lengths, two more for each with a space, and a comma between">{{ used }} / {{ profile.tags.limit }}</span>
+      <span class="figure small" :class="{ over: used > profile.tags.limit }" data-test="tags-count" title="Total length: each tag, two extra for a tag with a space, and the commas">{{ used }} / {{ profile.tags.limit }}</span>
       <v-spacer />
       <v-btn v-if="repeated.size" size="small" data-test="tidy-tags" @click="change('Repeated tags removed.', tidyTags(tags))">Remove duplicates</v-btn>
       <v-btn v-if="tags.length" size="small" :prepend-icon="mdiContentCopy" @click="copy">Copy all</v-btn>
     </div>
     <div ref="list" class="field sheet">
       <VueDraggable v-model="items" tag="ul" :animation="120" class="chips">
-        <li v-for="({ tag, key }, i) in items" :key="key" class="chip" :class="{ repeated: repeated.has(i) }" tabindex="0" data-test="tag" :title="repeated.has(i) ? 'stands there already' : `costs ${tagCost(tag, profile)} of ${profile.tags.limit} characters`" @keydown.delete.prevent="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))">
+        <li v-for="({ tag, key }, i) in items" :key="key" class="chip" :class="{ repeated: repeated.has(i) }" tabindex="0" data-test="tag" :title="repeated.has(i) ? 'repeated' : `costs ${tagCost(tag, profile)} of ${profile.tags.limit} characters`" @keydown.delete.prevent="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))">
           {{ tag }}<span class="cost figure">{{ tagCost(tag, profile) }}</span><button class="plain" :aria-label="`Remove ${tag}`" @click="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))"><v-icon :icon="mdiClose" size="13" /></button>
         </li>
       </VueDraggable>
@@ -79,7 +79,8 @@ defineExpose({ show })
 </template>
 
 <style scoped>
-.head { display: flex; align-items: center; gap: 10px; min-height: 30px; }
+.head { display: flex; align-items: center; gap: 10px; min-height: 30px; flex-wrap: wrap; }
+.head .figure { white-space: nowrap; }
 .over { color: var(--plum); font-weight: 600; }
 .field { padding: 6px 8px; max-height: 126px; overflow: auto; display: flex; flex-wrap: wrap; gap: 5px; }
 .chips { display: contents; list-style: none; margin: 0; padding: 0; }

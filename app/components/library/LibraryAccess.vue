@@ -32,7 +32,7 @@ async function refresh() {
 void refresh()
 
 async function make() {
-  nameProblem.value = name.value.trim() ? '' : 'Say whose key it is.'
+  nameProblem.value = name.value.trim() ? '' : 'Enter a name for the key.'
   if (nameProblem.value) return
   busy.value = true
   try {
@@ -51,7 +51,7 @@ async function revoke({ id, name: whose }: AccessKey) {
   try {
     await api(`/api/access/${id}`, { method: 'DELETE' })
     if (made.value?.id === id) made.value = null
-    notices.tell(`The key of ${whose} is taken back.`)
+    notices.tell(`Key of ${whose} revoked.`)
     await refresh()
   } catch (error) {
     notices.tell(messageOf(error), { serious: true })
@@ -70,14 +70,14 @@ async function copyKey() {
 <template>
   <div class="access">
     <section class="sheet" aria-label="Access keys">
-      <div><h2>Who may come in</h2><p class="small muted">{{ access.needed ? 'Everybody signs in with a key of their own; the history of a text names who wrote it.' : 'Fonetra is open on this machine alone, and asks nobody for a key. Make an owner’s key first, then open it to others as docs/network.md says.' }}</p></div>
+      <div><h2>Access keys</h2><p class="small muted">{{ access.needed ? 'Each person signs in with their own key. The history of a text shows who wrote it.' : 'Fonetra is only available on this computer, so no key is needed. To share it, create an owner key first, then follow docs/network.md.' }}</p></div>
       <form class="new" data-test="new-key" @submit.prevent="make">
-        <v-text-field v-model="name" label="Whose key" maxlength="60" :error-messages="nameProblem ? [nameProblem] : []" data-test="key-name" />
+        <v-text-field v-model="name" label="Name" maxlength="60" :error-messages="nameProblem ? [nameProblem] : []" data-test="key-name" />
         <v-select v-model="role" label="Role" :items="ROLES.map(value => ({ value, title: ROLE_WORDS[value] }))" data-test="key-role" />
-        <v-btn type="submit" variant="tonal" :prepend-icon="mdiKeyPlus" :loading="busy" data-test="make-key">Make a key</v-btn>
+        <v-btn type="submit" variant="tonal" :prepend-icon="mdiKeyPlus" :loading="busy" data-test="make-key">Create key</v-btn>
       </form>
       <div v-if="made" class="made" role="status" data-test="made-key">
-        <p>The key of <b>{{ made.name }}</b>. It is shown this once: copy it now and hand it over.</p>
+        <p>The key of <b>{{ made.name }}</b>. It is shown only once: copy it now.</p>
         <code>{{ made.key }}</code><v-btn size="small" :prepend-icon="mdiContentCopy" @click="copyKey">Copy</v-btn>
       </div>
       <div v-if="problem" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
@@ -88,15 +88,15 @@ async function copyKey() {
         <tbody>
           <tr v-for="key in keys" :key="key.id" data-test="key">
             <td>{{ key.name }}</td><td>{{ ROLE_WORDS[key.role] }}</td><td class="figure">{{ dateTime(key.createdAt) }}</td><td class="figure">{{ key.usedAt ? dateTime(key.usedAt) : 'never' }}</td>
-            <td class="end"><v-btn size="small" :prepend-icon="mdiKeyRemove" :disabled="busy" :aria-label="`Take back the key of ${key.name}`" data-test="revoke" @click="leaving = key">Take back</v-btn></td>
+            <td class="end"><v-btn size="small" :prepend-icon="mdiKeyRemove" :disabled="busy" :aria-label="`Revoke the key of ${key.name}`" data-test="revoke" @click="leaving = key">Revoke</v-btn></td>
           </tr>
         </tbody>
       </v-table>
     </section>
     <v-dialog :model-value="leaving !== null" max-width="440" @update:model-value="leaving = null">
-      <v-card v-if="leaving" :title="`Take back the key of ${leaving.name}?`">
-        <v-card-text>Every window signed in with it is out at once. What was written stays. A key taken back cannot be given again; a new one can.</v-card-text>
-        <v-card-actions><v-spacer /><v-btn @click="leaving = null">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="revoke-confirm" @click="revoke(leaving)">Take back</v-btn></v-card-actions>
+      <v-card v-if="leaving" :title="`Revoke the key of ${leaving.name}?`">
+        <v-card-text>Every window signed in with it is signed out immediately. Texts stay. A revoked key cannot be restored, but you can create a new one.</v-card-text>
+        <v-card-actions><v-spacer /><v-btn @click="leaving = null">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="revoke-confirm" @click="revoke(leaving)">Revoke</v-btn></v-card-actions>
       </v-card>
     </v-dialog>
   </div>

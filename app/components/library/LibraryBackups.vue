@@ -50,7 +50,7 @@ const restore = (backup: Backup) => act(async () => {
 <template>
   <section class="sheet" aria-label="Backups">
     <div class="head">
-      <div><h2>Backups</h2><p class="small muted">A copy of everything, made once a day and before each update. The newest seven of each kind stay.</p></div>
+      <div><h2>Backups</h2><p class="small muted">A copy of all data, made daily and before each update. The newest seven of each kind are kept.</p></div>
       <v-btn v-if="!closed" variant="tonal" :prepend-icon="mdiContentSaveOutline" :loading="busy" data-test="backup-now" @click="make">Back up now</v-btn>
     </div>
     <div v-if="problem" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>

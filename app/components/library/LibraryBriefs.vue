@@ -36,15 +36,15 @@ const EXPORTS = [{ format: 'text', title: 'Plain text, ready to paste' }, { form
       <v-text-field v-model="search" label="Find a brief" class="find" data-first-field clearable />
       <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" data-test="new-brief" @click="newOpen = true">New brief</v-btn>
     </div>
-    <div v-if="library.state === 'failed'" class="sheet state" role="alert"><h2>The briefs could not be read</h2><p>{{ library.problem }}</p><v-btn variant="tonal" @click="library.refresh()">Try again</v-btn></div>
+    <div v-if="library.state === 'failed'" class="sheet state" role="alert"><h2>Could not load briefs</h2><p>{{ library.problem }}</p><v-btn variant="tonal" @click="library.refresh()">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="library.state !== 'ready'" type="table-row@4" class="sheet" />
-    <div v-else-if="!mine.length" class="sheet state" data-test="library-empty"><h2>No briefs yet</h2><p>A brief is one video, planned or published: its topic, its phrases and its text. Make the first one.</p><v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn></div>
-    <v-data-table v-else :headers="HEADERS" :items="found" item-value="id" density="comfortable" class="sheet table" items-per-page="-1" hide-default-footer fixed-header no-data-text="No brief holds these words." data-test="briefs" aria-label="Briefs">
-      <template #[`item.topic`]="{ item }"><NuxtLink class="open" :to="openAt(item)" data-test="open-brief">{{ item.topic || 'Untitled brief' }}</NuxtLink><span v-if="item.seriesId" class="series small" :title="`One of ${mine.filter(line => line.seriesId === item.seriesId).length} briefs made in one go`">series: {{ item.seriesPlace }}</span><div class="muted small title">{{ item.title || 'no title yet' }}</div></template>
+    <div v-else-if="!mine.length" class="sheet state" data-test="library-empty"><h2>No briefs yet</h2><p>A brief is one video, planned or published: its topic, phrases and text. Create your first one.</p><v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn></div>
+    <v-data-table v-else :headers="HEADERS" :items="found" item-value="id" density="comfortable" class="sheet table" items-per-page="-1" hide-default-footer fixed-header no-data-text="No briefs contain these words." data-test="briefs" aria-label="Briefs">
+      <template #[`item.topic`]="{ item }"><NuxtLink class="open" :to="openAt(item)" data-test="open-brief">{{ item.topic || 'Untitled brief' }}</NuxtLink><span v-if="item.seriesId" class="series small" :title="`One of ${mine.filter(line => line.seriesId === item.seriesId).length} briefs created together`">series: {{ item.seriesPlace }}</span><div class="muted small title">{{ item.title || 'no title yet' }}</div></template>
       <template #[`item.lead`]="{ item }">{{ item.lead ?? '–' }}</template>
       <template #[`item.support`]="{ item }"><span class="figure">{{ item.support }}</span></template>
       <template #[`item.region`]="{ item }">{{ item.region ?? 'Everywhere' }}</template>
-      <template #[`item.percent`]="{ item }"><span class="figure" :title="item.percent === null ? 'nothing written yet' : `${item.percent.toFixed(2)} % of the points of its rule set`">{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span></template>
+      <template #[`item.percent`]="{ item }"><span class="figure" :title="item.percent === null ? 'nothing written yet' : `${item.percent.toFixed(2)} % of the points in its rule set`">{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span></template>
       <template #[`item.updatedAt`]="{ item }"><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template>
       <template #[`item.actions`]="{ item }">
         <div class="actions">

@@ -84,7 +84,7 @@ function takeOut() {
   saving = saving.then(() => attempt(async () => {
     const { name, taken } = await api<ChangedList>(path, { method: 'PATCH', body: { language: language.value, remove } })
     chosen.value = []
-    notices.tell(`${counted(taken.length, 'phrase')} taken out of “${name}”.`, {
+    notices.tell(`${counted(taken.length, 'phrase')} removed from “${name}”.`, {
       undo: async () => {
         // Into the list they were taken from, whichever is open by now.
         await api(path, { method: 'PATCH', body: { language: language.value, putBack: taken } })
@@ -104,8 +104,8 @@ async function importInto(event: Event) {
   if (!given) return
   await attempt(async () => {
     const answer = await send<ImportAnswer>('/api/import/phrases', given, { region: region.value, language: language.value, name: given.name.slice(0, 120), list: props.id })
-    if (!answer) notices.tell('Stopped. What was read by then is in the list; importing the file again takes the rest.')
-    else notices.tell(`${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
+    if (!answer) notices.tell('Stopped. The rows read so far are in the list. Import the file again to add the rest.')
+    else notices.tell(`${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`)
   })
   if (file.value) file.value.value = ''
 }
@@ -119,13 +119,13 @@ async function importInto(event: Event) {
       <v-btn size="small" :prepend-icon="mdiArrowLeft" @click="emit('back')">All lists</v-btn>
       <v-text-field :model-value="one.name" label="Name" maxlength="120" class="name" @change="change({ name: ($event.target as HTMLInputElement).value })" />
       <v-text-field :model-value="one.note" label="Note" maxlength="4000" class="grow" @change="change({ note: ($event.target as HTMLInputElement).value })" />
-      <v-btn size="small" :prepend-icon="mdiFileUploadOutline" :disabled="busy" @click="file?.click()">Import into it</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt,.json,.jsonl" class="unseen" tabindex="-1" aria-label="File to import" @change="importInto">
+      <v-btn size="small" :prepend-icon="mdiFileUploadOutline" :disabled="busy" @click="file?.click()">Import into list</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt,.json,.jsonl" class="unseen" tabindex="-1" aria-label="File to import" @change="importInto">
       <v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=csv&region=${region ?? ''}`" download>CSV</v-btn><v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=json&region=${region ?? ''}`" download>JSON</v-btn>
     </div>
     <ShellImporting :progress="progress" :left="left"><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting>
-    <div class="status"><p class="small muted" data-test="list-shown">{{ one.rows.length < one.phrases ? `The first ${one.rows.length.toLocaleString('en')} of ${counted(one.phrases, 'phrase')}, sorted among themselves. ` : `${counted(one.phrases, 'phrase')}. ` }}<button v-if="one.rows.length < one.phrases" class="plain link" data-test="list-more" @click="load(one.rows.length + PAGE)">Show more</button></p>
+    <div class="status"><p class="small muted" data-test="list-shown">{{ one.rows.length < one.phrases ? `The first ${one.rows.length.toLocaleString('en')} of ${counted(one.phrases, 'phrase')}, sorted within these. ` : `${counted(one.phrases, 'phrase')}. ` }}<button v-if="one.rows.length < one.phrases" class="plain link" data-test="list-more" @click="load(one.rows.length + PAGE)">Show more</button></p>
       <DemandProgress v-if="running || assessProblem" :done="done" :total="total" :left="assessLeft" :running="running" :problem="assessProblem" @stop="assessing.stop()" />
-      <p v-else-if="unassessed.length" class="small muted">{{ counted(unassessed.length, 'phrase') }} without difficulty. <button class="plain link" data-test="list-assess" @click="assess">Look them up</button></p></div>
+      <p v-else-if="unassessed.length" class="small muted">{{ counted(unassessed.length, 'phrase') }} without difficulty. <button class="plain link" data-test="list-assess" @click="assess">Load their figures</button></p></div>
     <v-data-table :headers="HEADERS" :items="one.rows" item-value="phrase" density="compact" fixed-header hide-default-footer :items-per-page="-1" class="sheet table" tabindex="0" aria-label="Phrases of the list" data-test="list-phrases">
       <template #[`item.pick`]="{ item }"><input v-model="chosen" type="checkbox" :value="item.phrase" :aria-label="`Pick ${item.phrase}`"></template>
       <template #[`item.volume`]="{ item }"><span class="figure" :title="inFull(item.row?.volume ?? null)">{{ rounded(item.row?.volume) }}</span></template>
@@ -134,7 +134,7 @@ async function importInto(event: Event) {
       <template #[`item.note`]="{ item }"><input class="note" :value="item.note" maxlength="4000" :aria-label="`Note on ${item.phrase}`" placeholder="note" @change="change({ notes: { [item.phrase]: ($event.target as HTMLInputElement).value } })"></template>
       <template #no-data><p class="muted empty">No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.</p></template>
     </v-data-table>
-    <div v-if="chosen.length" class="sheet actions"><strong class="figure">{{ chosen.length }}</strong> picked <v-btn variant="flat" color="primary" :disabled="!brief.brief" @click="tray.add(chosen); chosen = []">To the tray</v-btn><v-btn @click="takeOut">Take out</v-btn></div>
+    <div v-if="chosen.length" class="sheet actions"><strong class="figure">{{ chosen.length }}</strong> picked <v-btn variant="flat" color="primary" :disabled="!brief.brief" @click="tray.add(chosen); chosen = []">Add to tray</v-btn><v-btn @click="takeOut">Remove</v-btn></div>
   </template>
 </template>
 

@@ -59,9 +59,9 @@ const remove = (list: ListLine) => attempt(async () => {
     <div v-else-if="problem && !lists" class="sheet state" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!lists" type="table-row@4" class="sheet" />
     <template v-else>
-      <div class="head"><v-text-field v-model="name" label="New list" maxlength="120" class="name" :error-messages="problem" data-test="list-name" @keydown.enter="makeNew" /><v-btn variant="flat" color="primary" @click="makeNew">Make it</v-btn><v-spacer />
-        <template v-if="picked.length === 2"><v-btn variant="tonal" data-test="merge" @click="make({ name: `${nameOf(picked[0]!)} + ${nameOf(picked[1]!)}`.slice(0, 120), from: { how: 'merge', first: picked[0], second: picked[1] } })">Merge the two</v-btn><v-btn variant="tonal" data-test="subtract" @click="make({ name: `${nameOf(picked[0]!)} without ${nameOf(picked[1]!)}`.slice(0, 120), from: { how: 'subtract', first: picked[0], second: picked[1] } })">First without second</v-btn></template>
-        <span v-else class="small muted">Pick two to merge or subtract them.</span></div>
+      <div class="head"><v-text-field v-model="name" label="New list" maxlength="120" class="name" :error-messages="problem" data-test="list-name" @keydown.enter="makeNew" /><v-btn variant="flat" color="primary" @click="makeNew">Create</v-btn><v-spacer />
+        <template v-if="picked.length === 2"><v-btn variant="tonal" data-test="merge" @click="make({ name: `${nameOf(picked[0]!)} + ${nameOf(picked[1]!)}`.slice(0, 120), from: { how: 'merge', first: picked[0], second: picked[1] } })">Merge</v-btn><v-btn variant="tonal" data-test="subtract" @click="make({ name: `${nameOf(picked[0]!)} without ${nameOf(picked[1]!)}`.slice(0, 120), from: { how: 'subtract', first: picked[0], second: picked[1] } })">Subtract second from first</v-btn></template>
+        <span v-else class="small muted">Select two lists to merge or subtract.</span></div>
       <v-data-table :headers="HEADERS" :items="lists" item-value="id" density="compact" fixed-header hide-default-footer :items-per-page="-1" class="sheet table" aria-label="Phrase lists" data-test="lists">
         <template #[`item.pick`]="{ item }"><input v-model="picked" type="checkbox" :value="item.id" :disabled="picked.length === 2 && !picked.includes(item.id)" :aria-label="`Pick ${item.name}`"></template>
         <template #[`item.name`]="{ item }"><NuxtLink :to="{ query: { ...route.query, list: item.id } }" data-test="open-list">{{ item.name }}</NuxtLink></template>
@@ -69,7 +69,7 @@ const remove = (list: ListLine) => attempt(async () => {
         <template #[`item.phrases`]="{ item }"><span class="figure">{{ item.phrases.toLocaleString('en') }}</span></template>
         <template #[`item.updatedAt`]="{ item }"><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template>
         <template #[`item.do`]="{ item }"><v-btn size="small" :icon="mdiDeleteOutline" :aria-label="`Delete ${item.name}`" @click="remove(item)" /></template>
-        <template #no-data><p class="muted empty">No lists yet. A list keeps phrases across briefs: ideas for later, a client’s words, what was bought in. Name one above, or select phrases on the Demand screen.</p></template>
+        <template #no-data><p class="muted empty">No lists yet. Use lists to keep phrases across briefs: ideas for later, a client’s keywords, purchased data. Name one above, or select phrases on the Demand screen.</p></template>
       </v-data-table>
     </template>
   </div>

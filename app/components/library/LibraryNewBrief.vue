@@ -20,7 +20,7 @@ watch(open, (now) => {
 
 async function make() {
   if (!topic.value.trim()) {
-    problem.value = 'Say in a few words what the video is about.'
+    problem.value = 'Enter a topic in a few words.'
     return
   }
   busy.value = true
@@ -44,7 +44,7 @@ async function make() {
         <v-text-field v-model="topic" label="What is the video about?" autofocus maxlength="300" :error-messages="problem" data-test="new-topic" @keydown.enter="make" @update:model-value="problem = ''" />
         <ShellRegion v-model="region" class="mt-4" />
       </v-card-text>
-      <v-card-actions><v-spacer /><v-btn @click="open = false">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="new-make" @click="make">Make it</v-btn></v-card-actions>
+      <v-card-actions><v-spacer /><v-btn @click="open = false">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="new-make" @click="make">Create</v-btn></v-card-actions>
     </v-card>
   </v-dialog>
 </template>

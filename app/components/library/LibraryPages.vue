@@ -30,7 +30,7 @@ async function send() {
   }
 }
 function close() {
-  if (busy.value) notices.tell('Stopped. What was read by then is kept; importing the file again takes the rest.')
+  if (busy.value) notices.tell('Stopped. The rows read so far are saved. Import the file again to add the rest.')
   stop()
   emit('close')
 }
@@ -40,12 +40,12 @@ function close() {
   <v-dialog :model-value="true" aria-label="Import pages, videos or a feed" max-width="600" @update:model-value="close">
     <v-card title="Import pages, videos or a feed" data-test="pages">
       <v-card-text>
-        <p class="muted mb-3">CSV, JSON or JSON Lines with a title and an id or link a line; with <em>phrase</em> and <em>rank</em> it makes result pages. JSON-LD with VideoObject, and the Atom or RSS feed of a channel, are read as they are. Pictures are not fetched.</p>
+        <p class="muted mb-3">CSV, JSON or JSON Lines with a title and an id or link per line; with <em>phrase</em> and <em>rank</em> it is read as result pages. JSON-LD with VideoObject and a channel’s Atom or RSS feed also work. Images are not downloaded.</p>
         <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.json,.jsonl,.jsonld,.xml,.atom,.rss" :error-messages="problem" hide-details="auto" data-test="pages-file" @update:model-value="answer = null" />
         <ShellRegion v-model="region" class="mt-4" />
         <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" role="status" data-test="pages-answer">
-          <p><strong>{{ counted(answer.videos, 'video') }}</strong> of {{ counted(answer.channels, 'channel') }}, <strong>{{ counted(answer.pages, 'result page') }}</strong>; {{ counted(answer.rejected.length + answer.rejectedMore, 'line') }} left out.</p>
+          <p><strong>{{ counted(answer.videos, 'video') }}</strong> of {{ counted(answer.channels, 'channel') }}, <strong>{{ counted(answer.pages, 'result page') }}</strong>; {{ counted(answer.rejected.length + answer.rejectedMore, 'line') }} skipped.</p>
           <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>
         </div>
       </v-card-text>

@@ -39,8 +39,8 @@ async function send(event: Event) {
   try {
     const answer = await sendFile<PlacesAnswer>('/api/import/places', given, { region: region.value ?? workspace.current?.region, name: given.name.slice(0, 120) })
     rejected.value = answer?.rejected ?? []
-    if (!answer) notices.tell('Stopped. What was read by then is kept; importing the file again takes the rest.')
-    else notices.tell(`${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} left out.`)
+    if (!answer) notices.tell('Stopped. The rows read so far are saved. Import the file again to add the rest.')
+    else notices.tell(`${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`)
     await refresh()
   } catch (error) {
     notices.tell(messageOf(error), { serious: true })
@@ -56,7 +56,7 @@ async function send(event: Event) {
     <ul v-if="rejected.length" class="sheet rejected small"><li v-for="each in rejected" :key="each.line"><span class="figure muted">line {{ each.line }}</span> {{ each.reason }}</li></ul>
     <div v-if="problem" class="sheet state" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!places" type="table-row@5" class="sheet" />
-    <v-data-table-virtual v-else :headers="HEADERS" :items="places" item-value="id" density="compact" fixed-header class="sheet table" tabindex="0" no-data-text="No place is known here. Import a CSV with name, population and region." aria-label="Places" data-test="place-list">
+    <v-data-table-virtual v-else :headers="HEADERS" :items="places" item-value="id" density="compact" fixed-header class="sheet table" tabindex="0" no-data-text="No places yet. Import a CSV with name, population and region." aria-label="Places" data-test="place-list">
       <template #[`item.population`]="{ item }"><span class="figure">{{ inFull(item.population).replace('unknown', '–') }}</span></template>
     </v-data-table-virtual>
   </div>

@@ -5,7 +5,7 @@ import { api, messageOf } from '~/composables/api'
 import { fileSize, inFull } from '~/composables/figures'
 
 /** What takes space in the data file, and what becomes of what is old. */
-const NAMES: Record<keyof SpaceAnswer, string> = { texts: 'Briefs, lists and their history', figures: 'Phrases and their figures', pages: 'Result pages, videos and channels', rest: 'Work and settings', free: 'Free, used before the file grows' }
+const NAMES: Record<keyof SpaceAnswer, string> = { texts: 'Briefs, lists and their history', figures: 'Phrases and their figures', pages: 'Result pages, videos and channels', rest: 'Work and settings', free: 'Free space inside the file' }
 const told = shallowRef<SpaceAnswer | null>(null)
 const problem = ref('')
 
@@ -28,7 +28,7 @@ const parts = computed(() => {
 
 <template>
   <section class="sheet" aria-label="Space" data-test="space">
-    <div><h2>Space</h2><p class="small muted">Everything written stays. Of looks at a page and of figures told before, all of the last 60 days stay, then one a week, and after a year one a month.</p></div>
+    <div><h2>Space</h2><p class="small muted">Texts are never removed. Older result pages and figures are kept in full for 60 days, then one per week, and after a year one per month.</p></div>
     <div v-if="problem" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!told" type="list-item@3" />
     <table v-else>

@@ -41,7 +41,7 @@ async function watchIt(on: boolean) {
     await api(`/api/channels/${encodeURIComponent(props.id)}/watch`, { method: 'PUT', body: { workspace: workspace.id, on } })
     await load()
     emit('watched')
-    notices.tell(on ? `“${channel.value!.title}” is in the rival set.` : `“${channel.value!.title}” is out of the rival set.`, { undo: () => watchIt(!on) })
+    notices.tell(on ? `“${channel.value!.title}” added to the rival set.` : `“${channel.value!.title}” removed from the rival set.`, { undo: () => watchIt(!on) })
   } catch (error) {
     notices.tell(messageOf(error), { serious: true })
   }
@@ -62,7 +62,7 @@ async function watchIt(on: boolean) {
     <div v-else class="both">
       <div class="sheet videos">
         <label class="only small"><input v-model="onlyUpsets" type="checkbox"> upsets only: won on something else than size</label>
-        <v-data-table :headers="HEADERS" :items="rows" item-value="videoId" density="compact" items-per-page="-1" hide-default-footer fixed-header :sort-by="[{ key: 'views', order: 'desc' }]" no-data-text="No video to show." aria-label="Videos of the channel">
+        <v-data-table :headers="HEADERS" :items="rows" item-value="videoId" density="compact" items-per-page="-1" hide-default-footer fixed-header :sort-by="[{ key: 'views', order: 'desc' }]" no-data-text="No videos to show." aria-label="Videos of the channel">
           <template #[`item.title`]="{ item }"><span class="clip" :title="item.title"><span v-if="item.upset" class="upset" title="upset">upset</span>{{ item.title }}</span></template>
           <template #[`item.views`]="{ item }"><span class="figure">{{ rounded(item.views) }}</span></template>
           <template #[`item.viewsPerDay`]="{ item }"><span class="figure">{{ item.viewsPerDay === null ? UNKNOWN : rounded(Math.round(item.viewsPerDay)) }}</span></template>
@@ -72,7 +72,7 @@ async function watchIt(on: boolean) {
           <template #[`item.publishedAt`]="{ item }"><span class="figure">{{ item.publishedAt === null ? UNKNOWN : dateOnly(item.publishedAt) }}</span></template>
         </v-data-table>
       </div>
-      <section class="sheet phrases" aria-label="Phrases it stands for"><h2>Stands for</h2><ul><li v-for="each in channel.phrases" :key="`${each.phrase}${each.region}`"><span class="figure">{{ each.rank }}</span><NuxtLink :to="{ query: { ...route.query, phrase: each.phrase, tab: undefined, channel: undefined } }">{{ each.phrase }}</NuxtLink></li></ul><p v-if="!channel.phrases.length" class="muted small">No page that is kept.</p></section>
+      <section class="sheet phrases" aria-label="Phrases it ranks for"><h2>Ranks for</h2><ul><li v-for="each in channel.phrases" :key="`${each.phrase}${each.region}`"><span class="figure">{{ each.rank }}</span><NuxtLink :to="{ query: { ...route.query, phrase: each.phrase, tab: undefined, channel: undefined } }">{{ each.phrase }}</NuxtLink></li></ul><p v-if="!channel.phrases.length" class="muted small">None found yet.</p></section>
     </div>
   </div>
 </template>

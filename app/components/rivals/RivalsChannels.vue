@@ -45,14 +45,14 @@ const lines = computed<Line[]>(() => [
   ...watched.value.filter(each => !props.page.channels.some(other => other.id === each.id)).map(each => ({ id: each.id, title: each.title, results: 0, nameHolds: false, subscribers: each.subscribers, stats: each })),
 ])
 const COLUMNS: { key: string, title: string, hint?: string, of: (line: Line) => number | string | null, text: (line: Line) => string, /** What is rounded on the screen, in full. */ full?: (line: Line) => number | null | undefined }[] = [
-  { key: 'results', title: 'Here', hint: 'How many of page one are theirs', of: line => line.results, text: line => String(line.results || UNKNOWN) },
+  { key: 'results', title: 'Here', hint: 'Number of page-one results from this channel', of: line => line.results, text: line => String(line.results || UNKNOWN) },
   { key: 'subscribers', title: 'Subscribers', of: line => line.subscribers, text: line => rounded(line.subscribers), full: line => line.subscribers },
   { key: 'founded', title: 'Founded', of: line => line.stats?.foundedAt ?? null, text: line => line.stats?.foundedAt ? dateOnly(line.stats.foundedAt) : UNKNOWN },
   { key: 'videos', title: 'Videos', of: line => line.stats?.videos ?? null, text: line => rounded(line.stats?.videos), full: line => line.stats?.videos },
   { key: 'median', title: 'Median views', of: line => line.stats?.medianViews ?? null, text: line => rounded(line.stats?.medianViews == null ? null : Math.round(line.stats.medianViews)), full: line => line.stats?.medianViews },
-  { key: 'perSubscriber', title: 'Per subscriber', hint: 'Median views for each subscriber', of: line => line.stats?.viewsPerSubscriber ?? null, text: line => line.stats?.viewsPerSubscriber == null ? UNKNOWN : line.stats.viewsPerSubscriber.toFixed(2) },
-  { key: 'share', title: 'One video', hint: 'Part of all its views that its best video has', of: line => line.stats?.oneVideoShare ?? null, text: line => line.stats?.oneVideoShare == null ? UNKNOWN : percent(line.stats.oneVideoShare) },
-  { key: 'name', title: 'In its name', hint: 'Whether the channel’s name holds the phrase', of: line => Number(line.nameHolds), text: line => line.nameHolds ? 'yes' : 'no' },
+  { key: 'perSubscriber', title: 'Per subscriber', hint: 'Median views per subscriber', of: line => line.stats?.viewsPerSubscriber ?? null, text: line => line.stats?.viewsPerSubscriber == null ? UNKNOWN : line.stats.viewsPerSubscriber.toFixed(2) },
+  { key: 'share', title: 'One video', hint: 'Share of the channel’s views from its best video', of: line => line.stats?.oneVideoShare ?? null, text: line => line.stats?.oneVideoShare == null ? UNKNOWN : percent(line.stats.oneVideoShare) },
+  { key: 'name', title: 'In its name', hint: 'Whether the channel name contains the phrase', of: line => Number(line.nameHolds), text: line => line.nameHolds ? 'yes' : 'no' },
 ]
 const sort = ref({ key: 'results', direction: -1 })
 const sorted = computed(() => {
@@ -66,7 +66,7 @@ const sortBy = (key: string) => { sort.value = { key, direction: sort.value.key 
 <template>
   <RivalsChannel v-if="channel" :id="channel" :language="question.language" @close="emit('open', null)" @watched="load" />
   <div v-else class="sheet frame" data-test="channels">
-    <p v-if="busy" class="small muted note">Looking at the channels of page one …</p>
+    <p v-if="busy" class="small muted note">Loading the channels of page one …</p>
     <p v-else-if="problem" class="note" role="alert">{{ problem }} <button class="plain link" @click="load">Try again</button></p>
     <p v-else-if="missing" class="small missing note">{{ missing }} channels could not be looked at. <button class="plain link" @click="load">Ask again</button></p>
     <table aria-label="Channels of page one">

@@ -52,7 +52,7 @@ const best = computed(() => {
 
 <template>
   <div class="curves" tabindex="0" role="region" aria-label="Curves" data-test="curves">
-    <section class="sheet wide"><h2>Strength by rank</h2><ApexChart type="line" height="190" :options="strength" :series="strengthSeries" role="img" :aria-label="`Strength of ${rows.length} seats by rank${own === null ? '' : `; my channel stands at ${own.toFixed(2)}`}`" /></section>
+    <section class="sheet wide"><h2>Strength by rank</h2><ApexChart type="line" height="190" :options="strength" :series="strengthSeries" role="img" :aria-label="`Strength of ${rows.length} results by rank${own === null ? '' : `; my channel is at ${own.toFixed(2)}`}`" /></section>
     <section class="sheet"><h2>Length against views<small v-if="best" class="muted"> those that do best run {{ lengthWords(best.low) }} to {{ lengthWords(best.high) }}</small></h2><ApexChart type="scatter" height="190" :options="against('length', lengthWords)" :series="length" role="img" aria-label="Length of each result against its views" /></section>
     <section class="sheet"><h2>Age against views</h2><ApexChart type="scatter" height="190" :options="against('age, log scale', ageOfPower, ages)" :series="age" role="img" aria-label="Age of each result against its views" /></section>
   </div>

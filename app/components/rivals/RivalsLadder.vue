@@ -25,8 +25,8 @@ const COLUMNS: { key: string, title: string, hint?: string, of: (row: RivalRow) 
   { key: 'length', title: 'Length', of: row => row.durationSeconds },
   { key: 'likes', title: 'Likes', of: row => row.likes },
   { key: 'comments', title: 'Said', hint: 'Comments', of: row => row.comments },
-  { key: 'words', title: 'Words', hint: 'How the phrase stands in title, first line and best tag', of: row => row.targeting },
-  { key: 'strength', title: 'Strength', hint: 'Of its seat, 0 to 1; the line is my channel', of: row => row.strength },
+  { key: 'words', title: 'Words', hint: 'Match of the phrase in title, first line and best tag', of: row => row.targeting },
+  { key: 'strength', title: 'Strength', hint: 'Strength of the result, 0 to 1; the line marks my channel', of: row => row.strength },
 ]
 const rows = computed(() => {
   const column = COLUMNS.find(each => each.key === sort.value.key) ?? COLUMNS[0]!
@@ -68,8 +68,8 @@ function moved(row: RivalRow): { text: string, words: string } | null {
 }
 function note(row: RivalRow): string {
   if (row.off) return 'taken out'
-  if (row.upset) return `upset: ${row.timesExpected!.toFixed(0)} × what its size brings${row.upsetReason ? `, ${UPSET_WORDS[row.upsetReason]}` : ''}`
-  return row.soft?.length ? `soft seat: ${row.soft.join(', ')}` : row.soft ? 'soft seat' : ''
+  if (row.upset) return `upset: ${row.timesExpected!.toFixed(0)} × the views expected for its size${row.upsetReason ? `, ${UPSET_WORDS[row.upsetReason]}` : ''}`
+  return row.soft?.length ? `weak result: ${row.soft.join(', ')}` : row.soft ? 'weak result' : ''
 }
 </script>
 
@@ -94,12 +94,12 @@ function note(row: RivalRow): string {
           <td class="figure" :title="inFull(row.comments, 'comments')">{{ rounded(row.comments) }}</td>
           <td class="words"><span v-for="each in matches(row)" :key="each.where" :title="each.words"><DeskShape :state="each.state" :label="each.words" /></span></td>
           <td class="strength"><div class="gauge"><div class="bar" :title="`${row.strength.toFixed(3)}: wording ${row.targeting.toFixed(2)}, reach ${row.reach?.toFixed(2) ?? 'unknown'}, pull ${row.pull?.toFixed(2) ?? 'unknown'}${row.ahead === null ? '' : `; stays ahead of mine with ${percent(row.ahead)}`}`"><span :style="{ width: `${row.strength * 100}%` }" /><i v-if="own !== null" :style="{ left: `${own * 100}%` }" /></div><span class="figure">{{ row.strength.toFixed(2) }}</span></div></td>
-          <td class="act"><v-btn size="x-small" :icon="row.off ? mdiUndoVariant : mdiEyeOffOutline" :aria-label="row.off ? `Take ${row.title} back in` : `Take out ${row.title}: it is about something else`" :title="row.off ? 'Take it back in' : 'It is about something else: take it out'" data-test="off-topic" @click="rivals.setOff([row], !row.off)" /></td>
+          <td class="act"><v-btn size="x-small" :icon="row.off ? mdiUndoVariant : mdiEyeOffOutline" :aria-label="row.off ? `Restore ${row.title}` : `Exclude ${row.title}: it is off topic`" :title="row.off ? 'Restore this result' : 'Off topic: exclude this result'" data-test="off-topic" @click="rivals.setOff([row], !row.off)" /></td>
         </tr>
         <tr v-if="opened === row.videoId"><td :colspan="COLUMNS.length + 1" class="full"><LazyRivalsVideo :row="row" /></td></tr>
       </tbody>
     </table>
-    <p v-if="!page.rows.length" class="empty muted">Nothing stands here: whoever publishes first has the page.</p>
+    <p v-if="!page.rows.length" class="empty muted">No results yet for this phrase.</p>
   </div>
 </template>
 

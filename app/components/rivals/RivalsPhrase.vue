@@ -10,7 +10,7 @@ watch(() => props.phrase, (phrase) => { typed.value = phrase; problem.value = ''
 
 function ask() {
   const text = typed.value.replace(/[\p{Cc}\p{Cf}]+/gu, ' ').replace(/\s+/gu, ' ').trim().toLowerCase()
-  if (!/[\p{L}\p{N}]/u.test(text)) problem.value = 'Type the phrase whose results you want to read.'
+  if (!/[\p{L}\p{N}]/u.test(text)) problem.value = 'Type a phrase to see its results.'
   else if (text.length > 200) problem.value = 'A phrase can be 200 characters at most.'
   else {
     problem.value = ''

@@ -17,8 +17,8 @@ const place = ({ name, values }: Spreads, value: number) => {
 </script>
 
 <template>
-  <section class="sheet reading" aria-label="Reading of the page" data-test="reading">
-    <p class="sentence">{{ reading.sentence }} <button class="plain link small" :aria-expanded="open" data-test="reading-working" @click="open = !open">{{ open ? 'hide the working' : 'how so?' }}</button></p>
+  <section class="sheet reading" aria-label="Summary of the results" data-test="reading">
+    <p class="sentence">{{ reading.sentence }} <button class="plain link small" :aria-expanded="open" data-test="reading-working" @click="open = !open">{{ open ? 'hide the working' : 'how is this calculated?' }}</button></p>
     <div class="row">
       <dl class="figures">
         <div v-if="page.difficulty"><dt>Difficulty</dt><dd class="figure" :title="inFull(page.difficulty.page)">{{ Math.round(page.difficulty.page) }} <small :title="reading.forecast ? 'for my channel, by its chance of page one' : 'for anyone'">{{ hardness({ difficulty: page.difficulty.page, chance: reading.forecast?.pageOne ?? null }, reading.forecast ? 'channel' : 'anyone') }}</small></dd></div>
@@ -26,8 +26,8 @@ const place = ({ name, values }: Spreads, value: number) => {
         <div v-if="reading.forecast"><dt>My likely ranks</dt><dd class="figure" data-test="likely">{{ span(String(reading.forecast.likely[0]), String(reading.forecast.likely[1])) }} <small>page one {{ chanceText(reading.forecast.pageOne) }}</small></dd></div>
         <div v-if="reading.winnings"><dt>Views to win, 90 days</dt><dd class="figure" :title="`${inFull(reading.winnings.expected)} expected`">{{ span(rounded(Math.round(reading.winnings.low)), rounded(Math.round(reading.winnings.high))) }}</dd></div>
         <div v-if="reading.earnings"><dt>Earns about</dt><dd class="figure" title="From the rate table of the workspace">{{ span(money(reading.earnings.lowMicros, reading.earnings.currency), money(reading.earnings.highMicros, reading.earnings.currency)) }}</dd></div>
-        <div><dt title="Part of page one that changes hands in thirty days">Turnover</dt><dd class="figure">{{ reading.turnover === null ? UNKNOWN : percent(reading.turnover) }}</dd></div>
-        <div v-if="page.titleMatches !== null"><dt title="Videos whose title holds the phrase, as the site tells it">Rivals</dt><dd class="figure">{{ rounded(page.titleMatches) }}</dd></div>
+        <div><dt title="Share of page one that changes in thirty days">Turnover</dt><dd class="figure">{{ reading.turnover === null ? UNKNOWN : percent(reading.turnover) }}</dd></div>
+        <div v-if="page.titleMatches !== null"><dt title="Videos with the phrase in their title, as counted by the site">Rivals</dt><dd class="figure">{{ rounded(page.titleMatches) }}</dd></div>
       </dl>
       <dl class="spreads" aria-label="Page one, medians and middle halves">
         <div v-for="spread in reading.spreads" :key="spread.name"><dt>{{ NAMES[spread.name] }}</dt><dd class="figure" :title="`median ${shown(spread.name, spread.median)}; middle half ${shown(spread.name, spread.low)} to ${shown(spread.name, spread.high)}; all ${shown(spread.name, spread.values[0]!)} to ${shown(spread.name, spread.values.at(-1)!)}`">
@@ -35,10 +35,10 @@ const place = ({ name, values }: Spreads, value: number) => {
       </dl>
     </div>
     <div v-if="open" class="working small" data-test="working">
-      <p v-if="reading.own && reading.forecast">My channel’s well-worded video has strength <span class="figure">{{ reading.own.strength.toFixed(3) }}</span> = .45 × 1 for the wording<template v-if="reading.own.reach !== null"> + .25 × {{ reading.own.reach.toFixed(3) }} reach</template><template v-if="reading.own.pull !== null"> + .30 × {{ reading.own.pull.toFixed(3) }} pull</template>. What one video does better or worse than that is uncertain; for each such luck every rival read stays ahead with a chance that follows from the difference of strengths, and the number ahead is added up exactly. {{ page.rows.filter(row => !row.off).length }} results take part<template v-if="page.more"> and those not read, as strong as the last ten</template>. It is a rough estimate, and never shown as surer than 95 %.<template v-if="reading.compared !== null && page.rows.length > 20"> Demand compares all phrases by their first 20 results; from those alone the chance is {{ chanceText(reading.compared) }}.</template></p>
+      <p v-if="reading.own && reading.forecast">A video of my channel with the phrase in title and description has strength <span class="figure">{{ reading.own.strength.toFixed(3) }}</span> = .45 × 1 for the wording<template v-if="reading.own.reach !== null"> + .25 × {{ reading.own.reach.toFixed(3) }} reach</template><template v-if="reading.own.pull !== null"> + .30 × {{ reading.own.pull.toFixed(3) }} pull</template>. What one video does better or worse than that is uncertain; for each such luck every rival read stays ahead with a chance that follows from the difference of strengths, and the number ahead is added up exactly. {{ page.rows.filter(row => !row.off).length }} results take part<template v-if="page.more"> and those not read, as strong as the last ten</template>. This is a rough estimate and is never shown as more than 95 %.<template v-if="reading.compared !== null && page.rows.length > 20"> Demand compares all phrases by their first 20 results; from those alone the chance is {{ chanceText(reading.compared) }}.</template></p>
       <p v-if="reading.winnings">Views: {{ inFull(reading.volume) }} searches a month × 3 months × the part of searches that each rank gets, between the ends of the likely ranks; {{ inFull(Math.round(reading.winnings.expected)) }} expected over all ranks.</p>
-      <p>Difficulty: the mean strength of the twenty seats, weighed by 1 ÷ log2(rank + 1). {{ reading.exactTitles }} titles and {{ reading.exactFirstLines }} first lines of page one hold the exact words. {{ reading.pagesKept }} whole {{ reading.pagesKept === 1 ? 'look is' : 'looks are' }} kept<template v-if="page.looks.length > 1">, the earliest of {{ dateOnly(page.looks.at(-1)!.at) }}</template>. Page of {{ dateOnly(page.at) }}, from {{ page.source }}.</p>
-      <p v-if="page.left.length">Left since the look before: <template v-for="(each, i) in page.left" :key="each.videoId">{{ i ? '; ' : '' }}“{{ each.title }}” (was {{ each.before }})</template>.</p>
+      <p>Difficulty: the mean strength of the twenty results, weighed by 1 ÷ log2(rank + 1). {{ reading.exactTitles }} titles and {{ reading.exactFirstLines }} first lines of page one hold the exact words. {{ reading.pagesKept }} whole {{ reading.pagesKept === 1 ? 'look is' : 'looks are' }} kept<template v-if="page.looks.length > 1">, the earliest of {{ dateOnly(page.looks.at(-1)!.at) }}</template>. Page of {{ dateOnly(page.at) }}, from {{ page.source }}.</p>
+      <p v-if="page.left.length">Dropped out since the previous check: <template v-for="(each, i) in page.left" :key="each.videoId">{{ i ? '; ' : '' }}“{{ each.title }}” (was {{ each.before }})</template>.</p>
     </div>
   </section>
 </template>

@@ -52,8 +52,8 @@ function toTags() {
   if (!brief.fields) return
   const { tags } = brief.fields
   const fresh = picked.value.filter(term => !tags.includes(term))
-  if (fresh.length) brief.change(`${counted(fresh.length, 'tag')} to the brief.`, 'tags', [...tags, ...fresh])
-  else notices.tell('All of them are among its tags already.')
+  if (fresh.length) brief.change(`${counted(fresh.length, 'tag')} added to the brief.`, 'tags', [...tags, ...fresh])
+  else notices.tell('All of them are already in its tags.')
   picked.value = []
 }
 function toTray() {
@@ -69,17 +69,17 @@ function toTray() {
       <span class="small muted lift" :title="answer?.neighbours.join(', ')">Lift: against {{ answer ? counted(answer.neighbours.length, 'neighbouring page') : 'neighbouring pages' }}.</span>
       <v-spacer /><span v-if="picked.length" class="small">{{ picked.length }} picked</span>
       <v-btn size="small" variant="flat" color="primary" :prepend-icon="mdiTagPlusOutline" :disabled="!picked.length || !brief.fields" data-test="words-tags" @click="toTags">To the tags</v-btn>
-      <v-btn size="small" :prepend-icon="mdiTrayPlus" :disabled="!picked.length || !brief.fields" data-test="words-tray" @click="toTray">To the tray</v-btn>
+      <v-btn size="small" :prepend-icon="mdiTrayPlus" :disabled="!picked.length || !brief.fields" data-test="words-tray" @click="toTray">Add to tray</v-btn>
     </div>
     <div v-if="problem" class="sheet empty" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="load">Try again</v-btn></div>
     <v-skeleton-loader v-else-if="!answer" type="table-row@6" class="sheet" />
     <div v-else class="lists">
       <section v-for="list in lists" :key="list.place" class="sheet" :aria-label="NAMES[list.place]">
         <table><caption class="unseen">{{ NAMES[list.place] }}</caption>
-          <thead><tr><th scope="col" class="word">{{ NAMES[list.place] }}</th><th scope="col" title="Against neighbouring pages">Lift</th><th scope="col" title="Results of this page that use it">Used</th><th v-if="list.place === 'tags'" scope="col" title="Searches a month">Searches</th><th scope="col" class="ranks">Ranks</th></tr></thead>
+          <thead><tr><th scope="col" class="word">{{ NAMES[list.place] }}</th><th scope="col" title="Compared with similar phrases">Lift</th><th scope="col" title="Results that use it">Used</th><th v-if="list.place === 'tags'" scope="col" title="Searches a month">Searches</th><th scope="col" class="ranks">Ranks</th></tr></thead>
           <tbody><tr v-for="word in list.words" :key="word.term" :class="{ picked: picked.includes(word.term) }" data-test="word"><td class="word"><label :title="word.volume === null ? word.term : `${word.term}: ${inFull(word.volume)} searches a month`"><input type="checkbox" :checked="picked.includes(word.term)" @change="pick(word.term)"> {{ word.term }}</label></td><td class="figure" :title="`${word.lift.toFixed(2)} times as much`"><span class="ramp" :style="{ '--part': Math.min(1, Math.log2(Math.max(1, word.lift)) / 6) }" aria-hidden="true" />{{ word.lift.toFixed(1) }}</td><td class="figure" :title="`${word.users} of ${answer.results}`">{{ word.users }}</td><td v-if="list.place === 'tags'" class="figure" :title="inFull(word.volume)">{{ rounded(word.volume) }}</td><td class="figure ranks" :title="word.ranks.join(', ')">{{ ranksOf(word) }}</td></tr></tbody>
         </table>
-        <p v-if="!list.words.length" class="muted small empty">No word is used by two results or more.</p>
+        <p v-if="!list.words.length" class="muted small empty">No word is used by more than one result.</p>
       </section>
     </div>
   </div>

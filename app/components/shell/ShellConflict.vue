@@ -25,7 +25,7 @@ function shown(value: unknown): string {
     <v-card data-test="conflict">
       <v-card-title id="conflict-title">This brief was changed in another window</v-card-title>
       <v-card-text>
-        <p class="mb-3">Nothing was overwritten. Choose for each field which version to keep; the other stays in the field’s history.</p>
+        <p class="mb-3">Nothing was overwritten. Choose which version of each field to keep; the other stays in its history.</p>
         <section v-for="[field, conflict] in conflicts" :key="field" class="mb-4">
           <h2>{{ NAMES[field] }}</h2>
           <div class="both">

@@ -20,12 +20,12 @@ const left = computed(() => {
     <template #activator="{ props }">
       <v-btn v-bind="props" size="small" class="jobs" data-test="jobs">
         <template v-if="first"><v-progress-circular :model-value="first.done / first.total * 100" size="16" width="3" color="primary" class="mr-2" aria-hidden="true" /><span class="figure">{{ first.done.toLocaleString('en') }}</span>&nbsp;of&nbsp;<span class="figure">{{ first.total.toLocaleString('en') }}</span></template>
-        <template v-else>Work cut off</template>
+        <template v-else>Interrupted</template>
       </v-btn>
     </template>
     <v-list density="compact" width="380" data-test="jobs-list">
-      <v-list-item v-for="job in [...jobs.running, ...jobs.interrupted]" :key="job.id" :title="job.title" :subtitle="`${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')} done${job === first && left !== null ? `, ${leftWords(left)}` : job.state === 'interrupted' ? ', cut off when Fonetra was ended; what was done is kept' : ''}`">
-        <template #append><v-btn v-if="job.state === 'running'" size="small" variant="tonal" data-test="job-stop" @click="jobs.stop(job.id)">Stop</v-btn><template v-else><v-btn size="small" variant="tonal" data-test="job-resume" @click="jobs.resume(job.id)">Go on</v-btn></template></template>
+      <v-list-item v-for="job in [...jobs.running, ...jobs.interrupted]" :key="job.id" :title="job.title" :subtitle="`${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')} done${job === first && left !== null ? `, ${leftWords(left)}` : job.state === 'interrupted' ? ', interrupted when Fonetra stopped; finished work is saved' : ''}`">
+        <template #append><v-btn v-if="job.state === 'running'" size="small" variant="tonal" data-test="job-stop" @click="jobs.stop(job.id)">Stop</v-btn><template v-else><v-btn size="small" variant="tonal" data-test="job-resume" @click="jobs.resume(job.id)">Resume</v-btn></template></template>
       </v-list-item>
     </v-list>
   </v-menu>

@@ -26,7 +26,7 @@ async function signIn() {
   <div class="screen">
     <form class="sheet" data-test="sign-in" @submit.prevent="signIn">
       <h1>Sign in</h1>
-      <p class="muted">This Fonetra is shared. The owner gives each person a key.</p>
+      <p class="muted">Sign in with the access key you got from the owner.</p>
       <v-text-field v-model="key" type="password" autocomplete="current-password" label="Access key" :error-messages="problem ? [problem] : []" autofocus maxlength="200" data-test="access-key" />
       <v-btn type="submit" variant="flat" color="primary" :loading="busy">Sign in</v-btn>
     </form>

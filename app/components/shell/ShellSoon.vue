@@ -7,7 +7,7 @@ useHead({ title: `${area.name} · Fonetra` })
 </script>
 
 <template>
-  <div class="screen"><div class="soon"><v-icon :icon="area.icon" size="36" color="primary" /><h1>{{ area.name }}</h1><p class="muted">{{ area.question }}</p><p>{{ area.soon }}</p><p class="muted small">Not built yet.</p></div></div>
+  <div class="screen"><div class="soon"><v-icon :icon="area.icon" size="36" color="primary" /><h1>{{ area.name }}</h1><p class="muted">{{ area.question }}</p><p>{{ area.soon }}</p><p class="muted small">Not available yet.</p></div></div>
 </template>
 
 <style scoped>

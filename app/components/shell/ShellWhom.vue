@@ -14,9 +14,9 @@ function judgeFor(whom: Whom) {
 </script>
 
 <template>
-  <v-btn-toggle :model-value="workspace.whom" mandatory density="compact" variant="outlined" color="primary" divided class="whom" aria-label="Phrases are judged" data-test="whom" @update:model-value="judgeFor">
+  <v-btn-toggle :model-value="workspace.whom" mandatory density="compact" variant="outlined" color="primary" divided class="whom" aria-label="Score phrases" data-test="whom" @update:model-value="judgeFor">
     <v-btn value="anyone" size="small">For anyone</v-btn>
-    <v-btn value="channel" size="small" :disabled="!workspace.current?.own" :title="workspace.current?.own ? `Judged for ${workspace.current.channelTitle ?? workspace.current.name}: strength ${workspace.current.own.strength.toFixed(2)} of a well-worded video` : 'Say in the Library which channel is yours, with its subscribers'">For my channel</v-btn>
+    <v-btn value="channel" size="small" :disabled="!workspace.current?.own" :title="workspace.current?.own ? `Scored for ${workspace.current.channelTitle ?? workspace.current.name}: strength ${workspace.current.own.strength.toFixed(2)} with the phrase in title and description` : 'Choose your channel in the Library first'">For my channel</v-btn>
   </v-btn-toggle>
 </template>
 

@@ -27,7 +27,7 @@ function addTyped() {
 
 async function copyAll() {
   await copyText(tray.phrases.map(each => each.phrase).join('\n'))
-  notices.tell('Phrases copied, one a line.')
+  notices.tell('Phrases copied, one per line.')
 }
 </script>
 
@@ -40,9 +40,9 @@ async function copyAll() {
         <div v-if="tray.tray.lead" class="row lead" data-test="lead">
           <span class="mark figure">A</span><span class="phrase">{{ tray.tray.lead }}</span>
           <span class="figure small volume" :title="`${inFull(volumeOf(tray.tray.lead), 'searches a month')}`">{{ rounded(volumeOf(tray.tray.lead)) }}</span>
-          <v-btn size="x-small" :icon="mdiClose" :aria-label="`Take out ${tray.tray.lead}`" @click="tray.remove(tray.tray.lead)" />
+          <v-btn size="x-small" :icon="mdiClose" :aria-label="`Remove ${tray.tray.lead}`" @click="tray.remove(tray.tray.lead)" />
         </div>
-        <p v-else class="empty">None yet. Choose the one phrase this video is to be found by.</p>
+        <p v-else class="empty">None yet. Choose the main phrase people should find this video by.</p>
       </section>
       <section aria-label="Support" class="grow">
         <p class="muted small">Support, in order</p>
@@ -58,12 +58,12 @@ async function copyAll() {
                 <v-list-item :prepend-icon="mdiArrowUp" title="Move up" :disabled="i === 0" @click="tray.move(phrase, -1)" />
                 <v-list-item :prepend-icon="mdiArrowDown" title="Move down" :disabled="i === support.length - 1" @click="tray.move(phrase, 1)" />
                 <v-list-item :prepend-icon="mdiArchiveArrowDownOutline" title="Set aside" @click="tray.setAside([phrase])" />
-                <v-list-item :prepend-icon="mdiClose" title="Take out" @click="tray.remove(phrase)" />
+                <v-list-item :prepend-icon="mdiClose" title="Remove" @click="tray.remove(phrase)" />
               </v-list>
             </v-menu>
           </li>
         </VueDraggable>
-        <p v-if="!support.length" class="empty">A handful of phrases that say the same or part of it. About ten is plenty.</p>
+        <p v-if="!support.length" class="empty">Add a few related phrases. About ten is plenty.</p>
         <v-text-field v-model="typed" class="mt-2" density="compact" label="Add a phrase" maxlength="2000" data-test="tray-add" @keydown.enter.prevent="addTyped" />
       </section>
       <p v-if="tray.problem" class="small muted" role="status">Could not load searches: {{ tray.problem }} <button class="plain again" @click="tray.refreshFigures()">Try again</button></p>
@@ -74,7 +74,7 @@ async function copyAll() {
         </ul>
       </section>
     </template>
-    <p v-else class="empty">Open or make a brief, and its phrases stand here on every screen.</p>
+    <p v-else class="empty">Open or create a brief to see its phrases here on every screen.</p>
   </div>
 </template>
 

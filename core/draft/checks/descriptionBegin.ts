@@ -29,8 +29,8 @@ export const descriptionBegin = defineCheck({
   version: 1,
   field: 'description',
   question: 'found',
-  title: 'Lead phrase where the description begins',
-  why: 'The beginning is what results show of a description, and what is read first.',
+  title: 'Lead phrase at the start of the description',
+  why: 'Search results show the start of the description, and viewers read it first.',
   needs: ['lead', 'description'],
   settings: { where: 'sentences' as keyof typeof WANTED },
   run: ({ draft, lead, profile, settings, language, at, match }) => {
@@ -38,12 +38,12 @@ export const descriptionBegin = defineCheck({
     const front = asSentence(lead!.raw, language)
     const fixes: Fix[] = [settings.where === 'alone'
       ? textFix('Put the lead on a first line of its own', 'description', text, text.trim() ? `${front}\n\n${text.trimStart()}` : front)
-      : textFix('Begin with the lead', 'description', text, begunWith(text, lead!.raw, language))]
+      : textFix('Start with the lead', 'description', text, begunWith(text, lead!.raw, language))]
     const found = match(lead!, at('description')[0]!.text)
     const ranges = inField('description', found.ranges)
     const where = span(found)
     const wanted = WANTED[settings.where]
-    if (!where || found.grade === 'fragment') return missing(`The lead is not in the description; this rule set wants it ${wanted}.`, { ranges, fixes })
+    if (!where || found.grade === 'fragment') return missing(`The lead is not in the description. This rule set asks for it ${wanted}.`, { ranges, fixes })
 
     const line = firstLineOf(text)
     const alone = found.grade === 'exact' && where.start >= line.start && where.end <= line.start + line.text.length
@@ -51,8 +51,8 @@ export const descriptionBegin = defineCheck({
     const end = settings.where === 'sentences' ? twoSentences(text) : codePointOffset(text, profile.description.openingCodePoints)
     const there = settings.where === 'alone' ? alone : where.end <= end
     const whole = found.grade === 'exact'
-    if (there && whole) return met(`The lead stands ${wanted}.`, { ranges })
-    if (there) return partly(0.7, `The lead stands ${wanted}, but not word for word.`, { ranges, fixes })
-    return partly(whole ? 0.4 : 0.25, `The lead comes later; this rule set wants it ${wanted}.`, { ranges, fixes })
+    if (there && whole) return met(`The lead is ${wanted}.`, { ranges })
+    if (there) return partly(0.7, `The lead is ${wanted}, but not word for word.`, { ranges, fixes })
+    return partly(whole ? 0.4 : 0.25, `The lead comes later. This rule set asks for it ${wanted}.`, { ranges, fixes })
   },
 })

@@ -18,14 +18,14 @@ const isBare = (line: string) => linksOf(line).length > 0 && words(line).length 
 
 const isHashtags = (line: string) => line.trimStart().startsWith('#')
 
-/** What the description begins with: what the viewer gets, or the link, by rule set. */
+/** Start of the description: what the viewer gets, or the link, by rule set. */
 export const descriptionFirst = defineCheck({
   id: 'description-first',
   version: 1,
   field: 'description',
   question: 'chosen',
-  title: 'What the description begins with',
-  why: 'Benefits first keep the reader; a link first is clicked by those who came to buy. The rule set says which.',
+  title: 'Start of the description',
+  why: 'A benefit first keeps viewers reading; a link first gets clicks from buyers. The rule set decides.',
   needs: ['description'],
   settings: { first: 'benefit' as 'benefit' | 'link' },
   run: ({ draft, settings, language }) => {
@@ -35,8 +35,8 @@ export const descriptionFirst = defineCheck({
     const ranges = [{ field: 'description' as const, start: line.start, end: line.start + line.text.length }]
     if (settings.first === 'link') {
       const link = linksOf(text)[0]
-      if (link && link.start < line.start + line.text.length) return met('The first line holds a link.', { ranges })
-      return missing('This rule set wants a link on the first line.', {
+      if (link && link.start < line.start + line.text.length) return met('The first line contains a link.', { ranges })
+      return missing('This rule set asks for a link on the first line.', {
         fixes: link ? [textFix('Put the first link on top', 'description', text, `${link.text}\n${text}`)] : [],
       })
     }
@@ -46,12 +46,12 @@ export const descriptionFirst = defineCheck({
       const real = lines.findIndex(each => /[\p{L}\p{N}]/u.test(each) && !isBare(each) && !isHashtags(each))
       const moved = lines.slice(0, real).join('\n').trim()
       const fixes: Fix[] = real > 0 ? [textFix(moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end', 'description', text, `${lines.slice(real).join('\n').trim()}\n\n${moved}`)] : []
-      return missing(`Begins with ${isBare(line.text) ? 'a link' : 'hashtags'}. Begin with what the viewer gets.`, { ranges, fixes })
+      return missing(`Starts with ${isBare(line.text) ? 'a link' : 'hashtags'}. Start with what the viewer gets.`, { ranges, fixes })
     }
     const wanted = BENEFIT[primaryLanguage(language)]
     if (wanted && !words(line.text).some(word => wanted.includes(word.norm))) {
-      return partly(0.6, 'The first line does not speak of what the viewer gets. Say it in one clause.', { ranges })
+      return partly(0.6, 'The first line does not say what the viewer gets. Add it in a few words.', { ranges })
     }
-    return met('Begins with what the viewer gets.', { ranges })
+    return met('Starts with what the viewer gets.', { ranges })
   },
 })

@@ -8,15 +8,15 @@ export const descriptionLength = defineCheck({
   field: 'description',
   question: 'found',
   title: 'Length of the description',
-  why: 'More text holds more phrases; too much is read by nobody. Opinions differ, so the rule set says.',
+  why: 'A longer description has room for more phrases, but few viewers read a very long one. The rule set decides.',
   needs: ['description'],
   settings: { least: 600, most: 5000 },
   run: ({ draft, settings }) => {
     const used = count(draft.description!.trim(), 'codePoints')
     if (!used) return notApplicable('Nothing written yet.')
     const { least, most } = settings
-    if (used < least) return partly(used / least, `${used} characters; this rule set asks for ${least} or more. Tell what the video shows, step by step.`)
-    if (used > most) return partly(most / used, `${used} characters; this rule set wants at most ${most}.`)
+    if (used < least) return partly(used / least, `${used} characters; this rule set asks for ${least} or more. Describe what the video shows, step by step.`)
+    if (used > most) return partly(most / used, `${used} characters; this rule set allows ${most}.`)
     return met(`${used} characters, within ${least} to ${most}.`)
   },
 })

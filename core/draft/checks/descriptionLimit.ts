@@ -8,7 +8,7 @@ export const descriptionLimit = defineCheck({
   field: 'description',
   question: 'sound',
   title: 'Description within its limit',
-  why: 'A site refuses a description past its limit; an empty one leaves search with the title alone.',
+  why: 'The site rejects a description over its limit. Without one, search has only the title.',
   needs: ['description'],
   settings: {},
   run: ({ draft, profile }) => {

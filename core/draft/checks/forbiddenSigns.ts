@@ -10,15 +10,15 @@ function signs(field: 'title' | 'description', text: string, forbidden: string[]
   if (!text.trim()) return notApplicable('Nothing written yet.')
   const ranges: FieldRange[] = []
   for (const sign of forbidden) for (let at = text.indexOf(sign); at >= 0; at = text.indexOf(sign, at + sign.length)) ranges.push({ field, start: at, end: at + sign.length })
-  if (!ranges.length) return met(`None of ${forbidden.join(' ')} in it.`)
+  if (!ranges.length) return met(`Contains none of ${forbidden.join(' ')}.`)
   ranges.sort((a, b) => a.start - b.start)
   const without = text.split('\n').map((line) => {
     const rest = forbidden.reduce((part, sign) => part.replaceAll(sign, ' '), line.replace(MARKUP, ''))
     return rest === line ? line : trimSigns(rest.replace(/ {2,}/g, ' '), / /u, 'end')
   }).join('\n')
-  return missing(`Holds ${ranges.length === 1 ? 'a sign' : `${ranges.length} signs`} that the site refuses (${forbidden.join(' ')}). Take ${ranges.length === 1 ? 'it' : 'them'} out.`, {
+  return missing(`Contains ${ranges.length === 1 ? 'a character' : `${ranges.length} characters`} the site does not allow (${forbidden.join(' ')}). Remove ${ranges.length === 1 ? 'it' : 'them'}.`, {
     ranges,
-    fixes: [textFix('Take out the refused signs', field, text, without)],
+    fixes: [textFix('Remove these characters', field, text, without)],
   })
 }
 
@@ -28,8 +28,8 @@ export const titleSigns = defineCheck({
   version: 1,
   field: 'title',
   question: 'sound',
-  title: 'No refused signs in the title',
-  why: 'An upload with one of them is turned back.',
+  title: 'Only allowed characters in the title',
+  why: 'The site rejects an upload that contains one of them.',
   needs: ['title'],
   settings: {},
   run: ({ draft, profile }) => signs('title', draft.title!, profile.title.forbidden),
@@ -41,8 +41,8 @@ export const descriptionSigns = defineCheck({
   version: 1,
   field: 'description',
   question: 'sound',
-  title: 'No refused signs in the description',
-  why: 'An upload with one of them is turned back.',
+  title: 'Only allowed characters in the description',
+  why: 'The site rejects an upload that contains one of them.',
   needs: ['description'],
   settings: {},
   run: ({ draft, profile }) => signs('description', draft.description!, profile.description.forbidden),

@@ -10,8 +10,8 @@ export const supportTold = defineCheck({
   version: 1,
   field: 'description',
   question: 'found',
-  title: 'Support phrases told',
-  why: 'A video is also found by what it says besides its lead; parts of a phrase count too.',
+  title: 'Support phrases used',
+  why: 'People also find a video by its other phrases. Parts of a phrase count too.',
   needs: ['support', 'description'],
   settings: {},
   run: ({ draft, support, language, at, match }) => {
@@ -29,11 +29,11 @@ export const supportTold = defineCheck({
       ranges.push(...best.ranges.map(range => ({ field, ...range })))
     }
     const told = support.length - absent.length
-    if (!absent.length) return sum / support.length > 0.99 ? met(`All ${support.length} stand word for word.`, { ranges }) : partly(sum / support.length, 'All are there; some not word for word.', { ranges })
+    if (!absent.length) return sum / support.length > 0.99 ? met(`All ${support.length} are used word for word.`, { ranges }) : partly(sum / support.length, 'All are used, some not word for word.', { ranges })
     const text = draft.description!.trimEnd()
     const sentence = alsoSentence(absent.map(phrase => phrase.raw), language)
     const label = absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`
     const fixes: Fix[] = sentence === null ? [] : [textFix(label, 'description', draft.description!, `${text}${text ? '\n\n' : ''}${sentence}`)]
-    return partly(sum / support.length, `${told} of ${support.length} are told. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`, { ranges, fixes })
+    return partly(sum / support.length, `${told} of ${support.length} are used. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`, { ranges, fixes })
   },
 })

@@ -8,7 +8,7 @@ export const tagCount = defineCheck({
   field: 'tags',
   question: 'found',
   title: 'Number of tags',
-  why: 'Some fill the whole field, some keep to a few close ones; the rule set says which.',
+  why: 'Some creators fill the whole field, others use a few close tags. The rule set decides.',
   needs: ['tags'],
   settings: { least: 8, most: 30 },
   run: ({ draft, settings }) => {
@@ -16,7 +16,7 @@ export const tagCount = defineCheck({
     const { least, most } = settings
     const tags = `${number} ${number === 1 ? 'tag' : 'tags'}`
     if (number < least) return partly(number / least, `${tags}; this rule set asks for ${least} or more.`)
-    if (number > most) return partly(most / number, `${tags}; this rule set wants at most ${most}.`)
+    if (number > most) return partly(most / number, `${tags}; this rule set allows ${most}.`)
     return met(`${tags}, within ${least} to ${most}.`)
   },
 })

@@ -8,7 +8,7 @@ export const tagLead = defineCheck({
   field: 'tags',
   question: 'found',
   title: 'Lead phrase among the tags',
-  why: 'Many hold that the first tag says most; none holds that the lead may be absent.',
+  why: 'Many creators give the first tag the most weight, and all agree that the lead belongs in the tags.',
   needs: ['lead', 'tags'],
   settings: { position: 'first' as 'first' | 'any' },
   run: ({ draft, lead, settings }) => {
@@ -19,6 +19,6 @@ export const tagLead = defineCheck({
     if (item < 0) return missing('The lead is not among the tags.', { fixes: [{ label: 'Add the lead as first tag', field: 'tags', edits: [front] }] })
     const ranges = [{ field: 'tags' as const, item, start: 0, end: tags[item]!.length }]
     if (item === 0 || settings.position === 'any') return met(`The lead is tag ${item + 1}.`, { ranges })
-    return partly(0.6, `The lead is tag ${item + 1}; this rule set wants it first.`, { ranges, fixes: [{ label: 'Move the lead to the front', field: 'tags', edits: [front, ...tags.flatMap((tag, at) => tagKey(tag) === key ? [{ item: at, remove: 1, insert: [] }] : [])] }] })
+    return partly(0.6, `The lead is tag ${item + 1}; this rule set asks for it first.`, { ranges, fixes: [{ label: 'Move the lead to the front', field: 'tags', edits: [front, ...tags.flatMap((tag, at) => tagKey(tag) === key ? [{ item: at, remove: 1, insert: [] }] : [])] }] })
   },
 })

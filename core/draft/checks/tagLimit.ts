@@ -8,19 +8,19 @@ export const tagLimit = defineCheck({
   field: 'tags',
   question: 'sound',
   title: 'Tags within their limit',
-  why: 'Past the limit a site refuses the whole list.',
+  why: 'Over the limit, the site rejects the whole list.',
   needs: ['tags'],
   settings: {},
   run: ({ draft, profile }) => {
     const tags = draft.tags!
     const { limit } = profile.tags
-    if (!tags.length) return missing('There are no tags yet. Begin with the lead.')
+    if (!tags.length) return missing('There are no tags yet. Start with the lead.')
     const used = tagsCost(tags, profile)
     if (used <= limit) return met(`${used} of ${limit} characters.`)
     const over = used - limit
     const kept = tidyTags(tags)
     while (kept.length && tagsCost(kept, profile) > limit) kept.pop()
-    return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Drop some.`, {
+    return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Remove some.`, {
       fixes: [{ label: `Keep the first ${kept.length} that fit`, field: 'tags', edits: [{ item: 0, remove: tags.length, insert: kept }] }],
     })
   },

@@ -24,8 +24,8 @@ export const tagSupport = defineCheck({
   version: 1,
   field: 'tags',
   question: 'kept',
-  title: 'Tags that the text bears out',
-  why: 'Tags for what the video does not deliver bring the wrong people, and sites punish them.',
+  title: 'Tags match the text',
+  why: 'Tags for something the video does not cover attract the wrong viewers, and sites penalise them.',
   needs: ['tags'],
   settings: {},
   run: (input) => {
@@ -41,10 +41,10 @@ export const tagSupport = defineCheck({
       const borne = tag.norms.filter((norm, k) => tag.content.includes(tag.stems[k]!) && (told.has(tag.stems[k]!) || misspells(norm, known))).length
       return borne / tag.content.length < 0.5
     })
-    if (!stray.length) return met('The text bears every tag out.')
-    return partly(1 - stray.length / tags.length, `Nothing in the text speaks of ${stray.map(i => `“${tags[i]}”`).join(', ')}.`, {
+    if (!stray.length) return met('Every tag matches the text.')
+    return partly(1 - stray.length / tags.length, `The text does not mention ${stray.map(i => `“${tags[i]}”`).join(', ')}.`, {
       ranges: stray.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-      fixes: [{ label: stray.length === 1 ? 'Drop this tag' : `Drop these ${stray.length} tags`, field: 'tags', edits: stray.map(item => ({ item, remove: 1, insert: [] })) }],
+      fixes: [{ label: stray.length === 1 ? 'Remove this tag' : `Remove these ${stray.length} tags`, field: 'tags', edits: stray.map(item => ({ item, remove: 1, insert: [] })) }],
     })
   },
 })

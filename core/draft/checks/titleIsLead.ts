@@ -8,8 +8,8 @@ export const titleIsLead = defineCheck({
   version: 1,
   field: 'title',
   question: 'chosen',
-  title: 'The title is the lead and nothing else',
-  why: 'A searcher who sees just the words that were typed has nothing to doubt.',
+  title: 'The title is exactly the lead',
+  why: 'A title that repeats the search exactly leaves no doubt that it matches.',
   needs: ['lead', 'title'],
   settings: {},
   run: ({ draft, lead, profile, language, at, match }) => {
@@ -20,7 +20,7 @@ export const titleIsLead = defineCheck({
     if (found.grade !== 'exact' && found.grade !== 'inflected') return missing(draft.title!.trim() ? 'The title is something else.' : 'There is no title yet.', { fixes })
     const extra = text.norms.length - lead!.norms.length
     const ranges = inField('title', found.ranges)
-    if (extra === 0) return found.grade === 'exact' ? met('Is the lead, word for word.', { ranges }) : partly(0.9, 'Is the lead with other word endings.', { ranges, fixes })
-    return partly(Math.max(0.1, 0.7 - 0.1 * extra), `Holds ${extra} more ${extra === 1 ? 'word' : 'words'} than the lead.`, { ranges, fixes })
+    if (extra === 0) return found.grade === 'exact' ? met('The title is the lead, word for word.', { ranges }) : partly(0.9, 'The title is the lead with different word endings.', { ranges, fixes })
+    return partly(Math.max(0.1, 0.7 - 0.1 * extra), `Has ${extra} more ${extra === 1 ? 'word' : 'words'} than the lead.`, { ranges, fixes })
   },
 })

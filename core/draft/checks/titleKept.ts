@@ -7,8 +7,8 @@ export const titleKept = defineCheck({
   version: 1,
   field: 'title',
   question: 'kept',
-  title: 'The title’s words are borne out',
-  why: 'A title that the rest does not bear out drives viewers off, and the video sinks.',
+  title: 'The description backs up the title',
+  why: 'Viewers leave when the video does not deliver what its title promises.',
   needs: ['title', 'description'],
   settings: { enough: 0.8 },
   run: ({ draft, at, language, settings }) => {
@@ -21,7 +21,7 @@ export const titleKept = defineCheck({
     const untold = content.filter(i => !told(i))
     const share = 1 - untold.length / content.length
     const ranges = untold.map(i => ({ field: 'title' as const, start: title.starts[i]!, end: title.ends[i]! }))
-    if (share >= settings.enough) return met('What the title says is told again below it.')
-    return partly(share / settings.enough, `Nothing below the title speaks of ${untold.map(i => `“${title.norms[i]}”`).join(', ')}.`, { ranges })
+    if (share >= settings.enough) return met('The description covers what the title says.')
+    return partly(share / settings.enough, `The description does not mention ${untold.map(i => `“${title.norms[i]}”`).join(', ')}.`, { ranges })
   },
 })

@@ -9,7 +9,7 @@ export const titleLead = defineCheck({
   field: 'title',
   question: 'found',
   title: 'Lead phrase in the title',
-  why: 'The title weighs most in what a search is matched against.',
+  why: 'Search gives the title the most weight.',
   needs: ['lead', 'title'],
   settings: {},
   run: ({ draft, lead, profile, at, match }) => {
@@ -18,12 +18,12 @@ export const titleLead = defineCheck({
     const fixes = leadFirst(draft.title!, lead!, profile)
     const where = span(found)
     switch (found.grade) {
-      case 'exact': return met(`Stands word for word from character ${where!.start + 1}.`, { ranges })
-      case 'inflected': return partly(0.9, 'Stands with other word endings. Searchers type it as the lead has it.', { ranges, fixes })
-      case 'ordered': return partly(0.7, 'Its words stand in order with others between. Close the gap.', { ranges, fixes })
-      case 'scattered': return partly(0.5, 'Its words are all there, but apart or in another order.', { ranges, fixes })
-      case 'fragment': return partly(0.3 * found.share, `Only ${Math.round(found.share * 100)} % of its words are there.`, { ranges, fixes })
-      case 'none': return missing('Is not in the title. Write it in.', { fixes })
+      case 'exact': return met(`The lead is in the title word for word, from character ${where!.start + 1}.`, { ranges })
+      case 'inflected': return partly(0.9, 'The lead is in the title with different word endings. People search for it as written in the lead.', { ranges, fixes })
+      case 'ordered': return partly(0.7, 'The words of the lead are in order, but with other words between them. Move them together.', { ranges, fixes })
+      case 'scattered': return partly(0.5, 'All words of the lead are there, but apart or in a different order.', { ranges, fixes })
+      case 'fragment': return partly(0.3 * found.share, `The title has only ${Math.round(found.share * 100)} % of the lead’s words.`, { ranges, fixes })
+      case 'none': return missing('The lead is not in the title. Add it.', { fixes })
     }
   },
 })

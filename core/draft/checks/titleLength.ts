@@ -27,7 +27,7 @@ export const titleLength = defineCheck({
   field: 'title',
   question: 'sound',
   title: 'Title within its limit',
-  why: 'A site cuts or refuses a title past its limit, and refuses an empty one.',
+  why: 'The site cuts or rejects a title over its limit, and rejects an empty one.',
   needs: ['title'],
   settings: {},
   run: ({ draft, profile }) => {

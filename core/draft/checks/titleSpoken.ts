@@ -47,8 +47,8 @@ export const titleSpoken = defineCheck({
   version: 1,
   field: 'title',
   question: 'chosen',
-  title: 'A title a person would say',
-  why: 'Repeated, shouted or strung-together words put people off, however well they match.',
+  title: 'Natural wording',
+  why: 'Repetition, capitals and long lists of words put viewers off, however well they match.',
   needs: ['title'],
   settings: { shoutedWords: 2, sameWord: 3, separators: 2 },
   run: ({ draft, lead, support, at, language, settings }) => {
@@ -61,7 +61,7 @@ export const titleSpoken = defineCheck({
     const blame = (what: string, where: { start: number, end: number }[], value?: string) => {
       faults.push(what)
       ranges.push(...where.map(range => ({ field: 'title' as const, start: range.start, end: range.end })))
-      if (value && value !== title) fixes.push(textFix(`Mend: ${what}`, 'title', title, value))
+      if (value && value !== title) fixes.push(textFix(`Fix: ${what}`, 'title', title, value))
     }
     const hits = (pattern: RegExp) => [...title.matchAll(pattern)].map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
 
@@ -78,12 +78,12 @@ export const titleSpoken = defineCheck({
     // A single mark is a cry too many only where another one follows.
     const cries = hits(CRIES).filter(({ start, end }) => end - start > 1 || start < last)
     if (cries.length) blame('repeated exclamation marks', cries, quietened(title))
-    if (hits(SEPARATORS).length >= settings.separators) blame('parts strung together with bars', hits(SEPARATORS))
+    if (hits(SEPARATORS).length >= settings.separators) blame('parts separated by bars', hits(SEPARATORS))
 
     const twice = lead ? runs(lead, text, 'inflected') : []
     if (twice.length > 1) {
       const { start, end } = twice[1]!
-      blame('the lead said twice', twice.slice(1), withoutRanges(title, [{ start, end }]))
+      blame('the lead is repeated', twice.slice(1), withoutRanges(title, [{ start, end }]))
     } else {
       const stops = stopWords(language)
       for (const places of text.byStem.values()) {
@@ -92,7 +92,7 @@ export const titleSpoken = defineCheck({
         break
       }
     }
-    if (!faults.length) return met('Reads as a person would say it.')
-    return partly(1 - 0.4 * faults.length, `Puts people off with ${faults.join(', ')}.`, { ranges, fixes })
+    if (!faults.length) return met('The title reads naturally.')
+    return partly(1 - 0.4 * faults.length, `May put viewers off: ${faults.join(', ')}.`, { ranges, fixes })
   },
 })

@@ -7,8 +7,8 @@ export const titleWidth = defineCheck({
   version: 1,
   field: 'title',
   question: 'chosen',
-  title: 'Use of the title’s width',
-  why: 'Some keep what a phone shows, some use the whole line for a promise; the rule set says which.',
+  title: 'Title length for this style',
+  why: 'Some creators keep to what a phone shows, others use the full length. The rule set decides.',
   needs: ['title'],
   settings: { aim: 'long' as 'long' | 'short', least: 45, most: 100 },
   run: ({ draft, settings, profile }) => {
@@ -17,7 +17,7 @@ export const titleWidth = defineCheck({
     const { least, most, aim } = settings
     if (used < least) {
       const room = profile.title.limit - used
-      return partly(used / least, `${used} characters, ${least - used} fewer than this rule set asks for. ${aim === 'long' ? `There is room for ${room} more: a number, a result, a promise.` : 'Say a little more.'}`)
+      return partly(used / least, `${used} characters, ${least - used} fewer than this rule set asks for. ${aim === 'long' ? `There is room for ${room} more: add a number, a result or a promise.` : 'Add a little more.'}`)
     }
     if (used > most) {
       return partly(1 - (used - most) / most, `${used} characters, ${used - most} more than this rule set allows. Shorten it.`, { ranges: [{ field: 'title', start: Math.min(most, draft.title!.length), end: draft.title!.length }] })

@@ -41,8 +41,8 @@ export const viewerRequest = defineCheck({
   version: 1,
   field: 'description',
   question: 'chosen',
-  title: 'A request to the viewer',
-  why: 'People comment and subscribe more often when they are asked.',
+  title: 'Call to action',
+  why: 'Viewers comment and subscribe more often when asked.',
   needs: ['description'],
   settings: {},
   run: ({ draft, language }) => {
@@ -51,10 +51,10 @@ export const viewerRequest = defineCheck({
     const pattern = REQUESTS[primaryLanguage(language)]
     const asked = pattern ? [...text.matchAll(pattern)] : []
     const found = asked.length ? asked.map(hit => ({ start: hit.index, end: hit.index + hit[0].length })) : questionsOf(text)
-    if (found.length) return met('Asks the viewer for something.', { ranges: found.map(range => ({ field: 'description', ...range })) })
-    if (!pattern) return notApplicable('Requests are not known for this language.')
+    if (found.length) return met('The description asks the viewer to do something.', { ranges: found.map(range => ({ field: 'description', ...range })) })
+    if (!pattern) return notApplicable('Not checked in this language.')
     const question = viewerQuestion(language)
-    return missing('Asks the viewer for nothing. Put a question, or ask for a subscription.', {
+    return missing('The description asks nothing of the viewer. Ask a question, or ask them to subscribe.', {
       fixes: question === null ? [] : [textFix('Add a question at the end', 'description', text, `${text.trimEnd()}\n\n${question}`)],
     })
   },

@@ -20,7 +20,7 @@ const columnsInput = z.string().max(200).optional().transform((value, context): 
     }
     map[column as ListColumn] = Number(index)
   }
-  if (map.phrase === undefined) context.addIssue({ code: 'custom', message: 'Say which column holds the phrase.' })
+  if (map.phrase === undefined) context.addIssue({ code: 'custom', message: 'Choose the column that contains the phrases.' })
   return map
 })
 
@@ -34,6 +34,6 @@ export default route(async (event, { phrases, lists, search, importThread, uploa
     const result = await importPhrases(phrases, readInThread(importThread, 'phrases', { file, columns }), { signal: gone, tell, region: region ?? '', language, source: name, into })
     await search.settled()
     if (result.kind === 'imported') return result.answer
-    throw new Problem(422, 'unknown-columns', 'No column header names a phrase. Say which column holds what.', { headers: result.headers, sample: result.sample })
+    throw new Problem(422, 'unknown-columns', 'No column is named as the phrase. Match the columns.', { headers: result.headers, sample: result.sample })
   })
 })

@@ -7,7 +7,7 @@ import { bodyOf, route } from '../../http/route'
 export default route(async (event, runtime) => {
   const { workspace, name, phrases, language, from } = await bodyOf(event, newListSchema)
   const made = runtime.lists.create(workspaceOf(runtime, workspace).id, name, phrases, language, from)
-  if (!made) throw new Problem(404, 'no-such-list', 'One of the two lists is not there any more.')
+  if (!made) throw new Problem(404, 'no-such-list', 'One of the two lists no longer exists.')
   setResponseStatus(event, 201)
   return made
 })

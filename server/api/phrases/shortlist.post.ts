@@ -7,7 +7,7 @@ import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
 
 const body = z.object({
-  phrases: z.array(phraseInput).min(2, 'Choose two phrases at least.').max(6, 'Six phrases side by side are the most.'),
+  phrases: z.array(phraseInput).min(2, 'Choose two phrases at least.').max(6, 'Six phrases at most.'),
   region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional(),
 })
 

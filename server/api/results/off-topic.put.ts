@@ -10,7 +10,7 @@ const body = phraseQuestion.pick({ phrase: true, language: true }).extend({ vide
 export default route(async (event, { phrases, results, videos }) => {
   const { phrase, language, videoId, videoIds = [videoId!], off } = await bodyOf(event, body)
   const known = phrases.known(phrase, '', language)
-  if (!known || videoIds.some(id => !videos.video(id))) throw new Problem(404, 'unknown-result', 'Nothing is known of this result. Look the page up first.')
+  if (!known || videoIds.some(id => !videos.video(id))) throw new Problem(404, 'unknown-result', 'This result is unknown. Load the result page first.')
   results.setOffTopic(known.id, videoIds, off, Date.now())
   return { ok: true }
 })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { bodyOf, route } from '../../http/route'
 
-const body = z.object({ ids: z.array(z.number().int()).min(1, 'Name the sources in the order they are to be believed.').max(500) })
+const body = z.object({ ids: z.array(z.number().int()).min(1, 'List the sources in order of preference.').max(500) })
 
 /** Puts the sources in an order: who comes first is believed first. */
 export default route(async (event, { sources }) => {

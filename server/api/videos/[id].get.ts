@@ -4,6 +4,6 @@ import { answerVideo } from '../../rivals/channelLook'
 
 export default route(async (event, runtime) => {
   const answer = answerVideo(runtime, paramOf(event, 'id'), await runtime.search.viewsModel())
-  if (!answer) throw new Problem(404, 'unknown-video', 'Nothing is known of this video. Open it from a result page.')
+  if (!answer) throw new Problem(404, 'unknown-video', 'This video is unknown. Open it from a result page.')
   return answer
 })

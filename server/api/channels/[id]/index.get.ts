@@ -14,6 +14,6 @@ export default route(async (event, open) => {
   const problem = await lookAtChannel(runtime, id, language, anew === '1')
   const { settings, workspace: own } = runtime.workspaces.standing(workspace)
   const answer = answerChannel(runtime, id, await runtime.search.viewsModel(), { settings, region: own?.region ?? null, watched: own !== null && runtime.rivalSets.holds(own.id, id), problem })
-  if (!answer) throw new Problem(404, 'unknown-channel', 'Nobody knows of this channel. Open it from a result page, or import its feed.')
+  if (!answer) throw new Problem(404, 'unknown-channel', 'This channel is unknown. Open it from a result page, or import its feed.')
   return answer
 })

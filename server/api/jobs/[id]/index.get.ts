@@ -3,6 +3,6 @@ import { paramOf, route } from '../../../http/route'
 
 export default route((event, { jobs }) => {
   const state = jobs.get(paramOf(event, 'id'))
-  if (!state) throw new Problem(404, 'no-such-job', 'There is no such job; it may have ended long ago.')
+  if (!state) throw new Problem(404, 'no-such-job', 'This job does not exist. It may have ended long ago.')
   return state
 })

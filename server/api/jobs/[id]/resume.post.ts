@@ -7,10 +7,10 @@ import { paramOf, route } from '../../../http/route'
 export default route((event, runtime) => {
   const id = paramOf(event, 'id')
   const state = runtime.jobs.get(id)
-  if (!state) throw new Problem(404, 'no-such-job', 'There is no such job; it may have ended long ago.')
+  if (!state) throw new Problem(404, 'no-such-job', 'This job does not exist. It may have ended long ago.')
   if (state.state === 'running') return state
   const input = runtime.jobs.input(id)
-  if (input === null) throw new Problem(409, 'done', 'This work is done; there is nothing left to go on with.')
+  if (input === null) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
   const body = assessBodySchema.parse(input)
   return runtime.jobs.start('assess', state.title, body, body.phrases.length, signal => assessWork(runtime, body, signal), id)
 })

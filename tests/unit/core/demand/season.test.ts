@@ -116,7 +116,7 @@ describe('the story', () => {
     expect(story(series({ growth: 0.3 }))).toMatch(/^Rising by \d+ % a year\.$/u)
     expect(story(series({ noise: 0.05 }))).toBe('Asked for all year round, steady from year to year.')
     expect(story(series({}).map((month, i) => i === 20 || i === 21 ? month * 60 : month))).toMatch(/^A spike: \d+ % of all searches in 36 months fell in July to August, and it is over\./u)
-    expect(demandStory({ season: null, trend: null, spike: null, lastMonth: 0, months: 0 })).toBe('No source tells its months.')
+    expect(demandStory({ season: null, trend: null, spike: null, lastMonth: 0, months: 0 })).toBe('No source has monthly figures.')
   })
 })
 

@@ -88,3 +88,20 @@ describe('properties of any draft', () => {
     }), { numRuns: runs(80) })
   })
 })
+
+describe('without a lead phrase', () => {
+  test('no share is told: points are, and what needs a lead is named with its weight', () => {
+    const { points, outOf, percent, checks } = score({ title: 'Chain care', description: 'You learn much.', tags: ['chain'] }, { lead: '', support: [] })
+    expect(points).toBeGreaterThan(0)
+    expect(outOf).toBeGreaterThan(points)
+    expect(percent).toBeNull()
+    const lacking = checks.filter(check => check.lacks === 'lead')
+    expect(lacking.map(check => check.id).sort()).toEqual(['description-begin', 'tag-lead', 'title-front', 'title-lead'])
+    expect(lacking.reduce((sum, check) => sum + check.weight, 0)).toBe(14 + 7 + 8 + 4)
+    for (const check of lacking) expect(check).toMatchObject({ state: 'n/a', points: 0, outOf: 0 })
+  })
+  test('a rule set that asks for none has its share', () => {
+    const set: RuleSet = { ...BALANCED, checks: { 'title-length': { weight: 4 } } }
+    expect(score({ title: 'Chain care' }, { lead: '', support: [] }, set).percent).toBe(100)
+  })
+})

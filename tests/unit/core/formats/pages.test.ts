@@ -12,8 +12,8 @@ describe('one record of a list', () => {
     })
   })
   test.each([
-    [{ title: '', id: 'v' }, 'no title'], [{ title: 'A' }, 'Neither an id nor a link'], [{ title: 'A', id: 'v', views: 'many' }, '“many” is no number for views'],
-    [{ title: 'A', id: 'v', published: 'last spring' }, 'is no date'], [{ title: 'A', id: 'v', phrase: 'a', rank: '1.5' }, 'whole number'], [{ title: 'A', id: 'v', region: 'Britain' }, 'no region'],
+    [{ title: '', id: 'v' }, 'no title'], [{ title: 'A' }, 'There is no id or link'], [{ title: 'A', id: 'v', views: 'many' }, '“many” is not a number for views'],
+    [{ title: 'A', id: 'v', published: 'last spring' }, 'is not a date'], [{ title: 'A', id: 'v', phrase: 'a', rank: '1.5' }, 'whole number'], [{ title: 'A', id: 'v', region: 'Britain' }, 'not a region'],
   ])('%j is refused: %s', (record, reason) => { expect((read(record) as { reason: string }).reason).toContain(reason) })
   test('a link tells which video it is; a picture from elsewhere is not taken', () => {
     expect(read({ title: 'A', url: 'https://videos.example/watch?v=ab%2D1&t=3', thumbnail: 'https://videos.example/a.jpg' })).toMatchObject({ video: { id: 'ab-1', thumbnail: null } })
@@ -81,7 +81,7 @@ test('places: columns by their headers, bad lines told', () => {
   expect(placeRow(['Marrowby', '41,200', 'gb'], columns, '')).toEqual({ name: 'Marrowby', population: 41_200, region: 'GB' })
   expect(placeRow(['Dunmere', '', ''], columns, 'GB')).toEqual({ name: 'Dunmere', population: null, region: 'GB' })
   expect(placeRow(['', '1', 'GB'], columns, '')).toEqual({ reason: 'There is no name in this line.' })
-  expect(placeRow(['X', 'few', 'GB'], columns, '')).toMatchObject({ reason: expect.stringContaining('“few” is no population') })
-  expect(placeRow(['X', '1', ''], columns, '')).toMatchObject({ reason: expect.stringContaining('no region') })
+  expect(placeRow(['X', 'few', 'GB'], columns, '')).toMatchObject({ reason: expect.stringContaining('“few” is not a population') })
+  expect(placeRow(['X', '1', ''], columns, '')).toMatchObject({ reason: expect.stringContaining('has no region') })
   expect(placeColumns(['population'])).toBeNull()
 })

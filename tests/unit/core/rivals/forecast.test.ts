@@ -137,24 +137,24 @@ describe('the reading in words', () => {
   test('one sentence, with what is known', () => {
     const told = forecast(own.strength, new Array<number>(60).fill(0.4), false)
     const text = readingInWords({ difficulty: { page: 40, front: 50, middle: 40, rest: 30 }, forecast: told, winnings: viewsToWin(1200, told), turnover: 0.25, age: null, results: 60, exactTitles: 0 })
-    expect(text).toMatch(/^A well-worded video of mine would most likely stand .*page one is likely \(roughly 73 %\), for [\d.K]+(?: to [\d.K]+)? views in 90 days; the front of the page is held more firmly than its end; no title of page one holds the exact words; 25 % of it changes hands in 30 days\.$/u)
+    expect(text).toMatch(/^A video of mine with the phrase in title and description would most likely rank .*page one is likely \(roughly 73 %\), for [\d.K]+(?: to [\d.K]+)? views in 90 days; the front of the page is stronger than its end; no title on page one has the exact words; 25 % of page one changes in 30 days\.$/u)
     expect(text.match(/\./gu)!.length).toBeGreaterThan(0)
   })
   test('one rank is no range, and behind all is said as that', () => {
     const of = (strengths: number[], mine: number) => { const found = forecast(mine, strengths, false); return readingInWords({ difficulty: null, forecast: found, winnings: viewsToWin(3000, found), turnover: null, age: null, results: strengths.length, exactTitles: 1 }) }
-    expect(of(new Array<number>(20).fill(0.1), 0.95)).toMatch(/stand at rank 1; .*for 2K views in 90 days; .*; 1 of 20 titles holds/u)
-    expect(of(new Array<number>(20).fill(0.99), 0.05)).toContain('stand behind all 20 read;')
+    expect(of(new Array<number>(20).fill(0.1), 0.95)).toMatch(/rank at 1; .*for 2K views in 90 days; .*; 1 of 20 titles has/u)
+    expect(of(new Array<number>(20).fill(0.99), 0.05)).toContain('rank below all 20 results;')
   })
   test('without a channel, with half a page, and for an empty one', () => {
     const text = readingInWords({ difficulty: null, forecast: null, winnings: null, turnover: null, age: { median: 400, young: 0 }, results: 10, exactTitles: 3 })
-    expect(text).toContain('Say which channel is yours')
+    expect(text).toContain('Choose your channel in the Library')
     expect(text).toContain('incomplete')
     expect(text).toContain('3 of 10 titles')
     expect(text).toContain('older than 13 months')
-    expect(readingInWords({ difficulty: null, forecast: null, winnings: null, turnover: null, age: null, results: 0, exactTitles: 0 })).toContain('says nothing of how easy it is')
+    expect(readingInWords({ difficulty: null, forecast: null, winnings: null, turnover: null, age: null, results: 0, exactTitles: 0 })).toContain('so its difficulty is unknown')
   })
   test('a soft seat says what its holder lacks, the greatest lack first', () => {
-    expect(whySoft({ targeting: 0.1, reach: 0.3, pull: 0.1 }, own)[0]).toBe('hardly worded for it')
+    expect(whySoft({ targeting: 0.1, reach: 0.3, pull: 0.1 }, own)[0]).toBe('hardly matches the phrase')
     expect(whySoft({ targeting: 1, reach: 0.9, pull: 0.9 }, own)).toEqual([])
   })
 })

@@ -65,8 +65,8 @@ test('restoring puts the copy in place and keeps what was there, its log include
 })
 
 test.each([
-  ['not there', 'fonetra-2026-05-04T12-00-00-009Z-daily.sqlite', null, /not there any more/u],
-  ['outside the folder', '../fonetra.sqlite', null, /not there any more/u],
+  ['not there', 'fonetra-2026-05-04T12-00-00-009Z-daily.sqlite', null, /no longer exists/u],
+  ['outside the folder', '../fonetra.sqlite', null, /no longer exists/u],
   ['no database', 'fonetra-2026-05-04T12-00-00-001Z-daily.sqlite', 'nothing of the kind', /cannot be read\. Nothing was changed/u],
 ])('a backup that is %s changes nothing', (_, name, content, message) => {
   const { file, open } = userFile(`unusable-${_.replaceAll(' ', '-')}`)

@@ -66,10 +66,10 @@ test('a seed that hardly any phrase answers is told what is near it, apart from 
   const typed = given.phrases.saveLook('bike chian', 'GB', 'en', ['bike chian'], [], 1)
   const { rows, total, near } = ask(given, { seed: 'bike chian', limit: 5 }, { look: typed })
   expect([total, rows.map(row => row.phrase)]).toEqual([1, ['bike chian']])
-  expect(near[0]).toEqual({ phrase: 'bike chain oil', why: '“chian” read as “chain”' })
+  expect(near[0]).toEqual({ phrase: 'bike chain oil', why: '“chian” read as “chain”', seed: 'bike chian' })
   expect(near).toHaveLength(8)
   expect(ask(given, { seed: 'brakes' }).near.map(each => each.phrase).slice(0, 2)).toEqual(['oil brake', 'wax brake'])
-  expect(ask(given, { seed: 'squeaky chain' }).near[0]).toEqual({ phrase: 'bike chain oil', why: 'without “squeaky”' })
+  expect(ask(given, { seed: 'squeaky chain' }).near[0]).toEqual({ phrase: 'bike chain oil', why: 'without “squeaky”', seed: 'squeaky chain' })
   // Where there are answers, on a later page and for what nothing is like there is none.
   for (const more of [{ seed: 'bike chain' }, { seed: 'bike chian', offset: 5 }, { seed: 'zzqx blorb' }, { seed: 'brakes', language: 'de' }]) expect(ask(given, more).near).toEqual([])
 })

@@ -35,7 +35,7 @@ describe('quotation marks that make no sense', () => {
   test('one never closed costs its own line, at the end, in the middle, and where pieces part', async () => {
     for (const piece of [3, 50, 1 << 17]) {
       const lines = await read(['phrase,volume', ...good(0, 5), '"open,6', ...good(6, 5)].join('\n'), piece)
-      expect(lines.filter(({ cells }) => cells === null)).toEqual([{ line: 7, cells: null, reason: 'A quotation mark in this line is never closed.' }])
+      expect(lines.filter(({ cells }) => cells === null)).toEqual([{ line: 7, cells: null, reason: 'A quotation mark in this line is not closed.' }])
       expect(lines).toHaveLength(12)
       expect(lines.at(-1)).toEqual({ line: 12, cells: ['phrase 10', '4'] })
     }

@@ -32,14 +32,14 @@ const CSV = ['phrase,rank,at,id,title,channel,subscribers,views,published,tags',
 
 test('a list of results makes its page, with difficulty, and Rivals works on it without any service', async () => {
   const given = setUp()
-  expect(await given.load(CSV)).toMatchObject({ videos: 20, channels: 4, pages: 1, rejected: [{ line: 22, reason: expect.stringContaining('no number') }] })
+  expect(await given.load(CSV)).toMatchObject({ videos: 20, channels: 4, pages: 1, rejected: [{ line: 22, reason: expect.stringContaining('not a number') }] })
   const known = given.phrases.known('bike chain', 'GB', 'en')!
   expect(known.difficulty).toBeGreaterThan(10)
   const page = given.results.latest(known.id, 'GB')!
   expect(page).toMatchObject({ source: 'mine.csv', complete: 1, at: Date.UTC(2026, 3, 1) })
   const workspace = given.workspaces.create({ name: 'Shed', subscribers: 4870, videos: [{ id: 'a', title: 'A', views: 900, publishedAt: AT - 30 * 86_400_000 }] })
   const answer = answerResults(given, page, resultsQuerySchema.parse({ phrase: 'bike chain', region: 'GB', workspace: workspace.id }), null, null)
-  expect(answer.reading.sentence).toContain('A well-worded video of mine')
+  expect(answer.reading.sentence).toContain('A video of mine with the phrase')
   expect(answer.rows).toHaveLength(20)
   expect(answer.rows[1]!).toMatchObject({ matches: { title: 'exact', tag: 'fragment', firstLine: null }, upset: false })
   expect(answer.rows[1]!.title.slice(answer.rows[1]!.titleRanges[0]!.start, answer.rows[1]!.titleRanges[0]!.end)).toBe('bike chain')
@@ -75,8 +75,8 @@ test('it says how far it is', async () => {
   writeFileSync(file, [CSV.split('\n')[0], ...pages].join('\n'))
   const told: ImportProgress[] = []
   await importPages(given, readPages({ file, region: 'GB', language: 'en', now: AT }), { language: 'en', source: 'mine.csv', now: AT, tell: progress => told.push(progress) })
-  expect(told.map(each => each.said)).toEqual(['10 result pages kept', '20 result pages kept', '30 result pages kept'])
-  expect(told.map(each => each.part)).toEqual([1 / 3, 2 / 3, 1])
+  expect(told.map(each => each.said)).toEqual([5, 10, 15, 20, 25, 30].map(n => `${n} result pages imported`))
+  expect(told.map(each => each.part)).toEqual([1, 2, 3, 4, 5, 6].map(n => n / 6))
 })
 
 test('one that is stopped ends there', async () => {
@@ -111,7 +111,7 @@ test('JSON with pages, JSON Lines, JSON-LD and feeds are read as well', async ()
   expect(channelStats(given.videos.channel('c7')!, given.videos.ofChannel('c7'))).toMatchObject({ title: 'Shed', listed: 1, medianViews: null })
 })
 
-test.each([['', 'empty'], ['a,b\n1,2', 'No column header names a title'], ['<a/>', 'no Atom or RSS feed'], ['{"a"', 'looks like JSON']])('%j is refused: %s', async (text, reason) => {
+test.each([['', 'empty'], ['a,b\n1,2', 'No column is named title'], ['<a/>', 'not an Atom or RSS feed'], ['{"a"', 'looks like JSON']])('%j is refused: %s', async (text, reason) => {
   await expect(setUp().load(text)).rejects.toThrow(reason)
 })
 

@@ -82,13 +82,13 @@ describe('what is bad', () => {
   test('bad lines are told with number and reason, good ones kept', async () => {
     const { phrases, rejected } = await read('phrase,volume\ngood,5\n,5\nmany,lots\nalso good,"6"\n')
     expect(pairs(phrases)).toEqual([['good', 5], ['also good', 6]])
-    expect(rejected).toEqual([{ line: 3, reason: 'There is no phrase in this line.' }, { line: 4, reason: '“lots” is no number for volume.' }])
+    expect(rejected).toEqual([{ line: 3, reason: 'There is no phrase in this line.' }, { line: 4, reason: '“lots” is not a number for volume.' }])
   })
 
   test('a quotation mark that is never closed costs its own lines only', async () => {
     const { phrases, rejected } = await read('phrase,volume\ngood,5\n"bad,6\n')
     expect(pairs(phrases)).toEqual([['good', 5]])
-    expect(rejected[0]!.reason).toMatch(/never closed/u)
+    expect(rejected[0]!.reason).toMatch(/not closed/u)
   })
 
   test('lines with too few or too many cells are still read', async () => expect(pairs((await read('phrase,volume\na\nb,2,3,4\n')).phrases)).toEqual([['a', null], ['b', 2]]))
@@ -127,7 +127,7 @@ describe('what is bad', () => {
     await expect(read(JSON.stringify(rows).slice(0, -5))).rejects.toThrow(/cannot be read/u)
   })
 
-  test.each([['', /empty/u], ['{"a": ', /cannot be read/u], ['{"a": 1}', /no list/u], ['\n\n', /no line/u]])('%j is refused with a message', async (text, message) => {
+  test.each([['', /empty/u], ['{"a": ', /cannot be read/u], ['{"a": 1}', /no list/u], ['\n\n', /no readable lines/u]])('%j is refused with a message', async (text, message) => {
     await expect(read(text)).rejects.toThrow(message)
   })
 })

@@ -54,7 +54,7 @@ test('refusals, failures and wrong keys come as what they are, and no message ho
   await expect(wrong).rejects.toThrow('does not accept the key')
   await expect(wrong).rejects.not.toThrow('wrong-key-1')
   await expect(remoteServices({ address: 'http://127.0.0.1:1', key: null }).demand.related('bike', null, 'en')).rejects.toMatchObject({ name: 'ServiceFailed', message: 'The service cannot be reached.' })
-  await expect(remoteServices({ address: `${address}/elsewhere`, key: 'secret' }).demand.related('bike', null, 'en')).rejects.toThrow('no such service')
+  await expect(remoteServices({ address: `${address}/elsewhere`, key: 'secret' }).demand.related('bike', null, 'en')).rejects.toThrow('No such service')
 })
 
 test('a call that takes too long is late; half an answer says so', async () => {
@@ -69,8 +69,8 @@ test('a call that takes too long is late; half an answer says so', async () => {
 describe('answers that are broken', () => {
   const answering = (body: string, status = 200) => listen(createServer((_, response) => { response.writeHead(status, { 'Content-Type': 'application/json' }); response.end(body) }))
   test.each([
-    ['no JSON', 'hello', 'cannot be read'], ['another shape', '{"source":"x","at":1,"complete":true,"data":{"titleMatches":"many","videos":[]}}', 'otherwise than agreed (data.titleMatches)'], ['nothing', '', 'cannot be read'],
-    ['a video without a title', '{"source":"x","at":1,"complete":true,"data":{"titleMatches":1,"videos":[{"id":"v"}]}}', 'otherwise than agreed (data.videos.0'],
+    ['no JSON', 'hello', 'cannot be read'], ['another shape', '{"source":"x","at":1,"complete":true,"data":{"titleMatches":"many","videos":[]}}', 'an unexpected format (data.titleMatches)'], ['nothing', '', 'cannot be read'],
+    ['a video without a title', '{"source":"x","at":1,"complete":true,"data":{"titleMatches":1,"videos":[{"id":"v"}]}}', 'an unexpected format (data.videos.0'],
   ])('%s', async (_, body, message) => {
     const remote = remoteServices({ address: await answering(body), key: null })
     await expect(remote.site.search('bike', null, 'en', 20)).rejects.toMatchObject({ name: 'ServiceFailed', message: expect.stringContaining(message) })

@@ -29,7 +29,7 @@ test.each([['ends', (thread: ReturnType<typeof keptThread<Counter>>) => thread.a
   const waiting = thread.ask(remote => remote.hang())
   end(thread).catch(() => undefined)
   await expect(waiting).rejects.toThrow(ThreadEnded)
-  await expect(waiting).rejects.toThrow('The counter had to be started again. Ask once more.')
+  await expect(waiting).rejects.toThrow('The counter had to be restarted. Try again.')
   expect(log).toHaveBeenCalled()
   expect(thread.running()).toBe(false)
   expect(await thread.ask(remote => remote.count())).toBe(1)

@@ -18,7 +18,7 @@ describe('tag-limit', () => {
     const tags = Array.from({ length: 10 }, (_, i) => `tag ${i}${'x'.repeat(42)}`)
     expect(checkOf('tag-limit', { tags }).message).toBe('499 of 500 characters.')
     const over = checkOf('tag-limit', { tags: [...tags, 'z'] })
-    expect(over).toMatchObject({ state: 'missing', message: '1 character over the limit of 500. Drop some.' })
+    expect(over).toMatchObject({ state: 'missing', message: '1 character over the limit of 500. Remove some.' })
     expect(over.fixes[0]!.value).toEqual(tags)
     expect(checkOf('tag-limit', { tags: [] }).state).toBe('missing')
   })
