@@ -99,7 +99,7 @@ test('earlier looks are kept: who rose, fell and came is marked', async ({ page 
   await open(page)
   await expect(page.getByTestId('ladder')).toContainText(/new|↑|↓/u)
   await page.getByTestId('reading-working').click()
-  await expect(page.getByTestId('working')).toContainText(/whole looks are kept, the earliest of/u)
+  await expect(page.getByTestId('working')).toContainText(/complete result pages saved, the earliest from/u)
 })
 
 test('wrong phrases get a message in the field', async ({ page }) => {

@@ -36,7 +36,7 @@ const lines = computed<Line[]>(() => [
   { name: 'Everywhere', text: c => rounded(c.row.volumeAll), exact: c => inFull(c.row.volumeAll), best: c => c.row.volumeAll },
   { name: 'Change in a year', text: c => percentChange(c.row.change), best: c => c.row.change },
   { name: 'Over the year', text: c => c.row.season ? `peak ${monthSpan(c.row.season.peaks)}` : c.row.months.length ? 'no season' : UNKNOWN, exact: c => c.story },
-  { name: 'Difficulty', text: c => c.row.difficulty === null ? UNKNOWN : `${Math.round(c.row.difficulty)} ${hardness(c.row, workspace.whom)}`, exact: c => inFull(c.row.difficulty), best: c => c.row.difficulty, least: true },
+  { name: 'Difficulty', text: c => c.row.difficulty === null ? UNKNOWN : `${Math.round(c.row.difficulty)} ${c.forecast ? hardness({ difficulty: c.row.difficulty, chance: c.forecast.pageOne }, 'channel') : hardness(c.row, workspace.whom)}`, exact: c => inFull(c.row.difficulty), best: c => c.row.difficulty, least: true },
   { name: 'Front, middle, rest', hint: 'difficulty of ranks 1–3, 4–10 and 11–20', text: c => c.difficultyParts ? `${Math.round(c.difficultyParts.front)} · ${Math.round(c.difficultyParts.middle)} · ${Math.round(c.difficultyParts.rest)}` : UNKNOWN },
   { name: 'Weak results', hint: 'on page one that my video would more likely than not outrank', text: c => c.forecast ? String(c.forecast.softSeats) : UNKNOWN, best: c => c.forecast?.softSeats ?? null },
   { name: 'Exact titles', hint: 'of the first twenty', text: c => String(c.exactTitles), best: c => c.exactTitles, least: true },
@@ -74,7 +74,7 @@ function lead(phrase: string) {
           </table>
         </div>
       </v-card-text>
-      <v-card-actions><span class="small muted ml-4">Bold: the best of the line. Judged {{ workspace.whom === 'channel' ? 'for my channel' : 'for anyone' }}.</span><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions>
+      <v-card-actions><span class="small muted ml-4">Bold: best in its row. Scored {{ workspace.whom === 'channel' ? 'for my channel' : 'for anyone' }}.</span><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions>
     </v-card>
   </v-dialog>
 </template>

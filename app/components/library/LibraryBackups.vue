@@ -71,7 +71,7 @@ const restore = (backup: Backup) => act(async () => {
     </template>
     <v-dialog :model-value="chosen !== null" max-width="460" @update:model-value="chosen = null">
       <v-card v-if="chosen" title="Restore this backup?">
-        <v-card-text>Everything goes back to {{ dateTime(chosen.at) }}. What is there now is kept as a backup of its own, so this can be taken back.</v-card-text>
+        <v-card-text>All data goes back to {{ dateTime(chosen.at) }}. The current data is saved as a backup first, so you can undo this.</v-card-text>
         <v-card-actions><v-spacer /><v-btn @click="chosen = null">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="backup-confirm" @click="restore(chosen)">Restore</v-btn></v-card-actions>
       </v-card>
     </v-dialog>

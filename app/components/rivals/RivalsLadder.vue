@@ -24,7 +24,7 @@ const COLUMNS: { key: string, title: string, hint?: string, of: (row: RivalRow) 
   { key: 'age', title: 'Age', of: age },
   { key: 'length', title: 'Length', of: row => row.durationSeconds },
   { key: 'likes', title: 'Likes', of: row => row.likes },
-  { key: 'comments', title: 'Said', hint: 'Comments', of: row => row.comments },
+  { key: 'comments', title: 'Cmts', hint: 'Comments', of: row => row.comments },
   { key: 'words', title: 'Words', hint: 'Match of the phrase in title, first line and best tag', of: row => row.targeting },
   { key: 'strength', title: 'Strength', hint: 'Strength of the result, 0 to 1; the line marks my channel', of: row => row.strength },
 ]
