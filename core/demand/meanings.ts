@@ -16,12 +16,8 @@ export interface Meaning {
 /** Clusters are joined while the mean likeness of their results is at least this. */
 const LIKE = 0.12
 /** A smaller cluster is no meaning of its own but a stray result: so many, and this part of all. */
-const LEAST = 5
+const LEAST = 3
 const LEAST_SHARE = 0.08
-/** A meaning of its own has words of its own: so many, in this part of its results and in no more than this part of the others. */
-const OWN_WORDS = 3
-const OWN_INSIDE = 0.6
-const OWN_OUTSIDE = 0.08
 /** A word names a cluster when this part of it uses it. */
 const NAMING = 0.3
 
@@ -32,7 +28,7 @@ interface Told { vector: Map<string, number>, length: number }
  * beyond the phrase itself, from tags and titles: tags say what a video is about, titles also how it
  * wants to be clicked. Cosine of tf-idf, joined by average linkage. A phrase with two large clusters means two trades.
  *
- * @returns the meanings of at least five results each, largest first; a single one when all are about the same.
+ * @returns clusters of at least three results, largest first; a single one when all speak of the same.
  */
 export function meanings(phrase: string, results: readonly MeaningSource[], language: string): Meaning[] {
   if (results.length < LEAST) return []
@@ -68,27 +64,11 @@ export function meanings(phrase: string, results: readonly MeaningSource[], lang
     }
     return { vector, length: Math.sqrt(length) }
   })
-  const large = join(told).filter(cluster => cluster.length >= Math.max(LEAST, LEAST_SHARE * results.length)).sort((a, b) => b.length - a.length)
-  // Without words of its own a cluster is the same matter told in other words.
-  const isOwn = (cluster: readonly number[]) => ownWords(cluster, bags, frequency) >= OWN_WORDS
-  const [largest = [], ...rest] = large
-  const apart = rest.filter(isOwn)
-  // Where the largest alone has some, all others are the second matter.
-  const others = apart.length || !rest.length || !isOwn(largest) ? apart : [rest.flat()]
-  const taken = new Set(others.flat())
-  const clusters = large.length ? [large.flat().filter(i => !taken.has(i)), ...others] : []
-  const named = clusters.map((cluster): Meaning => ({
+  const clusters = join(told)
+  const named = clusters.filter(cluster => cluster.length >= Math.max(LEAST, LEAST_SHARE * results.length)).map((cluster): Meaning => ({
     name: nameOf(cluster, bags, frequency, results.length, written), ids: cluster.map(i => results[i]!.id), share: cluster.length / results.length,
   }))
   return named.sort((a, b) => b.share - a.share)
-}
-
-/** How many words most of a cluster uses and hardly any other result does. */
-function ownWords(cluster: readonly number[], bags: readonly Map<string, number>[], frequency: ReadonlyMap<string, number>): number {
-  const inside = new Map<string, number>()
-  for (const i of cluster) for (const key of bags[i]!.keys()) inside.set(key, (inside.get(key) ?? 0) + 1)
-  const outside = bags.length - cluster.length
-  return [...inside].filter(([key, n]) => n >= OWN_INSIDE * cluster.length && frequency.get(key)! - n <= OWN_OUTSIDE * outside).length
 }
 
 function likeness(a: Told, b: Told): number {

@@ -71,12 +71,6 @@ describe('other meanings', () => {
     expect(found[0]!.name).toContain('bike')
     expect(found[1]!.name.some(word => ['gold', 'necklace', 'jewellery', 'jewelry'].includes(word))).toBe(true)
   })
-  test('the same matter in a few other words is one meaning', () => {
-    const rain = Array.from({ length: 5 }, (_, i) => video(`r${i}`, `Chain on a rainy Sunday ${'abcde'[i]}`, ['rain']))
-    const found = meanings('chain', [...bikes, ...rain], 'en')
-    expect(found).toHaveLength(1)
-    expect(found[0]!.share).toBe(1)
-  })
   test('a stray result is no meaning, and nothing gives none', () => {
     expect(meanings('chain', [...bikes, gold[0]!], 'en')).toHaveLength(1)
     expect(meanings('chain', [], 'en')).toEqual([])
