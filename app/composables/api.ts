@@ -21,7 +21,7 @@ export class ApiProblem extends Error {
 
 interface ApiOptions { method?: string, query?: Record<string, string | number | null | undefined>, body?: unknown, file?: Blob, signal?: AbortSignal, keepalive?: boolean, accept?: string }
 
-/** The path with its query; absent and empty parameters are skipped. */
+/** The path with its query; absent and empty parameters are left out. */
 export function apiPath(path: string, query: ApiOptions['query'] = {}): string {
   const search = new URLSearchParams()
   for (const [name, value] of Object.entries(query)) if (value !== null && value !== undefined && value !== '') search.set(name, String(value))

@@ -5,6 +5,7 @@ import { fixed, type Draft, type DraftPhrases, type Fix } from './draft'
 import { hashtagsOf } from './hashtags'
 import { tagsCost, type LimitProfile } from './limits'
 import { linksOf } from './links'
+import { EMPTY_PAIRS, PAIRS } from './pairs'
 import { firstLineOf } from './places'
 import type { RuleSet } from './ruleset'
 import { scoreDraft, type Score } from './score'
@@ -14,20 +15,18 @@ const LONGEST = 40_000
 /** Points that count as more. */
 const MORE = 1e-6
 
-const PAIRS = [['(', ')'], ['[', ']'], ['{', '}'], ['«', '»'], ['「', '」'], ['『', '』'], ['¿', '?'], ['¡', '!']] as const
-/** In some languages “ opens, in others it closes: of these marks there is an even number. */
+/** Of marks that open in some languages and close in others there is an even number. */
 const CURLED = /[“”„]/gu
-const EMPTY_PAIR = /\(\s*\)|\[\s*\]|\{\s*\}|«\s*»|“\s*”|„\s*“|「\s*」|"\s*"/gu
 const STRAY_JOINT = /[|·•:,–—]\s{0,3}[|·•:,–—]|^\s{0,3}[|·•:,–—?!]|[|·•,–—]\s{0,3}$/gmu
 
 const times = (text: string, sign: string) => text.split(sign).length - 1
 /** What is broken in a text, kind by kind: brackets and quotation marks without their other half or with nothing between, joints that join nothing. */
 const faults = (text: string): number[] => [
   ...PAIRS.map(([open, close]) => Math.abs(times(text, open) - times(text, close))), times(text, '"') % 2, [...text.matchAll(CURLED)].length % 2,
-  [...text.matchAll(EMPTY_PAIR)].length, [...text.matchAll(STRAY_JOINT)].length,
+  [...text.matchAll(EMPTY_PAIRS)].length, [...text.matchAll(STRAY_JOINT)].length,
 ]
 
-const bare = (url: string) => url.replace(/^[a-z]+:\/\//iu, '').replace(/\/$/u, '')
+const withoutScheme = (url: string) => url.replace(/^[a-z]+:\/\//iu, '').replace(/\/$/u, '')
 
 /** Whether every one of some items is still there, in the same order. */
 function keeps<Item>(before: readonly Item[], after: readonly Item[]): boolean {
@@ -48,7 +47,7 @@ function repeated(line: string, lead: string, language: string): number {
 function frameOf(text: string, unit: Unit, firstLine: string, lead: string, language: string) {
   return {
     cost: count(text, unit), faults: faults(text), repeated: repeated(firstLine, lead, language),
-    links: linksOf(text).map(link => bare(link.text)).sort(), hashtags: hashtagsOf(text).map(tag => tag.text).sort(),
+    links: linksOf(text).map(link => withoutScheme(link.text)).sort(), hashtags: hashtagsOf(text).map(tag => tag.text).sort(),
     chapters: chaptersOf(text).map(chapter => `${chapter.seconds} ${chapter.title}`),
   }
 }

@@ -4,12 +4,12 @@ import { trimSigns } from '../text/trim'
 import { asSentence } from './check'
 import { textFix, type Fix } from './draft'
 import type { LimitProfile } from './limits'
+import { EMPTY_PAIRS } from './pairs'
 
 /** Signs by which the parts of a title are joined, or which are left at an end when its first words go. */
 const JOINT = /[\s\-–—|:,·•]/u
 const LEFT_IN_FRONT = /[\s\-–—|:,.·•?!;)\]}»”]/u
 const JOINED = /[|:,·•–—]$/u
-const EMPTY_PAIRS = /\(\s*\)|\[\s*\]|\{\s*\}|«\s*»|“\s*”|„\s*“|‘\s*’|"\s*"/gu
 
 /** What is left of a title once stretches are taken out: no empty brackets, no joints that join nothing. */
 export function withoutRanges(title: string, ranges: readonly { start: number, end: number }[]): string {

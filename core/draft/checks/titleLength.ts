@@ -1,12 +1,11 @@
 import { count, head } from '../../text/count'
 import { defineCheck, met, missing } from '../check'
 import { textFix } from '../draft'
-
-const OPENING: Record<string, string> = { '(': ')', '[': ']', '{': '}', '«': '»', '“': '”', '„': '“', '「': '」', '『': '』', '¿': '?', '¡': '!' }
+import { CURLED_PAIRS, PAIRS } from '../pairs'
 
 /** A text without what an opening bracket or mark begins that is never closed. */
 function closed(text: string): string {
-  for (const [open, close] of Object.entries(OPENING)) {
+  for (const [open, close] of [...PAIRS, ...CURLED_PAIRS]) {
     const at = text.lastIndexOf(open)
     if (at > 0 && text.indexOf(close, at + 1) < 0) return closed(text.slice(0, at).trimEnd())
   }
