@@ -16,7 +16,7 @@ import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { startReading } from './threads/startReading'
-import { startSpace, type SpaceMeasure } from './threads/startSpace'
+import { startFileWork, type FileWork } from './threads/startFileWork'
 import { startScoring, type Scoring } from './threads/startScoring'
 import type { PageReader } from './rivals/pageReader'
 import { askedStore, type AskedStore } from './data/asked'
@@ -50,7 +50,7 @@ export interface Runtime {
   attached: AttachedStore
   asked: AskedStore
   scoring: Scoring
-  space: SpaceMeasure
+  fileWork: FileWork
   jobs: Jobs
   backups: DailyBackups
   /** The built entry of the threads that read files. */
@@ -127,6 +127,7 @@ async function opened(): Promise<Runtime> {
     const videos = videoStore(db)
     const attached = attachedStore(db, join(data, 'service.key'))
     const asked = askedStore(db)
+    const fileWork = startFileWork(join(workers, 'file.mjs'), file)
     const opening: Runtime = {
       db,
       briefs: briefStore(db),
@@ -145,9 +146,9 @@ async function opened(): Promise<Runtime> {
       attached,
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
-      space: startSpace(join(workers, 'space.mjs'), file),
+      fileWork,
       jobs: new Jobs(db, () => { changes.changed('jobs') }),
-      backups: dailyBackups(db, file, () => retention(db).thin()),
+      backups: dailyBackups(fileWork.copy, file, () => retention(db).thin()),
       importThread: join(workers, 'import.mjs'),
       uploads: data,
     }
@@ -173,7 +174,7 @@ async function close(problem: unknown): Promise<void> {
   await open.search.close()
   await open.reader.close()
   await open.scoring.close()
-  await open.space.close()
+  await open.fileWork.close()
   open.db.close()
 }
 

@@ -4,13 +4,10 @@ import { copyFile, open } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import type { Backup, BackupKind } from '../../shared/backups'
 import { DataProblem, openingProblem } from './dataProblem'
-import type { Db } from './open'
 
 /** Backups of each kind that are kept. */
 const KEPT = 7
 const DAY = 86_400_000
-/** Pages copied in one go: under a millisecond, so that no request waits. */
-const PAGES = 100
 const NAME = /^fonetra-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3}Z)-(daily|by-hand|before-update|before-restore)\.sqlite$/u
 const ENDINGS = ['', '-wal', '-shm']
 
@@ -51,11 +48,15 @@ async function publish(part: string, whole: string): Promise<void> {
   await onDisk(dirname(whole))
 }
 
+/** Copies a database that may be in use, as it is at one moment, to a path where nothing is yet. */
+export type CopyDatabase = (to: string) => Promise<unknown>
+
 /**
- * Copies the open file while it is being used, by SQLite's own online backup.
+ * Copies the file while it is being used.
+ * @param copy SQLite's own online backup of the file.
  * @throws DataProblem when there is no room for it.
  */
-export async function makeBackup(db: Db, file: string, kind: BackupKind, now: number = Date.now()): Promise<Backup> {
+export async function makeBackup(copy: CopyDatabase, file: string, kind: BackupKind, now: number = Date.now()): Promise<Backup> {
   const folder = backupFolder(file)
   const name = nameOf(now, kind)
   const part = join(folder, `${name}.part`)
@@ -64,7 +65,7 @@ export async function makeBackup(db: Db, file: string, kind: BackupKind, now: nu
     for (const left of readdirSync(folder)) if (left.endsWith('.part')) rmSync(join(folder, left), { force: true })
     const { bavail, bsize } = statfsSync(folder)
     if (bavail * bsize < statSync(file).size) throw new DataProblem('full', 'There is not enough space on the disk for a backup. Free some space, then make one in the Library, under Data.')
-    await db.backup(part, { progress: () => PAGES })
+    await copy(part)
     await publish(part, join(folder, name))
   } catch (error) {
     rmSync(part, { force: true })

@@ -1,6 +1,5 @@
 import type { Backup, BackupKind } from '../../shared/backups'
-import { backupDue, makeBackup } from './backups'
-import type { Db } from './open'
+import { backupDue, makeBackup, type CopyDatabase } from './backups'
 
 /** The first screen comes first. */
 const AFTER_START = 20_000
@@ -15,14 +14,17 @@ export interface DailyBackups {
   close: () => Promise<void>
 }
 
-/** @param after done once a day when the backup is made: what it changes can be had back. */
-export function dailyBackups(db: Db, file: string, after: () => Promise<unknown> = () => Promise.resolve()): DailyBackups {
+/**
+ * @param copy copies the open file without holding up requests.
+ * @param after done once a day when the backup is made: what it changes can be had back.
+ */
+export function dailyBackups(copy: CopyDatabase, file: string, after: () => Promise<unknown> = () => Promise.resolve()): DailyBackups {
   let problem: string | null = null
   let work: Promise<unknown> = Promise.resolve()
 
   /** One at a time: two would only copy the same pages twice as slowly. */
   function make(kind: BackupKind): Promise<Backup> {
-    const mine = work.then(() => makeBackup(db, file, kind))
+    const mine = work.then(() => makeBackup(copy, file, kind))
     work = mine.then(() => { problem = null }, (error: unknown) => { problem = (error as Error).message })
     return mine
   }

@@ -41,7 +41,7 @@ export async function openUserFile(file: string, options: OpenOptions): Promise<
   const db = opened(file, options, () => undefined)
   try {
     const { version, due } = dueMigrations(db, file, options.migrations)
-    if (version > 0 && due.length) await makeBackup(db, file, 'before-update')
+    if (version > 0 && due.length) await makeBackup(to => db.backup(to), file, 'before-update')
     migrate(db, file, options.migrations)
     return db
   } catch (error) {
@@ -59,8 +59,8 @@ function opened(file: string, { migrations, limitBytes, patience = 5000 }: OpenO
     db.pragma('synchronous = FULL')
     db.pragma('foreign_keys = ON')
     db.pragma('cache_size = -48000')
-    // Pages that many commits touch are written back once for all of them, but no more than a request can wait for.
-    db.pragma('wal_autocheckpoint = 3000')
+    // Pages that many commits touch are written back once for all of them, but no more of them than a request can wait for.
+    db.pragma('wal_autocheckpoint = 1000')
     prepare(db, file, migrations)
     if (limitBytes) db.pragma(`max_page_count = ${Math.max(1, Math.floor(limitBytes / Number(db.pragma('page_size', { simple: true }))))}`)
     return db

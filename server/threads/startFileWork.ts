@@ -1,0 +1,25 @@
+import type { SpaceAnswer } from '../../shared/space'
+import type { FileThread } from './fileThread'
+import { keptThread } from './keptThread'
+
+export interface FileWork {
+  /** What takes space in the file. Those who ask meanwhile are answered together. */
+  space: () => Promise<SpaceAnswer>
+  /** Copies the file while it is being used. */
+  copy: (to: string) => Promise<void>
+  close: () => Promise<void>
+}
+
+/** Work that reads a user's whole file, done in a thread so that no request waits for it. @param entry the built thread. */
+export function startFileWork(entry: string, file: string): FileWork {
+  const thread = keptThread<FileThread>('Reading the whole file', entry, {
+    workerData: { file },
+    resourceLimits: { maxOldGenerationSizeMb: 32, maxYoungGenerationSizeMb: 4 },
+  })
+  let underWay: Promise<SpaceAnswer> | null = null
+  return {
+    space: () => underWay ??= thread.ask(remote => remote.space()).finally(() => { underWay = null }),
+    copy: to => thread.ask(remote => remote.copy(to)),
+    close: thread.close,
+  }
+}
