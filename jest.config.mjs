@@ -6,7 +6,12 @@ export default {
   setupFiles: ['<rootDir>/tests/setup/properties.ts'],
   roots: ['<rootDir>/tests/unit'],
   testMatch: ['**/*.test.ts'],
-  transform: { '^.+\\.(ts|js|mjs)$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }] },
+  transform: {
+    '^.+\\.(ts|js|mjs)$': [
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
+    ],
+  },
   // These ship as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@plussub|@vueuse|comlink|stopword|uuid|d3-[a-z]+|internmap)/)'],
   moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1' },

@@ -1,12 +1,19 @@
 import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
-/** What most screens need comes in two files: some sixty small ones took longer to fetch than all of their code to run. */
+/**
+ * What most screens need comes in two files: some sixty small ones took longer to fetch than all of their code to run.
+ */
 const fewFiles = {
   name: 'fonetra:few-files',
   applyToEnvironment: (environment: { name: string }) => environment.name === 'client',
   outputOptions: (options: object) => ({
     ...options,
-    manualChunks: (id: string) => /node_modules[\\/](@?vue|@?vuetify|@?nuxt|pinia|vue-router|@vueuse|@mdi|@?unhead|ofetch|hookable|ufo|devalue|defu|destr)[\\/]/u.test(id) ? 'frame' : undefined,
+    manualChunks: (id: string) =>
+      /node_modules[\\/](@?vue|@?vuetify|@?nuxt|pinia|vue-router|@vueuse|@mdi|@?unhead|ofetch|hookable|ufo|devalue|defu|destr)[\\/]/u.test(
+        id,
+      )
+        ? 'frame'
+        : undefined,
   }),
 }
 
@@ -15,14 +22,18 @@ export default defineNuxtConfig({
   ssr: false,
   devtools: { enabled: false },
   telemetry: false,
-  modules: ['@pinia/nuxt', (_options, nuxt) => {
-    nuxt.hooks.hook('vite:extendConfig', (config) => {
-      (config.plugins as unknown[]).push(vuetify({ autoImport: true }), fewFiles)
-    })
-  }],
+  modules: [
+    '@pinia/nuxt',
+    (_options, nuxt) => {
+      nuxt.hooks.hook('vite:extendConfig', config => {
+        ;(config.plugins as unknown[]).push(vuetify({ autoImport: true }), fewFiles)
+      })
+    },
+  ],
   imports: { scan: true },
   components: [{ path: '~/components', pathPrefix: true }],
-  // Another area's code is fetched when its link is pointed at: at the start it would be in the way of the first screen.
+  // Another area's code is fetched when its link is pointed at: at the start it would be in the way of the first
+  // screen.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   build: { transpile: ['vuetify'] },
   css: ['vuetify/styles', '~/assets/fonetra.css'],
@@ -30,7 +41,10 @@ export default defineNuxtConfig({
     head: {
       title: 'Fonetra',
       htmlAttrs: { lang: 'en' },
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'description', content: 'From a topic to a published, tracked video text.' }],
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'From a topic to a published, tracked video text.' },
+      ],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
@@ -41,10 +55,14 @@ export default defineNuxtConfig({
   },
   nitro: {
     errorHandler: '~~/server/http/errorPage.ts',
-    preset: 'node-server', compressPublicAssets: { gzip: true, brotli: false },
-    // The server and its threads must load the very same driver: two copies of SQLite in one process do not see each other's locks.
-    // Left out of the bundle's own packages, it is found in the project's by both.
+    preset: 'node-server',
+    compressPublicAssets: { gzip: true, brotli: false },
+    // The server and its threads must load the very same driver: two copies of SQLite in one process do not see each
+    // other's locks. Left out of the bundle's own packages, it is found in the project's by both.
     rollupConfig: { external: ['better-sqlite3'] } as never,
   },
-  typescript: { strict: true, tsConfig: { compilerOptions: { resolveJsonModule: true, noUncheckedIndexedAccess: true } } },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { resolveJsonModule: true, noUncheckedIndexedAccess: true } },
+  },
 })

@@ -9,9 +9,12 @@ export default defineConfig({
   // What stands still ends; a machine at a third of its speed does not fail by that.
   timeout: 150_000,
   expect: { timeout: 30_000 },
-  // A machine busy with something else may be slow once; what fails twice has failed. The list says which were tried again.
+  // A machine busy with something else may be slow once; what fails twice has failed. The list says which were tried
+  // again.
   retries: 1,
-  reporter: process.env.FONETRA_TEST_REPORT ? [['list'], ['json', { outputFile: process.env.FONETRA_TEST_REPORT }]] : 'list',
+  reporter: process.env.FONETRA_TEST_REPORT
+    ? [['list'], ['json', { outputFile: process.env.FONETRA_TEST_REPORT }]]
+    : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
     testIdAttribute: 'data-test',

@@ -5,17 +5,36 @@ import { count } from '../core/text/count'
 import { times, timing, type Timing } from './measure'
 
 const SENTENCES = [
-  'You will learn how to index a rear derailleur with one tool, in the order we use at the bench.', 'First we look at the derailleur hanger, since a bent one cannot be indexed at all.',
-  'Then the gear cable comes, and a quarter of a turn at a time is enough.', 'If the chain skips on the smallest sprocket, the limit screw is where to begin.', 'Nothing here needs a stand, and nobody has to buy anything.',
-  'Tell us in the comments what gave you the most trouble.', 'In wet weather a clean cassette matters more than a new one.', 'We film every repair as it comes through the door, mistakes and all.',
+  'You will learn how to index a rear derailleur with one tool, in the order we use at the bench.',
+  'First we look at the derailleur hanger, since a bent one cannot be indexed at all.',
+  'Then the gear cable comes, and a quarter of a turn at a time is enough.',
+  'If the chain skips on the smallest sprocket, the limit screw is where to begin.',
+  'Nothing here needs a stand, and nobody has to buy anything.',
+  'Tell us in the comments what gave you the most trouble.',
+  'In wet weather a clean cassette matters more than a new one.',
+  'We film every repair as it comes through the door, mistakes and all.',
 ]
-const PHRASES = ['how to index a rear derailleur', 'rear derailleur not shifting', 'adjust rear derailleur', 'derailleur hanger', 'gear cable', 'limit screw', 'chain skips', 'clean cassette', 'index gears', 'bike gears', 'quarter turn', 'wet weather riding']
+const PHRASES = [
+  'how to index a rear derailleur',
+  'rear derailleur not shifting',
+  'adjust rear derailleur',
+  'derailleur hanger',
+  'gear cable',
+  'limit screw',
+  'chain skips',
+  'clean cassette',
+  'index gears',
+  'bike gears',
+  'quarter turn',
+  'wet weather riding',
+]
 
 /** A full English draft: a title of 100, a description of 5,000 bytes and tags of 500 characters, with 12 phrases. */
 export async function benchCheck(): Promise<Timing[]> {
   const title = 'How to index a rear derailleur with one tool, in ten minutes, on any bike, at home and without stand'
   let description = ''
-  for (let i = 0; count(description, 'bytes') < 5000; i++) description += `${SENTENCES[(i * 5 + (i >> 3)) % SENTENCES.length]!.replace('one', String(i + 1))}${i % 4 === 3 ? '\n\n' : ' '}`
+  for (let i = 0; count(description, 'bytes') < 5000; i++)
+    description += `${SENTENCES[(i * 5 + (i >> 3)) % SENTENCES.length]!.replace('one', String(i + 1))}${i % 4 === 3 ? '\n\n' : ' '}`
   description = description.slice(0, 5000)
   const tags: string[] = []
   for (let i = 0; ; i++) {
@@ -26,9 +45,25 @@ export async function benchCheck(): Promise<Timing[]> {
   const phrases = { lead: PHRASES[0]!, support: PHRASES.slice(1) }
   const found: Timing[] = []
   for (const set of RULE_SETS) {
-    // A letter typed each time, so that nothing is answered from before; warm as the scoring worker is after a minute of typing.
-    const list = await times(400, 1500, run => scoreDraft({ title, description: `${description.slice(0, -8)}${String(run).padStart(8)}`, tags }, phrases, set, DEFAULT_PROFILE, 'en'))
-    found.push(timing(`check, rule set ${set.name.toLowerCase()}`, `${title.length} / ${description.length.toLocaleString('en')} / ${tagsCost(tags, DEFAULT_PROFILE)}, ${PHRASES.length} phrases`, list, 3))
+    // A letter typed each time, so that nothing is answered from before; warm as the scoring worker is after a minute
+    // of typing.
+    const list = await times(400, 1500, run =>
+      scoreDraft(
+        { title, description: `${description.slice(0, -8)}${String(run).padStart(8)}`, tags },
+        phrases,
+        set,
+        DEFAULT_PROFILE,
+        'en',
+      ),
+    )
+    found.push(
+      timing(
+        `check, rule set ${set.name.toLowerCase()}`,
+        `${title.length} / ${description.length.toLocaleString('en')} / ${tagsCost(tags, DEFAULT_PROFILE)}, ${PHRASES.length} phrases`,
+        list,
+        3,
+      ),
+    )
   }
   return found
 }

@@ -1,13 +1,36 @@
 /** Repeated timings of one thing, in milliseconds. */
-export interface Timing { name: string, sizes: string, runs: number, median: number, p95: number, most: number, goal: string, met: boolean }
+export interface Timing {
+  name: string
+  sizes: string
+  runs: number
+  median: number
+  p95: number
+  most: number
+  goal: string
+  met: boolean
+}
 
-export const quantile = (sorted: readonly number[], part: number) => sorted[Math.min(sorted.length - 1, Math.max(0, Math.ceil(sorted.length * part) - 1))]!
+export const quantile = (sorted: readonly number[], part: number) =>
+  sorted[Math.min(sorted.length - 1, Math.max(0, Math.ceil(sorted.length * part) - 1))]!
 
 /** Median, p95 and largest of timings against a goal, which counts for the p95 unless another is named. */
-export function timing(name: string, sizes: string, times: readonly number[], goalMs: number | null, of: 'median' | 'p95' | 'most' = 'p95'): Timing {
+export function timing(
+  name: string,
+  sizes: string,
+  times: readonly number[],
+  goalMs: number | null,
+  of: 'median' | 'p95' | 'most' = 'p95',
+): Timing {
   const sorted = [...times].sort((a, b) => a - b)
   const figures = { median: quantile(sorted, 0.5), p95: quantile(sorted, 0.95), most: sorted.at(-1)! }
-  return { name, sizes, runs: times.length, ...figures, goal: goalMs === null ? '' : `${of} under ${goalMs.toLocaleString('en')} ms`, met: goalMs === null || figures[of] < goalMs }
+  return {
+    name,
+    sizes,
+    runs: times.length,
+    ...figures,
+    goal: goalMs === null ? '' : `${of} under ${goalMs.toLocaleString('en')} ms`,
+    met: goalMs === null || figures[of] < goalMs,
+  }
 }
 
 /** Times a piece of work some times over, after as many runs to warm up. */
@@ -27,7 +50,10 @@ function loop(steps: number): number {
   return sum
 }
 
-/** How busy the machine itself was: a loop that always does the same, compiled before it is timed, to read the other figures by. */
+/**
+ * How busy the machine itself was: a loop that always does the same, compiled before it is timed, to read the other
+ * figures by.
+ */
 export function yardstick(): number {
   loop(1_000_000)
   loop(1_000_000)
@@ -36,5 +62,8 @@ export function yardstick(): number {
     loop(50_000_000)
     return performance.now() - startedAt
   })
-  return quantile(list.sort((a, b) => a - b), 0.5)
+  return quantile(
+    list.sort((a, b) => a - b),
+    0.5,
+  )
 }

@@ -8,10 +8,14 @@ import { benchScale } from './scale'
 import { benchScreen } from './screen'
 import { benchDemand, benchImport, benchKept } from './server'
 
-const ms = (value: number) => value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')
-const line = (each: Timing) => `| ${each.name} | ${each.sizes} | ${each.runs} | ${ms(each.median)} | ${ms(each.p95)} | ${ms(each.most)} | ${each.goal ? `${each.goal}: ${each.met ? 'yes' : '**no**'}` : ''} |`
+const ms = (value: number) =>
+  value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : Math.round(value).toLocaleString('en')
+const line = (each: Timing) =>
+  `| ${each.name} | ${each.sizes} | ${each.runs} | ${ms(each.median)} | ${ms(each.p95)} | ${ms(each.most)} | ${each.goal ? `${each.goal}: ${each.met ? 'yes' : '**no**'}` : ''} |`
 
-const say = (what: string) => { console.log(`${what} …`) }
+const say = (what: string) => {
+  console.log(`${what} …`)
+}
 demoData()
 const before = yardstick()
 say('Scoring a full draft')

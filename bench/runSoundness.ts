@@ -9,13 +9,21 @@ const [rounds = 60, requests = 100_000] = process.argv.slice(2).map(Number)
 demoData()
 const before = yardstick()
 const lines: string[] = []
-for (const [name, work] of [['Ends at random moments', () => benchStorm(rounds)], ['Requests of every kind', () => benchFuzz(requests)], ['Fifty clients', () => benchClients(60)], ['Long and hostile files', benchHold], ['Doubled texts', benchDoubled]] as const) {
+for (const [name, work] of [
+  ['Ends at random moments', () => benchStorm(rounds)],
+  ['Requests of every kind', () => benchFuzz(requests)],
+  ['Fifty clients', () => benchClients(60)],
+  ['Long and hostile files', benchHold],
+  ['Doubled texts', benchDoubled],
+] as const) {
   console.log(`${name} …`)
   const told = await work()
   console.log(told.join('\n'))
   lines.push(...told)
 }
-writeFileSync('bench/soundness.md', `# What holds on a bad day
+writeFileSync(
+  'bench/soundness.md',
+  `# What holds on a bad day
 
 Written by \`npm run bench -- sound\`; figures as they came out.
 
@@ -26,4 +34,5 @@ Written by \`npm run bench -- sound\`; figures as they came out.
 | what | how much | what came of it | goal |
 |---|---|---|---|
 ${lines.join('\n')}
-`)
+`,
+)

@@ -20,7 +20,16 @@ export const SIZES = [10_000, 100_000, 1_000_000]
 const FOLDER = join(process.cwd(), '.cache/large')
 /** The commonest words and word pairs, some middling ones, and a rare one. */
 const SEEDS = ['how', 'bike', 'how to', 'clean', 'chain', 'derailleur', 'for beginners', 'tubeless tyre']
-const FILTERS: Record<string, string>[] = [{}, { minVolume: '50' }, { questions: '1' }, { minWords: '5', maxWords: '8' }, { contains: 'clean, fix' }, { exclude: 'gold, horse' }, { intent: 'do' }, { maxDifficulty: '40', both: '1' }]
+const FILTERS: Record<string, string>[] = [
+  {},
+  { minVolume: '50' },
+  { questions: '1' },
+  { minWords: '5', maxWords: '8' },
+  { contains: 'clean, fix' },
+  { exclude: 'gold, horse' },
+  { intent: 'do' },
+  { maxDifficulty: '40', both: '1' },
+]
 /** The channel worth and chance are asked for. */
 const OWN = { strength: 0.42, spread: SPREAD }
 
@@ -36,29 +45,54 @@ function makeLists(): void {
 
 const resident = (pid: number) => Number(/VmHWM:\s+(\d+)/u.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024
 
-export interface Growth { size: number, importSeconds: number, shellSeconds: number, queryMs: number, fts5Ms: number, miniSearchMs: number | null, loadMs: number }
-export interface Scale { growth: Growth[], timings: Timing[], residentMb: number, filesSeconds: number, fillSeconds: number, worst: string }
+export interface Growth {
+  size: number
+  importSeconds: number
+  shellSeconds: number
+  queryMs: number
+  fts5Ms: number
+  miniSearchMs: number | null
+  loadMs: number
+}
+export interface Scale {
+  growth: Growth[]
+  timings: Timing[]
+  residentMb: number
+  filesSeconds: number
+  fillSeconds: number
+  worst: string
+}
 
 /** SQLite's own shell importing the same file into the same table with the same indexes. */
 function shellImport(size: number): number {
   const db = join(FOLDER, 'shell.sqlite')
   for (const ending of ['', '-wal', '-shm']) rmSync(db + ending, { force: true })
   const startedAt = performance.now()
-  const done = spawnSync('sqlite3', [db], { input: `PRAGMA journal_mode=WAL;\nCREATE TABLE raw (phrase TEXT, volume REAL, change REAL, videos INTEGER);\n.mode csv\n.import --skip 1 "${file(size)}" raw\n
+  const done = spawnSync('sqlite3', [db], {
+    input: `PRAGMA journal_mode=WAL;\nCREATE TABLE raw (phrase TEXT, volume REAL, change REAL, videos INTEGER);\n.mode csv\n.import --skip 1 "${file(size)}" raw\n
     CREATE TABLE phrase (id INTEGER PRIMARY KEY, language TEXT NOT NULL, text TEXT NOT NULL, words INTEGER NOT NULL, via INTEGER NOT NULL DEFAULT 0, via_at INTEGER, UNIQUE (language, text));
     CREATE TABLE figure (phrase_id INTEGER NOT NULL, region TEXT NOT NULL, source_id INTEGER NOT NULL, counts INTEGER NOT NULL, at INTEGER NOT NULL, volume REAL, change REAL, competition INTEGER, PRIMARY KEY (phrase_id, region, source_id)) WITHOUT ROWID;
     INSERT INTO phrase (language, text, words) SELECT 'en', phrase, 1 FROM raw;
-    INSERT INTO figure SELECT p.id, 'GB', 1, 1, 1, r.volume, r.change, r.videos FROM raw r JOIN phrase p ON p.language = 'en' AND p.text = r.phrase;\n`, encoding: 'utf8' })
+    INSERT INTO figure SELECT p.id, 'GB', 1, 1, 1, r.volume, r.change, r.videos FROM raw r JOIN phrase p ON p.language = 'en' AND p.text = r.phrase;\n`,
+    encoding: 'utf8',
+  })
   if (done.status !== 0) throw new Error(`The sqlite3 shell failed: ${done.stderr}`)
   return (performance.now() - startedAt) / 1000
 }
 
 /** Asks the index everything a screen asks: every sort both ways, every filter, for common and rare words. */
-function askAll(index: PhraseIndex, phrases: ReturnType<typeof phraseStore>, runs: number): { times: number[], typed: number[], worst: string } {
+function askAll(
+  index: PhraseIndex,
+  phrases: ReturnType<typeof phraseStore>,
+  runs: number,
+): { times: number[]; typed: number[]; worst: string } {
   const list: number[] = []
   let worst = { ms: 0, what: '' }
   const ask = (seed: string, sort: string, filter: Record<string, string>) => {
-    const query = { ...phrasesQuerySchema.parse({ seed, region: 'GB', limit: 200, sort, for: 'channel', ...filter }), region: 'GB' }
+    const query = {
+      ...phrasesQuerySchema.parse({ seed, region: 'GB', limit: 200, sort, for: 'channel', ...filter }),
+      region: 'GB',
+    }
     const startedAt = performance.now()
     answerPhrases(index, phrases, { query, looks: [null], missing: [], without: [], own: OWN })
     return performance.now() - startedAt
@@ -84,36 +118,83 @@ function askAll(index: PhraseIndex, phrases: ReturnType<typeof phraseStore>, run
 }
 
 /** The same question to FTS5, plainly ordered by volume, and to MiniSearch with neither prefix nor fuzziness. */
-async function others(texts: { id: number, text: string, volume: number }[], withMiniSearch: boolean): Promise<{ fts5: number[], mini: number[] | null }> {
+async function others(
+  texts: { id: number; text: string; volume: number }[],
+  withMiniSearch: boolean,
+): Promise<{ fts5: number[]; mini: number[] | null }> {
   const db = new Database(':memory:')
-  db.exec('CREATE TABLE p (id INTEGER PRIMARY KEY, text TEXT, volume REAL); CREATE VIRTUAL TABLE w USING fts5(text, content=\'\', detail=none)')
-  const [add, addWords] = [db.prepare('INSERT INTO p VALUES (?, ?, ?)'), db.prepare('INSERT INTO w (rowid, text) VALUES (?, ?)')]
-  db.transaction(() => { for (const { id, text, volume } of texts) { add.run(id, text, volume); addWords.run(id, text) } })()
-  const top = db.prepare('SELECT p.id, p.text, p.volume FROM w JOIN p ON p.id = w.rowid WHERE w MATCH ? ORDER BY p.volume DESC LIMIT 200')
-  const match = (seed: string) => readPhrase(seed, 'en').norms.map(norm => `"${norm}"`).join(' AND ')
+  db.exec(
+    "CREATE TABLE p (id INTEGER PRIMARY KEY, text TEXT, volume REAL); CREATE VIRTUAL TABLE w USING fts5(text, content='', detail=none)",
+  )
+  const [add, addWords] = [
+    db.prepare('INSERT INTO p VALUES (?, ?, ?)'),
+    db.prepare('INSERT INTO w (rowid, text) VALUES (?, ?)'),
+  ]
+  db.transaction(() => {
+    for (const { id, text, volume } of texts) {
+      add.run(id, text, volume)
+      addWords.run(id, text)
+    }
+  })()
+  const top = db.prepare(
+    'SELECT p.id, p.text, p.volume FROM w JOIN p ON p.id = w.rowid WHERE w MATCH ? ORDER BY p.volume DESC LIMIT 200',
+  )
+  const match = (seed: string) =>
+    readPhrase(seed, 'en')
+      .norms.map(norm => `"${norm}"`)
+      .join(' AND ')
   const fts5 = (await Promise.all(SEEDS.map(seed => times(2, 1, () => top.all(match(seed)))))).flat()
   db.close()
   if (!withMiniSearch) return { fts5, mini: null }
-  const mini = new MiniSearch<{ id: number, text: string, volume: number }>({ fields: ['text'], storeFields: ['volume'], searchOptions: { prefix: false, fuzzy: false, combineWith: 'AND' } })
+  const mini = new MiniSearch<{ id: number; text: string; volume: number }>({
+    fields: ['text'],
+    storeFields: ['volume'],
+    searchOptions: { prefix: false, fuzzy: false, combineWith: 'AND' },
+  })
   mini.addAll(texts)
-  const asked = (await Promise.all(SEEDS.map(seed => times(2, 1, () => mini.search(seed).sort((a, b) => Number(b.volume) - Number(a.volume)).slice(0, 200))))).flat()
+  const asked = (
+    await Promise.all(
+      SEEDS.map(seed =>
+        times(2, 1, () =>
+          mini
+            .search(seed)
+            .sort((a, b) => Number(b.volume) - Number(a.volume))
+            .slice(0, 200),
+        ),
+      ),
+    )
+  ).flat()
   return { fts5, mini: asked }
 }
 
 /** Imports a list through the app, and says how long that took and how much memory the whole program had at most. */
-async function importList(size: number): Promise<{ seconds: number, residentMb: number, data: string, close: () => Promise<void> }> {
+async function importList(
+  size: number,
+): Promise<{ seconds: number; residentMb: number; data: string; close: () => Promise<void> }> {
   const app = await startApp({ from: 'empty' })
   const startedAt = performance.now()
-  const answer = await call(app, '/api/import/phrases?region=GB&name=list.csv', { method: 'POST', raw: readFileSync(file(size), 'utf8') })
+  const answer = await call(app, '/api/import/phrases?region=GB&name=list.csv', {
+    method: 'POST',
+    raw: readFileSync(file(size), 'utf8'),
+  })
   const { accepted } = answer.json as { accepted: number }
   if (accepted !== size) throw new Error(`Imported ${accepted} of ${size}: ${answer.text.slice(0, 300)}`)
-  return { seconds: (performance.now() - startedAt) / 1000, residentMb: resident(app.process.pid!), data: app.data, close: () => app.close() }
+  return {
+    seconds: (performance.now() - startedAt) / 1000,
+    residentMb: resident(app.process.pid!),
+    data: app.data,
+    close: () => app.close(),
+  }
 }
 
-/** A store of a million phrases in three regions, 200,000 videos and 10,000 result pages, filled by import as `npm run large` does. */
-function fillLarge(): { data: string, filesSeconds: number, fillSeconds: number } {
+/**
+ * A store of a million phrases in three regions, 200,000 videos and 10,000 result pages, filled by import as `npm run
+ * large` does.
+ */
+function fillLarge(): { data: string; filesSeconds: number; fillSeconds: number } {
   const data = join(FOLDER, 'filled')
-  for (const name of ['fonetra.sqlite', 'fonetra.sqlite-wal', 'fonetra.sqlite-shm', 'filled.txt']) rmSync(join(data, name), { force: true })
+  for (const name of ['fonetra.sqlite', 'fonetra.sqlite-wal', 'fonetra.sqlite-shm', 'filled.txt'])
+    rmSync(join(data, name), { force: true })
   const startedAt = performance.now()
   makeLargeFiles(join(data, `files-${LARGE.phrases}-${LARGE.videos}-${LARGE.pages}`), LARGE)
   const madeAt = performance.now()
@@ -133,9 +214,12 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
     say(`${size.toLocaleString('en')} phrases: import`)
     const imported = await importList(size)
     const shellSeconds = shellImport(size)
-    if (largest) say('1,000,000 phrases in three regions, 200,000 videos, 10,000 result pages: filling a store by import')
+    if (largest)
+      say('1,000,000 phrases in three regions, 200,000 videos, 10,000 result pages: filling a store by import')
     const filled = largest ? fillLarge() : null
-    const db = openUserData(join(filled?.data ?? imported.data, 'fonetra.sqlite'), { migrations: join(process.cwd(), 'server/data/migrations') })
+    const db = openUserData(join(filled?.data ?? imported.data, 'fonetra.sqlite'), {
+      migrations: join(process.cwd(), 'server/data/migrations'),
+    })
     say(`${size.toLocaleString('en')} phrases: questions`)
     const phrases = phraseStore(db)
     const loadedAt = performance.now()
@@ -143,11 +227,27 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
     index.load('en', 'GB')
     const loadMs = performance.now() - loadedAt
     const { times: asked, typed, worst } = askAll(index, phrases, largest ? 2 : 1)
-    const texts = db.prepare<[], { id: number, text: string, volume: number }>('SELECT p.id, p.text, f.volume FROM phrase p JOIN figure f ON f.phrase_id = p.id AND f.region = \'GB\'').all()
+    const texts = db
+      .prepare<[], { id: number; text: string; volume: number }>(
+        "SELECT p.id, p.text, f.volume FROM phrase p JOIN figure f ON f.phrase_id = p.id AND f.region = 'GB'",
+      )
+      .all()
     say(`${size.toLocaleString('en')} phrases: the same questions to FTS5 and MiniSearch`)
     const beside = await others(texts, true)
-    const median = (list: number[]) => quantile([...list].sort((a, b) => a - b), 0.5)
-    growth.push({ size, importSeconds: imported.seconds, shellSeconds, queryMs: median(asked), fts5Ms: median(beside.fts5), miniSearchMs: beside.mini && median(beside.mini), loadMs })
+    const median = (list: number[]) =>
+      quantile(
+        [...list].sort((a, b) => a - b),
+        0.5,
+      )
+    growth.push({
+      size,
+      importSeconds: imported.seconds,
+      shellSeconds,
+      queryMs: median(asked),
+      fts5Ms: median(beside.fts5),
+      miniSearchMs: beside.mini && median(beside.mini),
+      loadMs,
+    })
     if (largest) {
       const what = `1,000,000 phrases, ${SEEDS.length} seeds × ${PHRASE_SORTS.length} columns × 2 directions, ${FILTERS.length} filters`
       last = {
@@ -159,7 +259,10 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
           timing('import of a CSV list', '1,000,000 rows', [imported.seconds * 1000], 20_000, 'most'),
           timing('the sqlite3 shell importing the same file', '1,000,000 rows', [shellSeconds * 1000], null),
         ],
-        residentMb: imported.residentMb, filesSeconds: filled!.filesSeconds, fillSeconds: filled!.fillSeconds, worst,
+        residentMb: imported.residentMb,
+        filesSeconds: filled!.filesSeconds,
+        fillSeconds: filled!.fillSeconds,
+        worst,
       }
     }
     db.close()

@@ -3,8 +3,10 @@ import { CHROMIUM, CHROMIUM_ARGS } from '../tests/e2e/chromium'
 import { startApp } from '../tests/e2e/startApp'
 import { timing, type Timing } from './measure'
 
-/** The first Demand screen in a new browser profile: until a row with its difficulty can be used, and what was loaded. */
-export async function benchScreen(): Promise<{ timings: Timing[], loadedKb: Record<string, number> }> {
+/**
+ * The first Demand screen in a new browser profile: until a row with its difficulty can be used, and what was loaded.
+ */
+export async function benchScreen(): Promise<{ timings: Timing[]; loadedKb: Record<string, number> }> {
   const app = await startApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   try {
@@ -15,8 +17,12 @@ export async function benchScreen(): Promise<{ timings: Timing[], loadedKb: Reco
       const page = await context.newPage()
       const sizes: Promise<void>[] = []
       if (run === 0) {
-        page.on('requestfinished', (request) => {
-          sizes.push(request.sizes().then(({ responseBodySize }) => { loaded[request.resourceType()] = (loaded[request.resourceType()] ?? 0) + responseBodySize / 1024 }))
+        page.on('requestfinished', request => {
+          sizes.push(
+            request.sizes().then(({ responseBodySize }) => {
+              loaded[request.resourceType()] = (loaded[request.resourceType()] ?? 0) + responseBodySize / 1024
+            }),
+          )
         })
       }
       const startedAt = performance.now()
@@ -27,7 +33,10 @@ export async function benchScreen(): Promise<{ timings: Timing[], loadedKb: Reco
       await Promise.all(sizes)
       await context.close()
     }
-    return { timings: [timing('first usable Demand screen', 'new browser profile, loopback', times, 2000, 'median')], loadedKb: loaded }
+    return {
+      timings: [timing('first usable Demand screen', 'new browser profile, loopback', times, 2000, 'median')],
+      loadedKb: loaded,
+    }
   } finally {
     await browser.close()
     await app.close()

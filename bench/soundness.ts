@@ -10,12 +10,16 @@ import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { storm } from '../tests/e2e/storm'
 import { quantile } from './measure'
 
-const resident = (app: RunningApp) => Number(/VmRSS:\s+(\d+)/u.exec(readFileSync(`/proc/${app.process.pid}/status`, 'utf8'))![1]) / 1024
+const resident = (app: RunningApp) =>
+  Number(/VmRSS:\s+(\d+)/u.exec(readFileSync(`/proc/${app.process.pid}/status`, 'utf8'))![1]) / 1024
 const sorted = (list: number[]) => [...list].sort((a, b) => a - b)
-const yes = (met: boolean) => met ? 'yes' : '**no**'
+const yes = (met: boolean) => (met ? 'yes' : '**no**')
 const ms = (value: number) => `${Math.round(value).toLocaleString('en')} ms`
 
-/** Asks for the health again and again, by a connection of its own each time and from a thread: what the sender of a long file waits for is not counted. */
+/**
+ * Asks for the health again and again, by a connection of its own each time and from a thread: what the sender of a
+ * long file waits for is not counted.
+ */
 const WATCH = `
 const { get } = require('node:http'); const { parentPort, workerData } = require('node:worker_threads'); const waits = []; let ended = false
 parentPort.once('message', () => { ended = true })
@@ -25,7 +29,10 @@ ask()`
 /** How long the health was waited for, each time, while some work went on. */
 async function healthWhile(app: RunningApp, work: () => Promise<unknown>): Promise<number[]> {
   const watch = new Worker(WATCH, { eval: true, workerData: `${app.url}/api/health` })
-  const waits = new Promise<number[]>((tell, fail) => { watch.once('message', tell); watch.once('error', fail) })
+  const waits = new Promise<number[]>((tell, fail) => {
+    watch.once('message', tell)
+    watch.once('error', fail)
+  })
   await work()
   watch.postMessage('end')
   return waits
@@ -36,7 +43,9 @@ export async function benchStorm(rounds: number): Promise<string[]> {
   const lines: string[] = []
   for (const signal of ['SIGKILL', 'SIGTERM'] as const) {
     const { acknowledged, lost, endedByItself, faults } = await storm(rounds, signal)
-    lines.push(`| ended by ${signal} while eight writers save, from the first healthy answer on | ${rounds} rounds | ${acknowledged.toLocaleString('en')} edits acknowledged: ${lost.length} lost, ${endedByItself} exits of its own, ${faults.length} faults of the file | none: ${yes(!lost.length && !endedByItself && !faults.length)} |`)
+    lines.push(
+      `| ended by ${signal} while eight writers save, from the first healthy answer on | ${rounds} rounds | ${acknowledged.toLocaleString('en')} edits acknowledged: ${lost.length} lost, ${endedByItself} exits of its own, ${faults.length} faults of the file | none: ${yes(!lost.length && !endedByItself && !faults.length)} |`,
+    )
   }
   return lines
 }
@@ -51,7 +60,9 @@ export async function benchFuzz(requests: number): Promise<string[]> {
     const bad = first.serverErrors.length + first.broken.length
     return [
       `| requests drawn from a seed to every route | ${requests.toLocaleString('en')} | ${first.serverErrors.length} answered by 5xx, ${first.broken.length} broken off, ${first.late.length} over 1 s, the slowest ${ms(first.slowestMs)} | none: ${yes(!bad && !first.late.length)} |`,
-      ...[...first.serverErrors, ...first.broken, ...first.late].slice(0, 3).map(each => `| · for example | | \`${each.replaceAll('|', ' ').slice(0, 120)}\` | |`),
+      ...[...first.serverErrors, ...first.broken, ...first.late]
+        .slice(0, 3)
+        .map(each => `| · for example | | \`${each.replaceAll('|', ' ').slice(0, 120)}\` | |`),
       `| the same again: resident memory grows by | ${requests.toLocaleString('en')} | ${Math.round(growth)} MB, to ${Math.round(before + growth)} MB | under 50 MB: ${yes(growth < 50)} |`,
     ]
   } finally {
@@ -68,25 +79,36 @@ export async function benchClients(seconds: number): Promise<string[]> {
     const looks: number[] = []
     let errors = 0
     let done = false
-    const importing = call(app, '/api/import/phrases?region=GB&name=clients.csv', { method: 'POST', raw: list }).then(answer => answer.status === 200 ? 0 : 1)
+    const importing = call(app, '/api/import/phrases?region=GB&name=clients.csv', { method: 'POST', raw: list }).then(
+      answer => (answer.status === 200 ? 0 : 1),
+    )
     const until = performance.now() + seconds * 1000
-    await Promise.all(Array.from({ length: 50 }, async (_, n) => {
-      const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: `Client ${n}` } } })).json as { id: string }
-      for (let revision = 0; performance.now() < until && !done; revision++) {
-        const at = performance.now()
-        const saved = await call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: randomUUID(), fields: { title: { revision, value: `Title ${revision}` } } } })
-        edits.push(performance.now() - at)
-        if (saved.status !== 200) errors++
-        if (revision % 5 === 0) {
-          const asked = performance.now()
-          const rows = await call(app, `/api/phrases?seed=${n % 2 ? 'bike%20chain' : 'rear%20derailleur'}&region=GB&limit=100`)
-          looks.push(performance.now() - asked)
-          if (rows.status !== 200) errors++
+    await Promise.all(
+      Array.from({ length: 50 }, async (_, n) => {
+        const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: `Client ${n}` } } }))
+          .json as { id: string }
+        for (let revision = 0; performance.now() < until && !done; revision++) {
+          const at = performance.now()
+          const saved = await call(app, `/api/briefs/${id}`, {
+            method: 'PATCH',
+            body: { editId: randomUUID(), fields: { title: { revision, value: `Title ${revision}` } } },
+          })
+          edits.push(performance.now() - at)
+          if (saved.status !== 200) errors++
+          if (revision % 5 === 0) {
+            const asked = performance.now()
+            const rows = await call(
+              app,
+              `/api/phrases?seed=${n % 2 ? 'bike%20chain' : 'rear%20derailleur'}&region=GB&limit=100`,
+            )
+            looks.push(performance.now() - asked)
+            if (rows.status !== 200) errors++
+          }
+          // As fast as a hand that types: some saves a second.
+          await new Promise(wake => setTimeout(wake, 300))
         }
-        // As fast as a hand that types: some saves a second.
-        await new Promise(wake => setTimeout(wake, 300))
-      }
-    }))
+      }),
+    )
     done = true
     errors += await importing
     const p99 = (list: number[]) => quantile(sorted(list), 0.99)
@@ -103,14 +125,49 @@ export async function benchClients(seconds: number): Promise<string[]> {
 /** How long the health is waited for while hostile and long files are read. */
 export async function benchHold(): Promise<string[]> {
   const app = await startApp({ from: 'empty' })
-  const entry = (i: number) => `<entry><id>x:${i}</id><title>Video number ${i} of bikes</title><link rel="alternate" href="https://v.example/watch?v=v${i}"/><published>2026-01-02T00:00:00Z</published><media:group><media:description>${'text '.repeat(60)}</media:description></media:group></entry>`
+  const entry = (i: number) =>
+    `<entry><id>x:${i}</id><title>Video number ${i} of bikes</title><link rel="alternate" href="https://v.example/watch?v=v${i}"/><published>2026-01-02T00:00:00Z</published><media:group><media:description>${'text '.repeat(60)}</media:description></media:group></entry>`
   const times = <Part>(n: number, part: (i: number) => Part) => Array.from({ length: n }, (_, i) => part(i))
   const files: [string, string, () => string][] = [
-    ['a feed', '/api/import/pages?region=GB', () => `<feed xmlns="http://www.w3.org/2005/Atom"><title>Shed</title>${times(96_000, entry).join('')}</feed>`],
-    ['a feed of 200,000 attributes', '/api/import/pages?region=GB', () => `<feed><entry ${times(200_000, i => `a${i}="1"`).join(' ')}/></feed>`],
-    ['a list of 900,000 places', '/api/import/places?region=GB', () => `name,population\n${times(900_000, i => `Town ${i},${i}`).join('\n')}`],
-    ['result pages as JSON', '/api/import/pages?region=GB', () => JSON.stringify(times(128_000, i => ({ id: `j${i}`, title: `Json ${i} of bikes`, description: 'text '.repeat(60), views: i, phrase: `bike thing ${Math.floor(i / 20)}`, rank: i % 20 + 1 })))],
-    ['a description of 200,000 characters without a sentence end, scored', '/api/check', () => JSON.stringify({ draft: { title: '- '.repeat(9000), description: 'a'.repeat(200_000) }, phrases: { lead: 'a', support: times(200, i => `a b${i}`) } })],
+    [
+      'a feed',
+      '/api/import/pages?region=GB',
+      () => `<feed xmlns="http://www.w3.org/2005/Atom"><title>Shed</title>${times(96_000, entry).join('')}</feed>`,
+    ],
+    [
+      'a feed of 200,000 attributes',
+      '/api/import/pages?region=GB',
+      () => `<feed><entry ${times(200_000, i => `a${i}="1"`).join(' ')}/></feed>`,
+    ],
+    [
+      'a list of 900,000 places',
+      '/api/import/places?region=GB',
+      () => `name,population\n${times(900_000, i => `Town ${i},${i}`).join('\n')}`,
+    ],
+    [
+      'result pages as JSON',
+      '/api/import/pages?region=GB',
+      () =>
+        JSON.stringify(
+          times(128_000, i => ({
+            id: `j${i}`,
+            title: `Json ${i} of bikes`,
+            description: 'text '.repeat(60),
+            views: i,
+            phrase: `bike thing ${Math.floor(i / 20)}`,
+            rank: (i % 20) + 1,
+          })),
+        ),
+    ],
+    [
+      'a description of 200,000 characters without a sentence end, scored',
+      '/api/check',
+      () =>
+        JSON.stringify({
+          draft: { title: '- '.repeat(9000), description: 'a'.repeat(200_000) },
+          phrases: { lead: 'a', support: times(200, i => `a b${i}`) },
+        }),
+    ],
   ]
   try {
     const lines: string[] = []
@@ -118,9 +175,13 @@ export async function benchHold(): Promise<string[]> {
       const body = make()
       const startedAt = performance.now()
       let status = 0
-      const waits = await healthWhile(app, async () => { ({ status } = await call(app, path, { method: 'POST', raw: body })) })
+      const waits = await healthWhile(app, async () => {
+        ;({ status } = await call(app, path, { method: 'POST', raw: body }))
+      })
       const most = Math.max(...waits)
-      lines.push(`| health while ${what} is read | ${(body.length / 1e6).toFixed(1)} MB, ${((performance.now() - startedAt) / 1000).toFixed(1)} s, answered ${status} | p99 ${ms(quantile(sorted(waits), 0.99))}, most ${ms(most)}; ${Math.round(resident(app))} MB resident | most under 100 ms: ${yes(most < 100)} |`)
+      lines.push(
+        `| health while ${what} is read | ${(body.length / 1e6).toFixed(1)} MB, ${((performance.now() - startedAt) / 1000).toFixed(1)} s, answered ${status} | p99 ${ms(quantile(sorted(waits), 0.99))}, most ${ms(most)}; ${Math.round(resident(app))} MB resident | most under 100 ms: ${yes(most < 100)} |`,
+      )
     }
     return lines
   } finally {
@@ -129,15 +190,57 @@ export async function benchHold(): Promise<string[]> {
 }
 
 /** Signs and pieces of which hostile texts are made: what patterns look for, and what they look for in vain. */
-const PIECES = ['a', ' ', '\n', '- ', '?', '!', '.', '#', '#a', '@', '0:00 ', '0:00\n', '1:', '<', '>', '"', ',', ';', '(', '[', '|', '/', 'http://', 'https://a.b/', 'www.', 'a@b.', '-->', '\u0301', 'é', '🚲', '한', 'ー', 'a b', 'bike chain ', '’', '\t']
+const PIECES = [
+  'a',
+  ' ',
+  '\n',
+  '- ',
+  '?',
+  '!',
+  '.',
+  '#',
+  '#a',
+  '@',
+  '0:00 ',
+  '0:00\n',
+  '1:',
+  '<',
+  '>',
+  '"',
+  ',',
+  ';',
+  '(',
+  '[',
+  '|',
+  '/',
+  'http://',
+  'https://a.b/',
+  'www.',
+  'a@b.',
+  '-->',
+  '\u0301',
+  'é',
+  '🚲',
+  '한',
+  'ー',
+  'a b',
+  'bike chain ',
+  '’',
+  '\t',
+]
 /** A text this short is scored so fast that a ratio says nothing. */
 const TOLD_FROM_MS = 20
 
-/** How much longer texts of one piece take to be scored when they are doubled; long ones, past what the engine does otherwise for short ones. @returns lines of the report. */
+/**
+ * How much longer texts of one piece take to be scored when they are doubled; long ones, past what the engine does
+ * otherwise for short ones.
+ * @returns lines of the report.
+ */
 export function benchDoubled(): string[] {
   const took = (piece: string, length: number) => {
     const text = piece.repeat(Math.ceil(length / piece.length)).slice(0, length)
-    const score = (draft: Draft) => scoreDraft(draft, { lead: 'bike chain', support: ['index gears', 'bike'] }, BALANCED, DEFAULT_PROFILE, 'en')
+    const score = (draft: Draft) =>
+      scoreDraft(draft, { lead: 'bike chain', support: ['index gears', 'bike'] }, BALANCED, DEFAULT_PROFILE, 'en')
     let best = Infinity
     for (let run = 0; run < 2; run++) {
       const startedAt = performance.now()
@@ -152,7 +255,11 @@ export function benchDoubled(): string[] {
     }
     return best
   }
-  const ratios = PIECES.map(piece => ({ piece, less: took(piece, 160_000), more: took(piece, 320_000) })).map(each => ({ ...each, ratio: each.more < TOLD_FROM_MS ? 0 : each.more / each.less })).sort((a, b) => b.ratio - a.ratio)
+  const ratios = PIECES.map(piece => ({ piece, less: took(piece, 160_000), more: took(piece, 320_000) }))
+    .map(each => ({ ...each, ratio: each.more < TOLD_FROM_MS ? 0 : each.more / each.less }))
+    .sort((a, b) => b.ratio - a.ratio)
   const worst = ratios[0]!
-  return [`| ${PIECES.length} texts of one piece repeated, 320,000 characters against 160,000, scored | the slowest ${ms(Math.max(...ratios.map(each => each.more)))} | at most ${worst.ratio.toFixed(1)} times as long (${JSON.stringify(worst.piece).replaceAll('|', '\\|')}) | under 3: ${yes(worst.ratio < 3)} |`]
+  return [
+    `| ${PIECES.length} texts of one piece repeated, 320,000 characters against 160,000, scored | the slowest ${ms(Math.max(...ratios.map(each => each.more)))} | at most ${worst.ratio.toFixed(1)} times as long (${JSON.stringify(worst.piece).replaceAll('|', '\\|')}) | under 3: ${yes(worst.ratio < 3)} |`,
+  ]
 }

@@ -28,11 +28,15 @@ const DAY = 86_400_000
 const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
 const EARLIER_LOOKS = [63, 42, 28, 14]
 
-/** Makes the demo's user data in a folder: the briefs, and what was looked up for them. @param fresh whether to delete what is there first. */
+/**
+ * Makes the demo's user data in a folder: the briefs, and what was looked up for them.
+ * @param fresh whether to delete what is there first.
+ */
 async function build(data: string, fresh: boolean): Promise<void> {
   const world = join(data, 'world.sqlite')
   const file = join(data, 'fonetra.sqlite')
-  if (fresh) for (const old of [world, file]) for (const ending of ['', '-wal', '-shm']) rmSync(old + ending, { force: true })
+  if (fresh)
+    for (const old of [world, file]) for (const ending of ['', '-wal', '-shm']) rmSync(old + ending, { force: true })
   ensureWorld(world)
   if (existsSync(file)) return
   console.log('Making the demo’s briefs and looking up their phrases:')
@@ -44,7 +48,14 @@ async function build(data: string, fresh: boolean): Promise<void> {
   db.pragma('synchronous = OFF')
   const standin = openStandin(world)
   const phrases = phraseStore(db)
-  const deps = { phrases, results: resultStore(db), videos: videoStore(db), services: standin, asked: askedStore(db), reader: readHere }
+  const deps = {
+    phrases,
+    results: resultStore(db),
+    videos: videoStore(db),
+    services: standin,
+    asked: askedStore(db),
+    reader: readHere,
+  }
   const held = BRIEFS.flatMap(({ tray }) => [tray.lead, ...tray.support]).filter(phrase => phrase !== null)
   // Looks of the weeks before: the world's clock set back, so that pages show who rose and who fell.
   for (const daysBack of EARLIER_LOOKS) {
@@ -57,14 +68,28 @@ async function build(data: string, fresh: boolean): Promise<void> {
     const look = await lookUp(deps, seed, 'GB', 'en')
     const query = phrasesQuerySchema.parse({ seed, region: 'GB', limit: ASSESSED })
     const index = new PhraseIndex(db)
-    const { rows, caps } = answerPhrases(index, phrases, { query: { ...query, region: 'GB' }, looks: [look.id], missing: [], without: [], own: null })
+    const { rows, caps } = answerPhrases(index, phrases, {
+      query: { ...query, region: 'GB' },
+      looks: [look.id],
+      missing: [],
+      without: [],
+      own: null,
+    })
     for (const each of caps) phrases.putCap(each.region, each.cap, each.known)
     let done = 0
-    for await (const row of assess(deps, rows.map(each => each.phrase), 'GB', 'en')) if (row.difficulty !== null) done++
+    for await (const row of assess(
+      deps,
+      rows.map(each => each.phrase),
+      'GB',
+      'en',
+    ))
+      if (row.difficulty !== null) done++
     console.log(`  “${seed}”: ${rows.length} phrases, ${done} judged.`)
   }
   const briefs = briefStore(db)
-  db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)').run(WORKSPACE, 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now(), 'GB')
+  db.prepare(
+    'INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)',
+  ).run(WORKSPACE, 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now(), 'GB')
   for (const fields of BRIEFS) briefs.create(fields)
   for await (const row of assess(deps, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
   const lists = listStore(db, phrases)

@@ -18,19 +18,26 @@ export interface FillOptions {
   importThread: string
   /** Asked before each file; one being imported is finished. */
   stopped?: () => boolean
-  tell?: (file: LargeFile, took: { seconds: number, rows: number }) => void
+  tell?: (file: LargeFile, took: { seconds: number; rows: number }) => void
 }
 
 /** The names of files that are in the store, one a line: written after what they hold is on disk. */
 const doneList = (data: string) => join(data, 'filled.txt')
 
 /**
- * Imports files one after the other as a person would. What was imported is noted, so that a fill that was stopped or cut
- * off goes on with the first file not noted; importing one again changes nothing.
+ * Imports files one after the other as a person would. What was imported is noted, so that a fill that was stopped or
+ * cut off goes on with the first file not noted; importing one again changes nothing.
  *
  * @returns how many files are left.
  */
-export async function fill({ data, files, migrations, importThread, stopped = () => false, tell = () => undefined }: FillOptions): Promise<number> {
+export async function fill({
+  data,
+  files,
+  migrations,
+  importThread,
+  stopped = () => false,
+  tell = () => undefined,
+}: FillOptions): Promise<number> {
   const db = await openUserFile(join(data, 'fonetra.sqlite'), { migrations })
   try {
     const phrases = phraseStore(db)
@@ -50,12 +57,21 @@ export async function fill({ data, files, migrations, importThread, stopped = ()
 
     async function importFile({ path, kind, region }: LargeFile): Promise<number> {
       if (kind === 'videos') {
-        const { videos, rejected } = await importPages(deps, readInThread(importThread, 'pages', { file: path, region, language: 'en', now: TOLD_AT }), { language: 'en', source: 'large-videos', now: TOLD_AT })
+        const { videos, rejected } = await importPages(
+          deps,
+          readInThread(importThread, 'pages', { file: path, region, language: 'en', now: TOLD_AT }),
+          { language: 'en', source: 'large-videos', now: TOLD_AT },
+        )
         if (rejected.length) throw new Error(`${path}, line ${rejected[0]!.line}: ${rejected[0]!.reason}`)
         return videos
       }
-      const result = await importPhrases(phrases, readInThread(importThread, 'phrases', { file: path, columns: null }), { region, language: 'en', source: 'large-list', now: () => TOLD_AT })
-      if (result.kind !== 'imported') throw new Error(`${path} has columns that are not known: ${result.headers.join(', ')}`)
+      const result = await importPhrases(
+        phrases,
+        readInThread(importThread, 'phrases', { file: path, columns: null }),
+        { region, language: 'en', source: 'large-list', now: () => TOLD_AT },
+      )
+      if (result.kind !== 'imported')
+        throw new Error(`${path} has columns that are not known: ${result.headers.join(', ')}`)
       return result.answer.accepted + result.answer.updated
     }
   } finally {

@@ -21,12 +21,22 @@ let left = 0
 await withFolder(data, async () => {
   console.log('Making the files to be imported (those that are there are kept) …')
   const size = { phrases, videos, pages, channels: Math.max(50, Math.ceil(videos / 17)) }
-  const files = makeLargeFiles(join(data, `files-${phrases}-${videos}-${pages}`), size, (name) => { console.log(`  ${name}`) })
+  const files = makeLargeFiles(join(data, `files-${phrases}-${videos}-${pages}`), size, name => {
+    console.log(`  ${name}`)
+  })
   console.log(`Importing ${files.length} files …`)
   let n = 0
   left = await fill({
-    data, files, migrations: join(process.cwd(), 'server/data/migrations'), importThread: join(process.cwd(), '.output/workers/import.mjs'), stopped: () => stopped,
-    tell: ({ name }, took) => { console.log(`  ${name}: ${took.rows.toLocaleString('en')} rows in ${took.seconds.toFixed(1)} s (${++n} of ${files.length}, ${seconds()} so far)`) },
+    data,
+    files,
+    migrations: join(process.cwd(), 'server/data/migrations'),
+    importThread: join(process.cwd(), '.output/workers/import.mjs'),
+    stopped: () => stopped,
+    tell: ({ name }, took) => {
+      console.log(
+        `  ${name}: ${took.rows.toLocaleString('en')} rows in ${took.seconds.toFixed(1)} s (${++n} of ${files.length}, ${seconds()} so far)`,
+      )
+    },
   })
   console.log(left ? `${left} files are left.` : `Done in ${seconds()}.`)
 })

@@ -7,7 +7,9 @@ import { DEMO_SEED, DEMO_SIZE, WORLD_FORMAT, makeWorld } from '../server/service
 function formatOf(file: string): number {
   const db = new Database(file, { readonly: true })
   try {
-    return Number((db.prepare('SELECT value FROM fact WHERE name = \'format\'').get() as { value: string } | undefined)?.value ?? 0)
+    return Number(
+      (db.prepare("SELECT value FROM fact WHERE name = 'format'").get() as { value: string } | undefined)?.value ?? 0,
+    )
   } catch {
     // Another kind of file, or one cut off: made anew like an old one.
     return 0

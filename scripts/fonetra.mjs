@@ -17,28 +17,50 @@ const USAGE = `Usage: npm run demo -- [--port N] [--data DIR] [--fresh [--yes]]
 const command = process.argv[2] === 'start' ? 'start' : 'demo'
 let options
 try {
-  options = parseArgs({ args: process.argv.slice(3), options: { port: { type: 'string', default: '4310' }, data: { type: 'string', default: 'data' }, fresh: { type: 'boolean' }, yes: { type: 'boolean' }, help: { type: 'boolean' } } }).values
+  options = parseArgs({
+    args: process.argv.slice(3),
+    options: {
+      port: { type: 'string', default: '4310' },
+      data: { type: 'string', default: 'data' },
+      fresh: { type: 'boolean' },
+      yes: { type: 'boolean' },
+      help: { type: 'boolean' },
+    },
+  }).values
 } catch (error) {
   stop(`${error.message}\n${USAGE}`)
 }
-if (options.help) { console.log(USAGE); process.exit(0) }
+if (options.help) {
+  console.log(USAGE)
+  process.exit(0)
+}
 const port = Number(options.port)
-if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`“${options.port}” is not a port. Use a number from 1 to 65535.`)
+if (!Number.isInteger(port) || port < 1 || port > 65535)
+  stop(`“${options.port}” is not a port. Use a number from 1 to 65535.`)
 const data = resolve(HOME, options.data)
 
-const free = await new Promise((tell) => {
-  const probe = createServer().once('error', () => tell(false)).once('listening', () => probe.close(() => tell(true))).listen(port, answers.replace(/[[\]]/gu, ''))
+const free = await new Promise(tell => {
+  const probe = createServer()
+    .once('error', () => tell(false))
+    .once('listening', () => probe.close(() => tell(true)))
+    .listen(port, answers.replace(/[[\]]/gu, ''))
 })
-if (!free) stop(`Port ${port} is in use, perhaps by a Fonetra that is running already: http://${answers}:${port}. Close it, or give another with --port.`)
+if (!free)
+  stop(
+    `Port ${port} is in use, perhaps by a Fonetra that is running already: http://${answers}:${port}. Close it, or give another with --port.`,
+  )
 
 await install()
 build()
 mkdirSync(data, { recursive: true })
 
 if (options.fresh && command === 'demo') {
-  const files = ['fonetra.sqlite', 'world.sqlite'].flatMap(name => ['', '-wal', '-shm'].map(ending => join(data, name + ending))).filter(file => existsSync(file))
+  const files = ['fonetra.sqlite', 'world.sqlite']
+    .flatMap(name => ['', '-wal', '-shm'].map(ending => join(data, name + ending)))
+    .filter(file => existsSync(file))
   if (files.length && !options.yes) {
-    if (!process.stdin.isTTY) stop('--fresh deletes the briefs in the demo data. Say so with --yes, since nobody can be asked here.')
+    if (!process.stdin.isTTY)
+      stop('--fresh deletes the briefs in the demo data. Say so with --yes, since nobody can be asked here.')
     const ask = createInterface({ input: process.stdin, output: process.stdout })
     const answer = await ask.question(`This deletes everything in ${data}, your own briefs too. Type yes to go on: `)
     ask.close()
@@ -46,7 +68,10 @@ if (options.fresh && command === 'demo') {
   }
 }
 
-const tool = command === 'demo' ? ['.output/tools/demo.mjs', data, ...(options.fresh ? ['--fresh'] : [])] : ['.output/tools/world.mjs', join(data, 'world.sqlite')]
+const tool =
+  command === 'demo'
+    ? ['.output/tools/demo.mjs', data, ...(options.fresh ? ['--fresh'] : [])]
+    : ['.output/tools/world.mjs', join(data, 'world.sqlite')]
 if (run(process.execPath, tool) !== 0) stop('The data could not be made; the lines above say why.')
 
 const { args, env } = serverOf(HOME, data, port)
@@ -55,7 +80,10 @@ server.on('exit', code => process.exit(code ?? 1))
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 
 for (let tries = 0; tries < 300; tries++) {
-  const told = await fetch(`http://${answers}:${port}/api/health`).then(async answer => ({ ok: answer.ok, ...await answer.json() }), () => null)
+  const told = await fetch(`http://${answers}:${port}/api/health`).then(
+    async answer => ({ ok: answer.ok, ...(await answer.json()) }),
+    () => null,
+  )
   if (told?.ok) {
     console.log(`Fonetra is ready at http://${answers}:${port}`)
     break

@@ -22,6 +22,8 @@ for (const code of [...widths.keys()].sort((a, b) => a - b)) {
   if (last && last[0] + last.length - 1 === code) last.push(widths.get(code))
   else runs.push([code, widths.get(code)])
 }
-writeFileSync(new URL('../core/text/plexSansAdvances.json', import.meta.url),
-  `{"unitsPerEm":${unitsPerEm},"runs":[\n${runs.map(run => JSON.stringify(run)).join(',\n')}\n]}\n`)
+writeFileSync(
+  new URL('../core/text/plexSansAdvances.json', import.meta.url),
+  `{"unitsPerEm":${unitsPerEm},"runs":[\n${runs.map(run => JSON.stringify(run)).join(',\n')}\n]}\n`,
+)
 console.log(`${widths.size} characters in ${runs.length} runs, ${unitsPerEm} units to the em`)

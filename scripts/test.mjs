@@ -20,8 +20,20 @@ function step(name, work) {
 function beside(name, command, args) {
   const file = join(REPORTS, `${name}.txt`)
   const output = openSync(file, 'w')
-  const child = spawn(command, args, { cwd: HOME, stdio: ['ignore', output, output], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
-  const ended = new Promise((tell) => { child.on('exit', code => { tell(code) }).on('error', () => { tell(1) }) })
+  const child = spawn(command, args, {
+    cwd: HOME,
+    stdio: ['ignore', output, output],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+  })
+  const ended = new Promise(tell => {
+    child
+      .on('exit', code => {
+        tell(code)
+      })
+      .on('error', () => {
+        tell(1)
+      })
+  })
   closeSync(output)
   return async () => {
     const code = await ended
@@ -33,7 +45,11 @@ function beside(name, command, args) {
 
 /** Adds a report's counts; a run that left no report is one failure. */
 function add(file, read) {
-  if (!existsSync(file)) { failed++; console.error('  It ended without a report.'); return }
+  if (!existsSync(file)) {
+    failed++
+    console.error('  It ended without a report.')
+    return
+  }
   const counts = read(JSON.parse(readFileSync(file, 'utf8')))
   passed += counts.passed
   failed += counts.failed
@@ -41,7 +57,13 @@ function add(file, read) {
 
 async function browser() {
   if (existsSync(CHROMIUM)) return
-  if (!await aptInstall(['chromium'], 'for the tests of the interface, about a minute, once') || !existsSync(CHROMIUM)) stop(`Chromium is not at ${CHROMIUM} and could not be installed. As root: apt-get install chromium; or name another by FONETRA_CHROMIUM.`)
+  if (
+    !(await aptInstall(['chromium'], 'for the tests of the interface, about a minute, once')) ||
+    !existsSync(CHROMIUM)
+  )
+    stop(
+      `Chromium is not at ${CHROMIUM} and could not be installed. As root: apt-get install chromium; or name another by FONETRA_CHROMIUM.`,
+    )
 }
 
 mkdirSync(REPORTS, { recursive: true })
@@ -53,15 +75,28 @@ for (const file of [unit, e2e]) rmSync(file, { force: true })
 const checks = []
 let chromium
 await install(() => {
-  checks.push(beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']), beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck']))
+  checks.push(
+    beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']),
+    beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck']),
+  )
   chromium = browser()
 })
 // Types and the build write the same folder.
 for (const told of checks) await told()
 step('Build', build)
 step('Units and the store', () => {
-  const code = run('npx', ['--no-install', 'jest', '--maxWorkers=2', '--json', `--outputFile=${unit}`, '--reporters=default'])
-  add(unit, report => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }))
+  const code = run('npx', [
+    '--no-install',
+    'jest',
+    '--maxWorkers=2',
+    '--json',
+    `--outputFile=${unit}`,
+    '--reporters=default',
+  ])
+  add(unit, report => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  }))
   if (code !== 0 && failed === 0) failed++
 })
 await chromium

@@ -7,7 +7,10 @@ const TOGETHER = 300
 /** More of them are told without their ids. */
 const NAMED = 20
 
-interface Due { ids: Set<string> | null, by: string | null }
+interface Due {
+  ids: Set<string> | null
+  by: string | null
+}
 
 /** A revision for each kind of thing, told to whoever listens: windows ask anew for what others changed. */
 export class Changes {
@@ -19,7 +22,9 @@ export class Changes {
   private timer: NodeJS.Timeout | undefined
 
   /** Runs what a window asked for: what changes by it is that window's doing. */
-  on<Result>(window: string | null, work: () => Result): Result { return this.asker.run(window, work) }
+  on<Result>(window: string | null, work: () => Result): Result {
+    return this.asker.run(window, work)
+  }
 
   /** Notes that something of a kind changed. @param id what, where it is one thing. */
   changed(kind: Kind, id: string | null = null): void {
@@ -33,34 +38,53 @@ export class Changes {
       else due.ids?.add(id)
     }
     // Timers hold on to who asked; this one is nobody's.
-    this.timer ??= this.asker.exit(() => setTimeout(() => { this.tell() }, TOGETHER).unref())
+    this.timer ??= this.asker.exit(() =>
+      setTimeout(() => {
+        this.tell()
+      }, TOGETHER).unref(),
+    )
   }
 
   private tell(): void {
     this.timer = undefined
-    for (const [kind, { ids, by }] of this.due) for (const listener of this.listeners) listener({ kind, revision: this.revisions[kind], ids: ids && [...ids], by })
+    for (const [kind, { ids, by }] of this.due)
+      for (const listener of this.listeners)
+        listener({ kind, revision: this.revisions[kind], ids: ids && [...ids], by })
     this.due.clear()
   }
 
-  now(): Revisions { return { run: this.run, revisions: { ...this.revisions } } }
+  now(): Revisions {
+    return { run: this.run, revisions: { ...this.revisions } }
+  }
 
   /** @returns how to stop listening. */
   listen(listener: (change: Change) => void): () => void {
     this.listeners.add(listener)
-    return () => { this.listeners.delete(listener) }
+    return () => {
+      this.listeners.delete(listener)
+    }
   }
 }
 
-/** The kind of thing that a route writes, by its path as declared; `null` for one that tells of its changes itself, or changes nothing that others show. */
+/**
+ * The kind of thing that a route writes, by its path as declared; `null` for one that tells of its changes itself, or
+ * changes nothing that others show.
+ */
 export function kindWritten(method: string, path: string): Kind | null {
   if (method === 'GET' || method === 'HEAD') return null
   const [, first, ...rest] = path.split('/').filter(Boolean)
   switch (first) {
-    case 'briefs': return 'briefs'
-    case 'lists': case 'filter-sets': return 'lists'
-    case 'workspaces': return 'workspaces'
-    case 'phrases': return rest[0] === 'note' ? 'phrases' : null
-    default: return null
+    case 'briefs':
+      return 'briefs'
+    case 'lists':
+    case 'filter-sets':
+      return 'lists'
+    case 'workspaces':
+      return 'workspaces'
+    case 'phrases':
+      return rest[0] === 'note' ? 'phrases' : null
+    default:
+      return null
   }
 }
 

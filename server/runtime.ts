@@ -74,7 +74,13 @@ const isOpen = (now: Runtime | Closed): now is Runtime => 'db' in now
 export function places() {
   const home = process.env.FONETRA_HOME ?? process.cwd()
   const data = resolve(home, process.env.FONETRA_DATA ?? 'data')
-  return { data, file: join(data, 'fonetra.sqlite'), world: join(data, 'world.sqlite'), migrations: join(home, 'server/data/migrations'), workers: join(home, '.output/workers') }
+  return {
+    data,
+    file: join(data, 'fonetra.sqlite'),
+    world: join(data, 'world.sqlite'),
+    migrations: join(home, 'server/data/migrations'),
+    workers: join(home, '.output/workers'),
+  }
 }
 
 /** The port this program answers on; `null` where it was not told one. */
@@ -86,7 +92,10 @@ export function useRuntime(): Runtime {
   throw state.problem
 }
 
-/** Takes the data folder and opens what is in it; what keeps it from that is thrown at each use, and returned. FONETRA_DATA_LIMIT_MB bounds the user's file. */
+/**
+ * Takes the data folder and opens what is in it; what keeps it from that is thrown at each use, and returned.
+ * FONETRA_DATA_LIMIT_MB bounds the user's file.
+ */
 export function openRuntime(): Promise<unknown> {
   return inTurn(open)
 }
@@ -118,12 +127,16 @@ async function opened(): Promise<Runtime> {
   const limit = Number(process.env.FONETRA_DATA_LIMIT_MB ?? 0)
   const db = await openUserFile(file, { migrations, ...(limit ? { limitBytes: limit * 1024 * 1024 } : {}) })
   try {
-    const changed = (kind: Kind) => (ids: readonly number[], byPerson = false) => {
-      search.changed(ids)
-      if (byPerson) changes.changed(kind)
-    }
+    const changed =
+      (kind: Kind) =>
+      (ids: readonly number[], byPerson = false) => {
+        search.changed(ids)
+        if (byPerson) changes.changed(kind)
+      }
     const phrases = phraseStore(db, Date.now, changed('phrases'))
-    const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => { phrases.putCap(...cap) })
+    const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => {
+      phrases.putCap(...cap)
+    })
     const videos = videoStore(db)
     const attached = attachedStore(db, join(data, 'service.key'))
     const asked = askedStore(db)
@@ -147,7 +160,9 @@ async function opened(): Promise<Runtime> {
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
       fileWork,
-      jobs: new Jobs(db, () => { changes.changed('jobs') }),
+      jobs: new Jobs(db, () => {
+        changes.changed('jobs')
+      }),
       backups: dailyBackups(fileWork.copy, file, () => retention(db).thin()),
       importThread: join(workers, 'import.mjs'),
       uploads: data,
@@ -156,7 +171,9 @@ async function opened(): Promise<Runtime> {
     void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
     // One that is closed while it loads is no failure.
-    void search.load('en', '').catch((error: unknown) => { if (state === opening) console.error('The index of phrases could not be loaded:', error) })
+    void search.load('en', '').catch((error: unknown) => {
+      if (state === opening) console.error('The index of phrases could not be loaded:', error)
+    })
     return opening
   } catch (error) {
     db.close()

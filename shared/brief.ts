@@ -1,43 +1,5 @@
 import { z } from 'zod'
-import { languageInput, regionCode } from './text'
-
-/**
- * Texts may stand far over a site's limit while they are worked on; these bounds only keep a
- * mistake (a pasted book) from being stored.
- */
-const ROOM = { topic: 300, title: 2000, description: 60_000, fileName: 400, tag: 600, tags: 600, phrase: 200, phrases: 500 }
-const room = (what: string, most: number) => z.string().max(most, `This ${what} is longer than ${most.toLocaleString('en')} characters. Shorten it; the last saved text stays.`)
-
-const trayPhrase = room('phrase', ROOM.phrase)
-
-/** The phrases of a brief: lead, support in order, and those set aside. */
-export const traySchema = z.object({
-  lead: trayPhrase.nullable(),
-  support: z.array(trayPhrase).max(ROOM.phrases),
-  setAside: z.array(trayPhrase).max(5000),
-})
-export type Tray = z.infer<typeof traySchema>
-
-/** Every field of a brief, each saved and revised by itself. */
-export const briefFieldsSchema = z.object({
-  topic: room('topic', ROOM.topic),
-  region: regionCode.nullable(),
-  language: languageInput,
-  tray: traySchema,
-  title: room('title', ROOM.title),
-  description: room('description', ROOM.description),
-  tags: z.array(room('tag', ROOM.tag)).max(ROOM.tags),
-  fileName: room('file name', ROOM.fileName),
-  ruleSet: z.string().max(100),
-})
-export type BriefFields = z.infer<typeof briefFieldsSchema>
-export type BriefField = keyof BriefFields
-export const BRIEF_FIELDS = Object.keys(briefFieldsSchema.shape) as BriefField[]
-
-export const EMPTY_FIELDS: BriefFields = {
-  topic: '', region: null, language: 'en', tray: { lead: null, support: [], setAside: [] },
-  title: '', description: '', tags: [], fileName: '', ruleSet: 'balanced',
-}
+import { briefFieldsSchema, type BriefField, type BriefFields } from '../core/brief/brief'
 
 /** A brief as it is told: each field with its revision. */
 export interface Brief {
@@ -78,8 +40,16 @@ export const briefPatchSchema = z.object({
   fields: z.record(z.string(), z.object({ revision: z.number().int().min(0), value: z.unknown() })),
 })
 
-export interface PatchAnswer { savedAt: number, revisions: Partial<Record<BriefField, number>> }
-export interface FieldConflict { revision: number, theirs: unknown, yours: unknown, savedAt: number }
+export interface PatchAnswer {
+  savedAt: number
+  revisions: Partial<Record<BriefField, number>>
+}
+export interface FieldConflict {
+  revision: number
+  theirs: unknown
+  yours: unknown
+  savedAt: number
+}
 
 export const newBriefSchema = z.object({
   id: z.uuid().optional(),
@@ -91,8 +61,18 @@ export const newBriefSchema = z.object({
 /** One brief made anew for many places. */
 export const newSeriesSchema = z.object({
   pattern: z.uuid('Choose the brief to copy.'),
-  places: z.array(z.string().trim().min(1).max(100)).min(1, 'Choose at least one place.').max(300, 'A series can have 300 places at most.'),
+  places: z
+    .array(z.string().trim().min(1).max(100))
+    .min(1, 'Choose at least one place.')
+    .max(300, 'A series can have 300 places at most.'),
   template: z.string().max(100).default('{phrase} {place}'),
 })
 
-export interface HistoryEntry { id: number, field: BriefField, value: unknown, /** The name on the key it was written with; `null` for who sat at the machine. */ writer: string | null, begunAt: number, savedAt: number }
+export interface HistoryEntry {
+  id: number
+  field: BriefField
+  value: unknown
+  /** The name on the key it was written with; `null` for who sat at the machine. */ writer: string | null
+  begunAt: number
+  savedAt: number
+}

@@ -1,9 +1,12 @@
 /** Kinds of things that screens show and others may change. */
 export const KINDS = ['phrases', 'pages', 'briefs', 'lists', 'workspaces', 'jobs'] as const
-export type Kind = typeof KINDS[number]
+export type Kind = (typeof KINDS)[number]
 
 /** How often each kind has changed since the program `run` was started. */
-export interface Revisions { run: string, revisions: Record<Kind, number> }
+export interface Revisions {
+  run: string
+  revisions: Record<Kind, number>
+}
 
 /** What changed of a kind since it was last told. */
 export interface Change {

@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { UNITS } from '../core/text/count'
-import { languageInput } from './text'
+import { languageInput } from '../core/text/inputs'
 
-const weight = z.object({ weight: z.number().min(0).max(1000), settings: z.record(z.string(), z.union([z.string().max(40), z.number()])).optional() })
+const weight = z.object({
+  weight: z.number().min(0).max(1000),
+  settings: z.record(z.string(), z.union([z.string().max(40), z.number()])).optional(),
+})
 
 export const ruleSetSchema = z.object({
   format: z.literal(1, { error: 'This rule set has an unknown format.' }),
@@ -25,7 +28,11 @@ export const limitProfileSchema = z.object({
   hashtags: z.object({ shown: limit, ignoredPast: limit }),
   chapters: z.object({ least: limit, leastSeconds: limit }),
   playlist: z.object({ titleLimit: limit, titleUnit: unit, descriptionLimit: limit, descriptionUnit: unit }),
-  surfaces: z.object({ phone: z.number().positive(), desktopList: z.number().positive(), suggestion: z.number().positive() }),
+  surfaces: z.object({
+    phone: z.number().positive(),
+    desktopList: z.number().positive(),
+    suggestion: z.number().positive(),
+  }),
 })
 
 /** A draft, the phrases it is written for, and by which rules it is scored. */
@@ -39,7 +46,10 @@ export const checkBodySchema = z.object({
     captions: z.string().max(2_000_000).optional(),
     durationSeconds: z.number().min(0).optional(),
   }),
-  phrases: z.object({ lead: z.string().max(1000).default(''), support: z.array(z.string().max(1000)).max(200).default([]) }),
+  phrases: z.object({
+    lead: z.string().max(1000).default(''),
+    support: z.array(z.string().max(1000)).max(200).default([]),
+  }),
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
   profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
   language: languageInput.default('en'),

@@ -1,5 +1,9 @@
 /** How far an import is. `part` is what is done of the whole, 0 to 1, or `null` while the whole is not known. */
-export interface ImportProgress { part: number | null, said: string }
+export interface ImportProgress {
+  part: number | null
+  said: string
+}
 
 /** What an import streams, a line each: how far it is, and at the end its answer or why there is none. */
-export type ImportLine<Answer> = ImportProgress | { answer: Answer } | { status: number, error: { code: string, message: string, details: unknown } }
+export type ImportLine<Answer> =
+  ImportProgress | { answer: Answer } | { status: number; error: { code: string; message: string; details: unknown } }

@@ -4,25 +4,49 @@ import type { Season } from '../core/demand/season'
 import type { Spike } from '../core/demand/spike'
 import type { Trend } from '../core/demand/trend'
 import { MOST_SEEDS, splitSeeds } from '../core/demand/seeds'
-import { languageInput, MAX_PHRASE, phraseInput, regionInput } from './text'
+import { languageInput, MAX_PHRASE, phraseInput, regionInput } from '../core/text/inputs'
 
 /** Columns by which phrases can be sorted. */
-export const PHRASE_SORTS = ['phrase', 'words', 'volume', 'volumeAll', 'change', 'competition', 'difficulty', 'worth', 'via', 'chance', 'season', 'advertiser'] as const
-export type PhraseSort = typeof PHRASE_SORTS[number]
+export const PHRASE_SORTS = [
+  'phrase',
+  'words',
+  'volume',
+  'volumeAll',
+  'change',
+  'competition',
+  'difficulty',
+  'worth',
+  'via',
+  'chance',
+  'season',
+  'advertiser',
+] as const
+export type PhraseSort = (typeof PHRASE_SORTS)[number]
 
-const flag = z.enum(['1', '0', 'true', 'false'], { error: 'Use 1, or leave it out.' }).optional().transform(value => value === '1' || value === 'true')
+const flag = z
+  .enum(['1', '0', 'true', 'false'], { error: 'Use 1, or leave it out.' })
+  .optional()
+  .transform(value => value === '1' || value === 'true')
 const figure = z.coerce.number({ error: 'Give a number.' }).min(0, 'Give a number of 0 or more.').optional()
 
 /** The question `/api/phrases` answers. */
 export const phrasesQuerySchema = z.object({
   /** One seed, or several separated by commas or line ends. */
-  seed: z.string({ error: 'Give a seed as text.' }).max(MOST_SEEDS * (MAX_PHRASE + 2), `Seeds can be ${MOST_SEEDS} at most, of ${MAX_PHRASE} characters each.`).transform((text, context) => {
-    const seeds = splitSeeds(text)
-    if (!seeds.length) context.addIssue({ code: 'custom', message: 'Type at least one word.' })
-    else if (seeds.length > MOST_SEEDS) context.addIssue({ code: 'custom', message: `Seeds can be ${MOST_SEEDS} at most; you sent ${seeds.length}. Remove some.` })
-    else if (seeds.some(seed => seed.length > MAX_PHRASE)) context.addIssue({ code: 'custom', message: `A seed can be ${MAX_PHRASE} characters at most. Shorten it.` })
-    return seeds
-  }),
+  seed: z
+    .string({ error: 'Give a seed as text.' })
+    .max(MOST_SEEDS * (MAX_PHRASE + 2), `Seeds can be ${MOST_SEEDS} at most, of ${MAX_PHRASE} characters each.`)
+    .transform((text, context) => {
+      const seeds = splitSeeds(text)
+      if (!seeds.length) context.addIssue({ code: 'custom', message: 'Type at least one word.' })
+      else if (seeds.length > MOST_SEEDS)
+        context.addIssue({
+          code: 'custom',
+          message: `Seeds can be ${MOST_SEEDS} at most; you sent ${seeds.length}. Remove some.`,
+        })
+      else if (seeds.some(seed => seed.length > MAX_PHRASE))
+        context.addIssue({ code: 'custom', message: `A seed can be ${MAX_PHRASE} characters at most. Shorten it.` })
+      return seeds
+    }),
   region: regionInput,
   language: languageInput.default('en'),
   limit: z.coerce.number().int().min(1).max(1000).default(200),
@@ -36,7 +60,12 @@ export const phrasesQuerySchema = z.object({
   both: flag,
   block: flag,
   /** A calendar month, 1 January, in which the phrase has its season. */
-  season: z.coerce.number({ error: 'Give a month as 1 to 12.' }).int().min(1, 'Give a month as 1 to 12.').max(12, 'Give a month as 1 to 12.').optional(),
+  season: z.coerce
+    .number({ error: 'Give a month as 1 to 12.' })
+    .int()
+    .min(1, 'Give a month as 1 to 12.')
+    .max(12, 'Give a month as 1 to 12.')
+    .optional(),
   intent: z.enum(INTENTS, { error: `An intent is one of ${INTENTS.join(', ')}.` }).optional(),
   /** A brief: what its tray holds stays away, and unless `aside` is set also what it set aside. */
   brief: z.string().max(60).optional(),
@@ -51,12 +80,16 @@ export const phrasesQuerySchema = z.object({
   maxWords: figure,
   minVolume: figure,
   maxDifficulty: figure,
-  sort: z.string().default('volume:desc').transform((value, context) => {
-    const [column, direction = 'desc'] = value.split(':')
-    if (PHRASE_SORTS.includes(column as PhraseSort) && (direction === 'asc' || direction === 'desc')) return { column: column as PhraseSort, direction: direction as 'asc' | 'desc' }
-    context.addIssue({ code: 'custom', message: `Sort by one of ${PHRASE_SORTS.join(', ')}, with :asc or :desc.` })
-    return z.NEVER
-  }),
+  sort: z
+    .string()
+    .default('volume:desc')
+    .transform((value, context) => {
+      const [column, direction = 'desc'] = value.split(':')
+      if (PHRASE_SORTS.includes(column as PhraseSort) && (direction === 'asc' || direction === 'desc'))
+        return { column: column as PhraseSort, direction: direction as 'asc' | 'desc' }
+      context.addIssue({ code: 'custom', message: `Sort by one of ${PHRASE_SORTS.join(', ')}, with :asc or :desc.` })
+      return z.NEVER
+    }),
 })
 export type PhrasesQuery = z.infer<typeof phrasesQuerySchema>
 
@@ -79,7 +112,7 @@ export interface PhraseRow {
   results: number | null
   /** A more searched spelling with the same results, whose difficulty, chance and competition it takes. */
   readAs: string | null
-  worth: { anyone: number | null, channel: number | null }
+  worth: { anyone: number | null; channel: number | null }
   /** Chance of page one for the channel asked for, 0 to 1. */
   chance: number | null
   via: ('video' | 'web')[]
@@ -88,7 +121,7 @@ export interface PhraseRow {
   advertiser: number | null
   tendency: 'rising' | 'fading' | 'steady' | null
   /** Calendar months of the peak, 0 January; `null` where no season is seen. */
-  season: { strength: number, peaks: number[] } | null
+  season: { strength: number; peaks: number[] } | null
   spiked: boolean | null
   intent: Intent | null
   question: boolean
@@ -113,8 +146,11 @@ export interface PhrasesAnswer {
   tookMs: number
   /** What could not be had from a service, in words. */
   missing: string[]
-  /** What the seed may have meant, where hardly any phrase holds its words: with what was changed to find it. None of them is among the rows. */
-  near: { phrase: string, why: string, seed: string }[]
+  /**
+   * What the seed may have meant, where hardly any phrase holds its words: with what was changed to find it. None of
+   * them is among the rows.
+   */
+  near: { phrase: string; why: string; seed: string }[]
 }
 
 export const assessBodySchema = z.object({
@@ -149,17 +185,18 @@ export interface AssessedRow {
 export interface PhraseDetail extends PhraseRow {
   region: string | null
   monthsEnd: string | null
-  trend: { direction: string, yearly: number } | null
-  difficultyParts: { page: number, front: number, middle: number, rest: number } | null
+  trend: { direction: string; yearly: number } | null
+  difficultyParts: { page: number; front: number; middle: number; rest: number } | null
   worthWorking: {
-    cap: number, capAt: number | null
-    factors: { name: 'demand' | 'ease' | 'trend', value: number | null, weight: number, holdsBack: number | null }[]
+    cap: number
+    capAt: number | null
+    factors: { name: 'demand' | 'ease' | 'trend'; value: number | null; weight: number; holdsBack: number | null }[]
     heldBackBy: 'demand' | 'ease' | 'trend' | null
   }
   /** The same for the channel asked for; `null` without one. */
   channelWorking: Pick<PhraseDetail['worthWorking'], 'factors' | 'heldBackBy'> | null
   pageAt: number | null
-  figures: { region: string | null, source: string, volume: number | null, at: number }[]
+  figures: { region: string | null; source: string; volume: number | null; at: number }[]
   modelVersion: number
 }
 
@@ -173,13 +210,23 @@ export interface PhraseSheet {
   story: string
   intent: IntentTold | null
   /** Results clustered by the words they share; more than one cluster is more than one meaning. */
-  meanings: { name: string[], ids: string[], titles: string[], share: number }[]
-  top: { videoId: string, rank: number, title: string, channel: string, subscribers: number | null, views: number | null, publishedAt: number | null, thumbnail: string | null, strength: number }[]
+  meanings: { name: string[]; ids: string[]; titles: string[]; share: number }[]
+  top: {
+    videoId: string
+    rank: number
+    title: string
+    channel: string
+    subscribers: number | null
+    views: number | null
+    publishedAt: number | null
+    thumbnail: string | null
+    strength: number
+  }[]
   /** Videos with the phrase in their title, per thousand monthly searches; `null` where there are none. */
   competitionPerThousand: number | null
-  interest: { region: string, volume: number }[]
-  related: { phrase: string, volume: number | null, change: number | null }[]
-  rising: { phrase: string, volume: number | null, change: number | null }[]
+  interest: { region: string; volume: number }[]
+  related: { phrase: string; volume: number | null; change: number | null }[]
+  rising: { phrase: string; volume: number | null; change: number | null }[]
   note: string
   noteRevision: number
   missing: string[]
@@ -188,19 +235,31 @@ export interface PhraseSheet {
 export interface ImportAnswer {
   accepted: number
   updated: number
-  rejected: { line: number, reason: string }[]
+  rejected: { line: number; reason: string }[]
   /** Rejected lines beyond those listed. */
   rejectedMore: number
   columns: Record<string, string>
 }
 
 /** Phrases that share results: one video can win them together. */
-export interface ClustersAnswer { clusters: { head: string, phrases: string[], volume: number }[], withPages: number }
+export interface ClustersAnswer {
+  clusters: { head: string; phrases: string[]; volume: number }[]
+  withPages: number
+}
 
 /** A longer phrase to try, with what it adds and what is known of it. */
-export interface LongerRow { phrase: string, added: string, from: 'known' | 'modifier' | 'place', row: PhraseRow | null }
+export interface LongerRow {
+  phrase: string
+  added: string
+  from: 'known' | 'modifier' | 'place'
+  row: PhraseRow | null
+}
 /** Longer phrases, and what is known of the phrase itself. */
-export interface LongerAnswer { self: PhraseRow | null, rows: LongerRow[], missing: string[] }
+export interface LongerAnswer {
+  self: PhraseRow | null
+  rows: LongerRow[]
+  missing: string[]
+}
 
 /** One phrase of a shortlist, on every figure. */
 export interface ShortlistColumn {
@@ -208,10 +267,10 @@ export interface ShortlistColumn {
   story: string
   intent: IntentTold | null
   difficultyParts: PhraseDetail['difficultyParts']
-  forecast: { pageOne: number, likely: [number, number], softSeats: number } | null
-  winnings: { expected: number, low: number, high: number } | null
+  forecast: { pageOne: number; likely: [number, number]; softSeats: number } | null
+  winnings: { expected: number; low: number; high: number } | null
   turnover: number | null
-  age: { young: number, median: number } | null
+  age: { young: number; median: number } | null
   exactTitles: number
   competitionPerThousand: number | null
   meanings: string[][]

@@ -2,14 +2,17 @@ import { z } from 'zod'
 import type { Grade } from '../core/text/match'
 import type { UpsetReason } from '../core/rivals/upsets'
 import type { WordPlace } from '../core/rivals/lift'
-import { languageInput, phraseInput, regionInput } from './text'
+import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
 
 /** What a result page is asked for. */
 export const resultsQuerySchema = z.object({
   phrase: phraseInput,
   region: regionInput,
   language: languageInput.default('en'),
-  depth: z.coerce.number().refine(depth => [20, 40, 60].includes(depth), 'A depth is 20, 40 or 60.').default(20),
+  depth: z.coerce
+    .number()
+    .refine(depth => [20, 40, 60].includes(depth), 'A depth is 20, 40 or 60.')
+    .default(20),
   /** The video site's page, or the video block of web search. */
   from: z.enum(['site', 'web'], { error: 'A page comes from site or web.' }).default('site'),
   workspace: z.string().max(60).optional(),
@@ -23,10 +26,10 @@ export interface RivalRow {
   videoId: string
   title: string
   /** Where the phrase stands in the title: UTF-16 offsets. */
-  titleRanges: { start: number, end: number }[]
+  titleRanges: { start: number; end: number }[]
   description: string | null
   tags: string[] | null
-  channel: { id: string, title: string, subscribers: number | null }
+  channel: { id: string; title: string; subscribers: number | null }
   views: number | null
   viewsPerDay: number | null
   likes: number | null
@@ -39,7 +42,7 @@ export interface RivalRow {
   reach: number | null
   pull: number | null
   /** Match of the phrase in title, first line and best tag. */
-  matches: { title: Grade, firstLine: Grade | null, tag: Grade | null }
+  matches: { title: Grade; firstLine: Grade | null; tag: Grade | null }
   /** Taken out by hand as speaking of something else. */
   off: boolean
   /** Chance that it stays ahead of a well-worded video of mine; `null` without a channel. */
@@ -54,27 +57,42 @@ export interface RivalRow {
   before?: number | null
 }
 
-export interface Spreads { name: 'views' | 'viewsPerDay' | 'subscribers' | 'age' | 'length', low: number, median: number, high: number, values: number[] }
+export interface Spreads {
+  name: 'views' | 'viewsPerDay' | 'subscribers' | 'age' | 'length'
+  low: number
+  median: number
+  high: number
+  values: number[]
+}
 
 export interface Reading {
   sentence: string
-  own: { strength: number, reach: number | null, pull: number | null } | null
-  forecast: { pageOne: number, likely: [number, number], ranks: number[], softSeats: number[] } | null
-  /** The chance of page one from the first twenty results alone, by which phrases are compared; `null` like the forecast. */
+  own: { strength: number; reach: number | null; pull: number | null } | null
+  forecast: { pageOne: number; likely: [number, number]; ranks: number[]; softSeats: number[] } | null
+  /**
+   * The chance of page one from the first twenty results alone, by which phrases are compared; `null` like the
+   * forecast.
+   */
   compared: number | null
-  winnings: { expected: number, low: number, high: number } | null
-  earnings: { currency: string, lowMicros: number, highMicros: number } | null
+  winnings: { expected: number; low: number; high: number } | null
+  earnings: { currency: string; lowMicros: number; highMicros: number } | null
   volume: number | null
   /** Share of page one that changes in thirty days; `null` until two pages are kept. */
   turnover: number | null
   pagesKept: number
-  age: { young: number, median: number } | null
+  age: { young: number; median: number } | null
   exactTitles: number
   exactFirstLines: number
   spreads: Spreads[]
 }
 
-export interface PageChannel { id: string, title: string, subscribers: number | null, results: number, nameHolds: boolean }
+export interface PageChannel {
+  id: string
+  title: string
+  subscribers: number | null
+  results: number
+  nameHolds: boolean
+}
 
 export interface ResultsAnswer {
   phrase: string
@@ -88,19 +106,31 @@ export interface ResultsAnswer {
   titleMatches: number | null
   /** The more searched spelling by whose results the phrase is judged; `null` for its own. */
   readAs: string | null
-  difficulty: { page: number, front: number, middle: number, rest: number } | null
+  difficulty: { page: number; front: number; middle: number; rest: number } | null
   rows: RivalRow[]
   reading: Reading
   channels: PageChannel[]
   /** Earlier looks, newest first, and who left since the one before. */
-  looks: { id: number, at: number, difficulty: number | null }[]
-  left: { videoId: string, title: string, before: number }[]
+  looks: { id: number; at: number; difficulty: number | null }[]
+  left: { videoId: string; title: string; before: number }[]
   /** Why the page is an old one, when a service could not tell a new one. */
   problem: string | null
 }
 
-export interface PageWord { term: string, place: WordPlace, users: number, ranks: number[], lift: number, volume: number | null }
-export interface WordsAnswer { phrase: string, neighbours: string[], results: number, words: PageWord[] }
+export interface PageWord {
+  term: string
+  place: WordPlace
+  users: number
+  ranks: number[]
+  lift: number
+  volume: number | null
+}
+export interface WordsAnswer {
+  phrase: string
+  neighbours: string[]
+  results: number
+  words: PageWord[]
+}
 
 export interface ChannelStats {
   id: string
@@ -117,15 +147,30 @@ export interface ChannelStats {
   at: number
 }
 export interface ChannelVideo {
-  videoId: string, title: string, views: number | null, viewsPerDay: number | null, likes: number | null, comments: number | null, publishedAt: number | null, durationSeconds: number | null
-  thumbnail: string | null, tags: string[] | null, timesExpected: number | null, upset: boolean
+  videoId: string
+  title: string
+  views: number | null
+  viewsPerDay: number | null
+  likes: number | null
+  comments: number | null
+  publishedAt: number | null
+  durationSeconds: number | null
+  thumbnail: string | null
+  tags: string[] | null
+  timesExpected: number | null
+  upset: boolean
 }
 export interface ChannelAnswer extends ChannelStats {
   rows: ChannelVideo[]
-  phrases: { phrase: string, region: string | null, rank: number }[]
-  earnings: { currency: string, lowMicros: number, highMicros: number } | null
+  phrases: { phrase: string; region: string | null; rank: number }[]
+  earnings: { currency: string; lowMicros: number; highMicros: number } | null
   /** Whether it is in the workspace's rival set. */
   watched: boolean
   problem: string | null
 }
-export interface VideoAnswer extends Omit<ChannelVideo, 'upset'> { description: string | null, channel: ChannelStats, phrases: { phrase: string, region: string | null, rank: number }[], at: number }
+export interface VideoAnswer extends Omit<ChannelVideo, 'upset'> {
+  description: string | null
+  channel: ChannelStats
+  phrases: { phrase: string; region: string | null; rank: number }[]
+  at: number
+}

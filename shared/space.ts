@@ -1,6 +1,6 @@
 /** What takes space in the data file. */
 export const SPACE_KINDS = ['texts', 'figures', 'pages', 'rest'] as const
-export type SpaceKind = typeof SPACE_KINDS[number]
+export type SpaceKind = (typeof SPACE_KINDS)[number]
 
 /** Bytes of the data file by what they hold; `free` is room that is used again before the file grows. */
 export type SpaceAnswer = Record<SpaceKind | 'free', number>

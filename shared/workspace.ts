@@ -2,13 +2,18 @@ import { z } from 'zod'
 import { WORTH_WEIGHTS } from '../core/demand/worth'
 import { SPREAD } from '../core/rivals/forecast'
 import { RATES, SHARES } from '../core/rivals/winnings'
-import { languageInput, regionCode } from './text'
+import { languageInput, regionCode } from '../core/text/inputs'
 
 const name = z.string().trim().min(1, 'Give it a name.').max(120, 'A name can be 120 characters at most.')
 const count = z.number({ error: 'Give a number.' }).int('Give a whole number.').min(0, 'Give a number of 0 or more.')
 
 /** A video of the own channel as a person states it. */
-export const ownVideoSchema = z.object({ id: z.string().min(1).max(100), title: z.string().max(300), views: count, publishedAt: z.number().int() })
+export const ownVideoSchema = z.object({
+  id: z.string().min(1).max(100),
+  title: z.string().max(300),
+  views: count,
+  publishedAt: z.number().int(),
+})
 
 export const workspacePatchSchema = z.object({
   name: name.optional(),
@@ -35,20 +40,58 @@ export interface Workspace {
   region: string | null
   briefs: number
   /** `null` while neither subscribers nor videos are known. */
-  own: { strength: number, reach: number | null, pull: number | null, viewsPerDay: number | null, videos: number, at: number } | null
+  own: {
+    strength: number
+    reach: number | null
+    pull: number | null
+    viewsPerDay: number | null
+    videos: number
+    at: number
+  } | null
 }
 
-const part = z.number({ error: 'Give a number.' }).min(0, 'Give a number of 0 or more.').max(1, 'Give a number of 1 at most.')
+const part = z
+  .number({ error: 'Give a number.' })
+  .min(0, 'Give a number of 0 or more.')
+  .max(1, 'Give a number of 1 at most.')
 const micros = z.number().int().min(0).max(1_000_000_000_000)
 
 /** What a person sets for one workspace, with the product's own as defaults. */
 export const settingsSchema = z.object({
-  weights: z.object({ demand: part, ease: part, trend: part }).refine(({ demand, ease, trend }) => demand + ease + trend > 0, 'At least one weight must be more than 0.').default(WORTH_WEIGHTS),
-  spread: z.object({ offset: z.number().min(-1).max(1), sigma: z.number().min(0.01).max(1), tau: z.number().min(0.005).max(0.5) }).default(SPREAD),
+  weights: z
+    .object({ demand: part, ease: part, trend: part })
+    .refine(({ demand, ease, trend }) => demand + ease + trend > 0, 'At least one weight must be more than 0.')
+    .default(WORTH_WEIGHTS),
+  spread: z
+    .object({
+      offset: z.number().min(-1).max(1),
+      sigma: z.number().min(0.01).max(1),
+      tau: z.number().min(0.005).max(0.5),
+    })
+    .default(SPREAD),
   /** Part of the searches that each rank gets, first rank first. */
-  shares: z.array(part).min(1).max(60).refine(list => list.reduce((a, b) => a + b, 0) <= 1, 'The shares of all ranks cannot add up to more than 1.').default([...SHARES]),
+  shares: z
+    .array(part)
+    .min(1)
+    .max(60)
+    .refine(list => list.reduce((a, b) => a + b, 0) <= 1, 'The shares of all ranks cannot add up to more than 1.')
+    .default([...SHARES]),
   /** Micros of a currency for a thousand views, by region; '' for all others. */
-  rates: z.record(z.string().max(2), z.object({ currency: z.string().regex(/^[A-Z]{3}$/, 'Give a currency by its three letters.'), lowMicros: micros, highMicros: micros })).default(RATES),
+  rates: z
+    .record(
+      z.string().max(2),
+      z.object({
+        currency: z.string().regex(/^[A-Z]{3}$/, 'Give a currency by its three letters.'),
+        lowMicros: micros,
+        highMicros: micros,
+      }),
+    )
+    .default(RATES),
 })
 export type Settings = z.infer<typeof settingsSchema>
-export const settingsPatchSchema = z.object({ weights: settingsSchema.shape.weights.unwrap().optional(), spread: settingsSchema.shape.spread.unwrap().optional(), shares: settingsSchema.shape.shares.unwrap().optional(), rates: settingsSchema.shape.rates.unwrap().optional() })
+export const settingsPatchSchema = z.object({
+  weights: settingsSchema.shape.weights.unwrap().optional(),
+  spread: settingsSchema.shape.spread.unwrap().optional(),
+  shares: settingsSchema.shape.shares.unwrap().optional(),
+  rates: settingsSchema.shape.rates.unwrap().optional(),
+})

@@ -7,7 +7,13 @@ interface AssessLoop {
   /** The phrases to assess next; none ends it. */
   next: () => string[]
   /** How they are asked for. */
-  question: () => { region: string | null, language: string, workspace: string | undefined, learn?: boolean, title?: string }
+  question: () => {
+    region: string | null
+    language: string
+    workspace: string | undefined
+    learn?: boolean
+    title?: string
+  }
   /** Takes rows as they come, together once a frame: each one by itself would draw the table anew. */
   take: (rows: AssessedRow[]) => void
   /** Follows what became work of the server's own. Without it nothing does. */
@@ -22,7 +28,7 @@ export function useAssessLoop({ next, question, take, follow }: AssessLoop) {
 
   async function run(): Promise<void> {
     if (running.value) return
-    const own = mine = new AbortController()
+    const own = (mine = new AbortController())
     let waiting: AssessedRow[] = []
     let frame = 0
     const show = () => {
@@ -43,8 +49,12 @@ export function useAssessLoop({ next, question, take, follow }: AssessLoop) {
     problem.value = ''
     try {
       for (let phrases = next(); phrases.length && !own.signal.aborted; phrases = next()) {
-        const response = await apiResponse('/api/phrases/assess', { method: 'POST', body: { phrases, ...question() }, signal: own.signal })
-        if (response.status === 202) await follow?.((await response.json() as { job: JobState }).job, put, own.signal)
+        const response = await apiResponse('/api/phrases/assess', {
+          method: 'POST',
+          body: { phrases, ...question() },
+          signal: own.signal,
+        })
+        if (response.status === 202) await follow?.(((await response.json()) as { job: JobState }).job, put, own.signal)
         else for await (const row of readLines<AssessedRow>(response)) put(row)
         show()
       }

@@ -6,7 +6,11 @@ import { useAssessLoop } from '~/composables/assessLoop'
 import { useJobs } from '~/stores/jobs'
 import { useWorkspace } from '~/stores/workspace'
 
-interface AssessingOptions { region: string | null, language: string, title: string }
+interface AssessingOptions {
+  region: string | null
+  language: string
+  title: string
+}
 
 /**
  * Assesses phrases whose searches may be unknown, row by row, however many: some hundreds as a stream that ends
@@ -18,7 +22,7 @@ export function useAssessing() {
   const rows = shallowRef(new Map<string, AssessedRow>())
   const total = ref(0)
   const startedAt = ref(0)
-  let asked: { phrases: string[], options: AssessingOptions } | null = null
+  let asked: { phrases: string[]; options: AssessingOptions } | null = null
   let job: JobState | null = null
   /** Whoever asked has left, perhaps while it was being found out what to assess. */
   let gone = false
@@ -26,7 +30,7 @@ export function useAssessing() {
   const loop = useAssessLoop({
     next: () => asked?.phrases.splice(0) ?? [],
     question: () => ({ ...asked!.options, workspace: workspace.id, learn: true }),
-    take: (list) => {
+    take: list => {
       const next = new Map(rows.value)
       for (const row of list) next.set(row.phrase, row)
       rows.value = next
@@ -36,7 +40,11 @@ export function useAssessing() {
   const { running, problem } = loop
   const done = computed(() => rows.value.size)
   /** Seconds left, from the pace so far. */
-  const left = computed(() => running.value && done.value ? Math.round((Date.now() - startedAt.value) / done.value * (total.value - done.value) / 1000) : null)
+  const left = computed(() =>
+    running.value && done.value
+      ? Math.round((((Date.now() - startedAt.value) / done.value) * (total.value - done.value)) / 1000)
+      : null,
+  )
 
   function start(phrases: string[], options: AssessingOptions) {
     if (gone) return
@@ -51,9 +59,13 @@ export function useAssessing() {
   function follow(begun: JobState, take: (row: AssessedRow) => void, signal: AbortSignal): Promise<void> {
     job = begun
     void jobs.follow(begun)
-    return new Promise((resolve) => {
+    return new Promise(resolve => {
       const events = new EventSource(`/api/jobs/${begun.id}/events`)
-      const end = () => { events.close(); job = null; resolve() }
+      const end = () => {
+        events.close()
+        job = null
+        resolve()
+      }
       events.addEventListener('row', event => take(JSON.parse((event as MessageEvent<string>).data) as AssessedRow))
       events.addEventListener('end', end)
       signal.addEventListener('abort', end, { once: true })
@@ -62,7 +74,10 @@ export function useAssessing() {
 
   /** Stops the work and keeps what it did. */
   function stop() {
-    if (job) void api(`/api/jobs/${job.id}`, { method: 'DELETE' }).catch((error: unknown) => { problem.value = messageOf(error) })
+    if (job)
+      void api(`/api/jobs/${job.id}`, { method: 'DELETE' }).catch((error: unknown) => {
+        problem.value = messageOf(error)
+      })
     loop.stop()
   }
   onBeforeUnmount(() => {
@@ -75,4 +90,11 @@ export function useAssessing() {
 }
 
 /** Seconds as people wait for them. */
-export const leftWords = (seconds: number | null) => seconds === null ? '' : seconds < 5 ? 'a moment left' : seconds < 90 ? `${seconds} s left` : `${Math.round(seconds / 60)} min left`
+export const leftWords = (seconds: number | null) =>
+  seconds === null
+    ? ''
+    : seconds < 5
+      ? 'a moment left'
+      : seconds < 90
+        ? `${seconds} s left`
+        : `${Math.round(seconds / 60)} min left`

@@ -10,12 +10,26 @@ export function useChart() {
   const nonce = document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content
   const colours = computed(() => {
     const { colors } = theme.current.value
-    return { teal: String(colors.primary), ink: String(colors['on-surface']), muted: String(colors.muted), line: String(colors.line), ochre: String(colors.ochre), plum: String(colors.plum), blue: String(colors.info), surface: String(colors.surface) }
+    return {
+      teal: String(colors.primary),
+      ink: String(colors['on-surface']),
+      muted: String(colors.muted),
+      line: String(colors.line),
+      ochre: String(colors.ochre),
+      plum: String(colors.plum),
+      blue: String(colors.info),
+      surface: String(colors.surface),
+    }
   })
   const base = computed((): ApexOptions => ({
     chart: {
-      nonce, fontFamily: '\'IBM Plex Sans\', system-ui, sans-serif', foreColor: colours.value.muted, background: 'transparent',
-      toolbar: { show: false }, zoom: { enabled: false }, animations: { enabled: motion.value !== 'reduce', speed: 250 },
+      nonce,
+      fontFamily: "'IBM Plex Sans', system-ui, sans-serif",
+      foreColor: colours.value.muted,
+      background: 'transparent',
+      toolbar: { show: false },
+      zoom: { enabled: false },
+      animations: { enabled: motion.value !== 'reduce', speed: 250 },
     },
     theme: { mode: theme.current.value.dark ? 'dark' : 'light' },
     grid: { borderColor: colours.value.line, padding: { left: 6, right: 6, top: -14, bottom: -6 } },

@@ -24,8 +24,21 @@ export interface DemandQuery {
 }
 
 const NAMES = {
-  contains: 'holds', exclude: 'without', minWords: 'words-from', maxWords: 'words-to', minVolume: 'volume', maxDifficulty: 'difficulty',
-  questions: 'questions', rising: 'rising', both: 'both', block: 'videos', season: 'season', intent: 'intent', tray: 'untrayed', aside: 'aside', sort: 'sort',
+  contains: 'holds',
+  exclude: 'without',
+  minWords: 'words-from',
+  maxWords: 'words-to',
+  minVolume: 'volume',
+  maxDifficulty: 'difficulty',
+  questions: 'questions',
+  rising: 'rising',
+  both: 'both',
+  block: 'videos',
+  season: 'season',
+  intent: 'intent',
+  tray: 'untrayed',
+  aside: 'aside',
+  sort: 'sort',
 } as const
 export type DemandFilter = Exclude<keyof typeof NAMES, 'sort'>
 const FILTERS = (Object.keys(NAMES) as (keyof typeof NAMES)[]).filter((name): name is DemandFilter => name !== 'sort')
@@ -35,14 +48,18 @@ export const isFigure = (text: string) => text === '' || Number(text) >= 0
 const FIRST_SORT = 'volume:desc'
 
 export const DEMAND_VIEWS = ['table', 'chart', 'year', 'groups'] as const
-export type DemandView = typeof DEMAND_VIEWS[number]
+export type DemandView = (typeof DEMAND_VIEWS)[number]
 
-/** The question in the address, and how to change it. A new seed is a step the browser can go back; a filter is none. */
+/**
+ * The question in the address, and how to change it. A new seed is a step the browser can go back; a filter is none.
+ */
 export function useDemandQuery(regionOfBrief: () => string | null) {
   const route = useRoute()
   const workspace = useWorkspace()
-  const text = (name: string) => typeof route.query[name] === 'string' ? route.query[name] : ''
-  const filters = computed(() => Object.fromEntries(FILTERS.map(name => [name, text(NAMES[name])])) as Record<DemandFilter, string>)
+  const text = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
+  const filters = computed(
+    () => Object.fromEntries(FILTERS.map(name => [name, text(NAMES[name])])) as Record<DemandFilter, string>,
+  )
   const query = computed<DemandQuery>(() => ({
     seed: text('seed'),
     region: route.query.region === undefined ? regionOfBrief() : text('region') || null,
@@ -54,10 +71,18 @@ export function useDemandQuery(regionOfBrief: () => string | null) {
 
   const address = useAddress()
   /** What becomes empty goes. */
-  const change = (changes: Record<string, string | null | undefined>, step = false) => address(Object.fromEntries(Object.entries(changes).map(([name, value]) => [name, value ? value : undefined])), step)
+  const change = (changes: Record<string, string | null | undefined>, step = false) =>
+    address(Object.fromEntries(Object.entries(changes).map(([name, value]) => [name, value ? value : undefined])), step)
 
-  const filter = (changes: Partial<Record<keyof typeof NAMES, string>>) => change(Object.fromEntries(
-    (Object.entries(changes) as [keyof typeof NAMES, string][]).map(([name, value]) => [NAMES[name], name === 'sort' && value === FIRST_SORT ? '' : value])))
+  const filter = (changes: Partial<Record<keyof typeof NAMES, string>>) =>
+    change(
+      Object.fromEntries(
+        (Object.entries(changes) as [keyof typeof NAMES, string][]).map(([name, value]) => [
+          NAMES[name],
+          name === 'sort' && value === FIRST_SORT ? '' : value,
+        ]),
+      ),
+    )
 
   return {
     query,

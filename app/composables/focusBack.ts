@@ -4,6 +4,14 @@ import { nextTick, onBeforeUnmount } from 'vue'
 export function useFocusBack(): void {
   const before = document.activeElement
   onBeforeUnmount(() => {
-    void nextTick(() => { if (before instanceof HTMLElement && before !== document.body && before.isConnected && (document.activeElement === document.body || !document.activeElement)) before.focus() })
+    void nextTick(() => {
+      if (
+        before instanceof HTMLElement &&
+        before !== document.body &&
+        before.isConnected &&
+        (document.activeElement === document.body || !document.activeElement)
+      )
+        before.focus()
+    })
   })
 }

@@ -5,7 +5,9 @@ import { apiLines, ApiProblem } from '~/composables/api'
 /** Before so much is done the pace says nothing. */
 const TELLING = 0.02
 
-/** Imports of files, one at a time: how far the one at work is, about how long it still takes, and the way to stop it. */
+/**
+ * Imports of files, one at a time: how far the one at work is, about how long it still takes, and the way to stop it.
+ */
 export function useImporting() {
   const progress = shallowRef<ImportProgress | null>(null)
   const left = ref<number | null>(null)
@@ -16,19 +18,37 @@ export function useImporting() {
    * @returns its answer, or `null` when it was stopped: what was kept by then stays.
    * @throws ApiProblem
    */
-  async function send<Answer>(path: string, file: File, query: Record<string, string | null | undefined>): Promise<Answer | null> {
-    const own = mine = new AbortController()
+  async function send<Answer>(
+    path: string,
+    file: File,
+    query: Record<string, string | null | undefined>,
+  ): Promise<Answer | null> {
+    const own = (mine = new AbortController())
     progress.value = { part: null, said: 'Reading the file …' }
     left.value = null
     const startedAt = Date.now()
     try {
-      for await (const line of apiLines<ImportLine<Answer>>(path, { method: 'POST', file, query, signal: own.signal, accept: 'application/x-ndjson' })) {
+      for await (const line of apiLines<ImportLine<Answer>>(path, {
+        method: 'POST',
+        file,
+        query,
+        signal: own.signal,
+        accept: 'application/x-ndjson',
+      })) {
         if ('answer' in line) return line.answer
         if ('error' in line) throw new ApiProblem(line.status, line.error.code, line.error.message, line.error.details)
         progress.value = line
-        left.value = line.part !== null && line.part > TELLING ? Math.round((Date.now() - startedAt) / line.part * (1 - line.part) / 1000) : null
+        left.value =
+          line.part !== null && line.part > TELLING
+            ? Math.round((((Date.now() - startedAt) / line.part) * (1 - line.part)) / 1000)
+            : null
       }
-      throw new ApiProblem(0, 'unreachable', 'The connection was lost during the import. The rows read so far are saved. Import the file again to add the rest.', null)
+      throw new ApiProblem(
+        0,
+        'unreachable',
+        'The connection was lost during the import. The rows read so far are saved. Import the file again to add the rest.',
+        null,
+      )
     } catch (error) {
       if (own.signal.aborted) return null
       throw error

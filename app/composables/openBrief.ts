@@ -7,8 +7,9 @@ import { useAddress } from './address'
 import { messageOf } from './api'
 
 /**
- * The brief named by the address (`?brief=`), whose workspace is then at work. Without one, the last open or the newest of
- * the workspace at work takes its place in the address, so that every view can be linked to; one without briefs has none open.
+ * The brief named by the address (`?brief=`), whose workspace is then at work. Without one, the last open or the newest
+ * of the workspace at work takes its place in the address, so that every view can be linked to; one without briefs has
+ * none open.
  * @returns whether it has been told once which brief is open, or that none is.
  */
 export function useOpenBrief(): Ref<boolean> {
@@ -20,7 +21,7 @@ export function useOpenBrief(): Ref<boolean> {
   const workspace = useWorkspace()
   const workspaces = workspace.refresh()
   const settled = ref(false)
-  const named = computed(() => typeof route.query.brief === 'string' ? route.query.brief : null)
+  const named = computed(() => (typeof route.query.brief === 'string' ? route.query.brief : null))
 
   async function open() {
     if (library.state === 'new') await library.refresh()

@@ -1,16 +1,15 @@
 import * as Comlink from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
-import type { Draft } from '../../core/draft/draft'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { RULE_SETS } from '../../core/draft/ruleset'
-import type { BriefFields } from '../../shared/brief'
+import { draftOf, type BriefFields } from '../../core/brief/brief'
 import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
 
-/** The texts of a brief as they are scored. A file name nobody gave does not apply. */
-const draftOf = ({ title, description, tags, fileName }: BriefFields): Draft => ({ title, description, tags: [...tags], ...(fileName ? { fileName } : {}) })
-
 const configurationOf = ({ tray, ruleSet, language }: BriefFields): ScoreConfiguration => ({
-  ruleSet: RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!, profile: DEFAULT_PROFILE, phrases: { lead: tray.lead ?? '', support: [...tray.support] }, language,
+  ruleSet: RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!,
+  profile: DEFAULT_PROFILE,
+  phrases: { lead: tray.lead ?? '', support: [...tray.support] },
+  language,
 })
 
 /**
@@ -24,7 +23,7 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
   const scored = shallowRef<Scored | null>(null)
   const problem = ref('')
   // A worker that cannot be loaded answers nothing: without a word the score would stay a dash.
-  worker.addEventListener('error', (event) => {
+  worker.addEventListener('error', event => {
     problem.value = 'The score cannot be worked out in this window. Reload the page; what you typed is saved.'
     busy = false
     event.preventDefault()
@@ -62,7 +61,9 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     }
   }
 
-  watch(id, () => { scored.value = null })
+  watch(id, () => {
+    scored.value = null
+  })
   watch(fields, () => void run(), { deep: true, immediate: true })
   onBeforeUnmount(() => {
     gone = true

@@ -17,19 +17,34 @@ export const SHELL_KEYS = [
   { keys: '?', does: 'This list' },
 ]
 
-interface ViewActions { views: (() => unknown)[], escape?: () => unknown }
+interface ViewActions {
+  views: (() => unknown)[]
+  escape?: () => unknown
+}
 /** What the screen that is shown does with its own keys. */
 let screen: ViewActions | null = null
 
 /** Gives a screen keys of its own: a digit a view, Escape to close what stands beside. */
 export function useViewKeys(actions: ViewActions) {
-  onMounted(() => { screen = actions })
-  onBeforeUnmount(() => { if (screen === actions) screen = null })
+  onMounted(() => {
+    screen = actions
+  })
+  onBeforeUnmount(() => {
+    if (screen === actions) screen = null
+  })
 }
 
-interface ShellActions { areas: (() => unknown)[], keys: () => void, tray: () => void, create: () => void }
+interface ShellActions {
+  areas: (() => unknown)[]
+  keys: () => void
+  tray: () => void
+  create: () => void
+}
 
-const typing = (target: EventTarget | null) => target instanceof HTMLElement && !(target instanceof HTMLInputElement && /^(?:checkbox|radio|button)$/u.test(target.type)) && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  !(target instanceof HTMLInputElement && /^(?:checkbox|radio|button)$/u.test(target.type)) &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
 
 /** Listens for the keys of the shell; none works while something is typed. */
 export function useShellKeys(actions: ShellActions) {
@@ -45,12 +60,18 @@ export function useShellKeys(actions: ShellActions) {
     // What a dialog covers does not answer.
     const covered = document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active') !== null
     if (going > Date.now() - 1500 && /^[1-6]$/u.test(event.key)) actions.areas[Number(event.key) - 1]?.()
-    else if (!covered && /^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1]) screen.views[Number(event.key) - 1]!()
+    else if (!covered && /^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1])
+      screen.views[Number(event.key) - 1]!()
     else if (!covered && event.key === 'Escape' && screen?.escape) screen.escape()
     else if (event.key === '?') actions.keys()
     else if (event.key === 't') actions.tray()
     else if (event.key === 'n') actions.create()
-    else if (event.key === '/') document.querySelector<HTMLElement>('[data-first-field] input:not([type=hidden]), [data-first-field] [contenteditable=true]')?.focus()
+    else if (event.key === '/')
+      document
+        .querySelector<HTMLElement>(
+          '[data-first-field] input:not([type=hidden]), [data-first-field] [contenteditable=true]',
+        )
+        ?.focus()
     else {
       going = event.key === 'g' ? Date.now() : 0
       return

@@ -10,11 +10,16 @@ export interface Typing<Name extends string> {
 }
 
 /**
- * Texts that are typed here and kept elsewhere, as filters are in the address: told once the typing rests. What was told comes
- * back a moment later; letters typed by then stay. Only what another changed (the back button, a link) takes their place.
+ * Texts that are typed here and kept elsewhere, as filters are in the address: told once the typing rests. What was
+ * told comes back a moment later; letters typed by then stay. Only what another changed (the back button, a link) takes
+ * their place.
  * @param shown the texts as they are kept.
  */
-export function useTyped<Name extends string>(shown: () => Record<Name, string>, tell: (texts: Partial<Record<Name, string>>) => unknown, { meant = (_, text) => text }: Typing<Name> = {}) {
+export function useTyped<Name extends string>(
+  shown: () => Record<Name, string>,
+  tell: (texts: Partial<Record<Name, string>>) => unknown,
+  { meant = (_, text) => text }: Typing<Name> = {},
+) {
   const first = shown()
   const names = Object.keys(first) as Name[]
   const typed = reactive({ ...first }) as Record<Name, string>
@@ -26,7 +31,7 @@ export function useTyped<Name extends string>(shown: () => Record<Name, string>,
     const texts: Partial<Record<Name, string>> = {}
     const kept = shown()
     for (const name of waiting) {
-      const text = texts[name] = meant(name, typed[name])
+      const text = (texts[name] = meant(name, typed[name]))
       if (text !== (told[name].at(-1) ?? kept[name])) told[name].push(text)
     }
     waiting.clear()

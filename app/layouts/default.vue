@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { mdiChevronDown, mdiKeyboardOutline, mdiPlus, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import {
+  mdiChevronDown,
+  mdiKeyboardOutline,
+  mdiPlus,
+  mdiTrayFull,
+  mdiWeatherNight,
+  mdiWhiteBalanceSunny,
+} from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { dataProblem, keyNeeded } from '~/composables/api'
@@ -40,7 +47,10 @@ const trayOpen = ref(localStorage.getItem('fonetra.tray') !== 'closed')
 const dark = computed(() => theme.global.name.value === 'dark')
 
 /** An area as the brief was last looked at there. */
-const linkTo = (path: string, id = brief.brief?.id) => ({ path, query: { ...(id ? { ...lastLook(id, path), brief: id } : {}), ...(route.query.for ? { for: route.query.for } : {}) } })
+const linkTo = (path: string, id = brief.brief?.id) => ({
+  path,
+  query: { ...(id ? { ...lastLook(id, path), brief: id } : {}), ...(route.query.for ? { for: route.query.for } : {}) },
+})
 
 function switchTheme() {
   theme.change(dark.value ? 'light' : 'dark')
@@ -53,16 +63,33 @@ function switchTray() {
   remember('fonetra.tray', trayOpen.value ? 'open' : 'closed')
 }
 
-useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), keys: () => { keysOpen.value = true }, tray: switchTray, create: () => { newOpen.value = true } })
+useShellKeys({
+  areas: AREAS.map(area => () => navigateTo(linkTo(area.path))),
+  keys: () => {
+    keysOpen.value = true
+  },
+  tray: switchTray,
+  create: () => {
+    newOpen.value = true
+  },
+})
 </script>
 
 <template>
   <v-app>
     <a class="unseen" href="#main">Skip to the content</a>
     <v-navigation-drawer permanent :width="phone ? 52 : 88" class="rail" :class="{ phone }" aria-label="Areas">
-      <div class="mark"><img src="/mark.svg" alt="" width="28" height="28"><span class="name">Fonetra</span></div>
+      <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
       <nav aria-label="Areas">
-        <NuxtLink v-for="(area, i) in AREAS" :key="area.path" :to="linkTo(area.path)" class="area" :class="{ here: route.path === area.path }" :aria-current="route.path === area.path ? 'page' : undefined" :title="`${area.question} (g ${i + 1})`">
+        <NuxtLink
+          v-for="(area, i) in AREAS"
+          :key="area.path"
+          :to="linkTo(area.path)"
+          class="area"
+          :class="{ here: route.path === area.path }"
+          :aria-current="route.path === area.path ? 'page' : undefined"
+          :title="`${area.question} (g ${i + 1})`"
+        >
           <v-icon :icon="area.icon" size="20" /><span class="name">{{ area.name }}</span>
         </NuxtLink>
       </nav>
@@ -75,7 +102,14 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
           </v-btn>
         </template>
         <v-list density="compact" max-width="420">
-          <v-list-item v-for="line in briefs" :key="line.id" :active="line.id === brief.brief?.id" :title="line.topic || 'Untitled brief'" :subtitle="line.lead ?? 'no lead yet'" @click="navigateTo({ path: route.path, query: { brief: line.id } })" />
+          <v-list-item
+            v-for="line in briefs"
+            :key="line.id"
+            :active="line.id === brief.brief?.id"
+            :title="line.topic || 'Untitled brief'"
+            :subtitle="line.lead ?? 'no lead yet'"
+            @click="navigateTo({ path: route.path, query: { brief: line.id } })"
+          />
           <v-divider />
           <v-list-item :prepend-icon="mdiPlus" title="New brief" @click="newOpen = true" />
         </v-list>
@@ -86,15 +120,39 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
       <ShellJobs />
       <ShellWhom v-if="!keyNeeded" />
       <ShellWho />
-      <v-btn v-if="!keyNeeded" :prepend-icon="mdiTrayFull" :aria-pressed="narrow ? trayOver : trayOpen" @click="switchTray">Tray</v-btn>
+      <v-btn
+        v-if="!keyNeeded"
+        :prepend-icon="mdiTrayFull"
+        :aria-pressed="narrow ? trayOver : trayOpen"
+        @click="switchTray"
+        >Tray</v-btn
+      >
       <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
-      <v-btn :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="switchTheme" />
+      <v-btn
+        :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight"
+        :aria-label="dark ? 'Light theme' : 'Dark theme'"
+        @click="switchTheme"
+      />
     </v-app-bar>
     <template v-if="dataProblem === null && !keyNeeded">
-      <v-navigation-drawer v-if="narrow" v-model="trayOver" location="right" temporary :width="280" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
-      <v-navigation-drawer v-else-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"><TrayPanel /></v-navigation-drawer>
+      <v-navigation-drawer
+        v-if="narrow"
+        v-model="trayOver"
+        location="right"
+        temporary
+        :width="280"
+        class="tray"
+        aria-label="Tray"
+        ><TrayPanel
+      /></v-navigation-drawer>
+      <v-navigation-drawer v-else-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"
+        ><TrayPanel
+      /></v-navigation-drawer>
     </template>
-    <v-main id="main" class="main"><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><slot v-else-if="settled" /></v-main>
+    <v-main id="main" class="main"
+      ><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><slot
+        v-else-if="settled"
+    /></v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellKeys v-if="keysOpen" v-model="keysOpen" />
@@ -103,15 +161,59 @@ useShellKeys({ areas: AREAS.map(area => () => navigateTo(linkTo(area.path))), ke
 </template>
 
 <style scoped>
-.main { height: 100dvh; }
-.rail, .tray { background: var(--paper); border-color: var(--line); }
-.bar { background: var(--paper); border-bottom: 1px solid var(--line); }
-.mark { display: grid; justify-items: center; gap: 2px; padding: 10px 0 8px; font-weight: 600; font-size: 12px; }
-.area { display: grid; justify-items: center; gap: 2px; padding: 9px 0; font-size: 12px; color: var(--muted); text-decoration: none; border-left: 3px solid transparent; }
-.area:hover { color: var(--ink); }
-.area.here { color: var(--teal); border-left-color: var(--teal); background: var(--surface); font-weight: 600; }
+.main {
+  height: 100dvh;
+}
+.rail,
+.tray {
+  background: var(--paper);
+  border-color: var(--line);
+}
+.bar {
+  background: var(--paper);
+  border-bottom: 1px solid var(--line);
+}
+.mark {
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+  padding: 10px 0 8px;
+  font-weight: 600;
+  font-size: 12px;
+}
+.area {
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+  padding: 9px 0;
+  font-size: 12px;
+  color: var(--muted);
+  text-decoration: none;
+  border-left: 3px solid transparent;
+}
+.area:hover {
+  color: var(--ink);
+}
+.area.here {
+  color: var(--teal);
+  border-left-color: var(--teal);
+  background: var(--surface);
+  font-weight: 600;
+}
 /* Read out, not drawn. */
-.phone .name { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
-.pick { max-width: 420px; font-weight: 600; }
-.topic { overflow: hidden; text-overflow: ellipsis; }
+.phone .name {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.pick {
+  max-width: 420px;
+  font-weight: 600;
+}
+.topic {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 </style>

@@ -2,7 +2,7 @@
 import { mdiHistory, mdiPlus } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import type { BriefField } from '../../shared/brief'
+import type { BriefField } from '../../core/brief/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
 import type DeskText from '~/components/desk/DeskText.vue'
 import type DeskTags from '~/components/desk/DeskTags.vue'
@@ -17,7 +17,10 @@ const tray = useTray()
 const library = useLibrary()
 const notices = useNotices()
 const fields = computed(() => brief.fields)
-const { scored, problem } = useScore(computed(() => brief.brief?.id ?? null), fields)
+const { scored, problem } = useScore(
+  computed(() => brief.brief?.id ?? null),
+  fields,
+)
 const newOpen = ref(false)
 const historyOf = ref<BriefField | null>(null)
 const titleText = ref<InstanceType<typeof DeskText> | null>(null)
@@ -34,7 +37,10 @@ const say = useDebounceFn(() => {
   const score = scored.value?.score
   if (score) notices.say(`${Math.round(score.points)} of ${Math.round(score.outOf)} points.`)
 }, 1200)
-watch(() => scored.value?.score.points, () => void say())
+watch(
+  () => scored.value?.score.points,
+  () => void say(),
+)
 
 /** Applies a ready-made change, with a way back. */
 function apply(fix: Fix) {
@@ -63,30 +69,102 @@ function restore(field: BriefField, value: unknown) {
   <div class="screen">
     <h1 class="unseen">Desk</h1>
     <div v-if="!fields" class="sheet state">
-      <template v-if="library.state === 'ready' && !library.briefs.length"><h2>Nothing to write yet</h2><p>Create a brief: one video, with its phrases and its text.</p><v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn></template>
+      <template v-if="library.state === 'ready' && !library.briefs.length"
+        ><h2>Nothing to write yet</h2>
+        <p>Create a brief: one video, with its phrases and its text.</p>
+        <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true"
+          >New brief</v-btn
+        ></template
+      >
       <p v-else-if="library.state === 'failed'" role="alert">{{ library.problem }}</p>
       <v-skeleton-loader v-else type="heading, paragraph@3" />
     </div>
     <div v-else class="desk">
       <div class="write">
         <section aria-label="Title" data-first-field>
-          <div class="head"><h2>Title</h2><v-btn size="small" :icon="mdiHistory" aria-label="Earlier titles" @click="historyOf = 'title'" /></div>
-          <DeskText :key="`title-${brief.brief!.id}`" ref="titleText" :model-value="fields.title" label="Title" single-line hint="The lead phrase, near the front, then a reason to click" :underlines="scored?.title ?? []" :phrases="phrases" :marks="marks" data-test="title" @update:model-value="brief.set('title', $event)" />
+          <div class="head">
+            <h2>Title</h2>
+            <v-btn size="small" :icon="mdiHistory" aria-label="Earlier titles" @click="historyOf = 'title'" />
+          </div>
+          <DeskText
+            :key="`title-${brief.brief!.id}`"
+            ref="titleText"
+            :model-value="fields.title"
+            label="Title"
+            single-line
+            hint="The lead phrase, near the front, then a reason to click"
+            :underlines="scored?.title ?? []"
+            :phrases="phrases"
+            :marks="marks"
+            data-test="title"
+            @update:model-value="brief.set('title', $event)"
+          />
           <DeskRuler :title="fields.title" />
         </section>
         <section class="description" aria-label="Description">
           <div class="head">
             <h2>Description</h2>
-            <span v-if="counts" class="figure small" :class="{ over: counts.description.used > counts.description.limit }" data-test="description-count">{{ counts.description.used.toLocaleString('en') }} / {{ counts.description.limit.toLocaleString('en') }} bytes<template v-if="counts.description.characters !== counts.description.used"> ({{ counts.description.characters.toLocaleString('en') }} characters)</template></span>
-            <v-spacer /><v-btn size="small" :icon="mdiHistory" aria-label="Earlier descriptions" @click="historyOf = 'description'" />
+            <span
+              v-if="counts"
+              class="figure small"
+              :class="{ over: counts.description.used > counts.description.limit }"
+              data-test="description-count"
+              >{{ counts.description.used.toLocaleString('en') }} /
+              {{ counts.description.limit.toLocaleString('en') }} bytes<template
+                v-if="counts.description.characters !== counts.description.used"
+              >
+                ({{ counts.description.characters.toLocaleString('en') }} characters)</template
+              ></span
+            >
+            <v-spacer /><v-btn
+              size="small"
+              :icon="mdiHistory"
+              aria-label="Earlier descriptions"
+              @click="historyOf = 'description'"
+            />
           </div>
-          <DeskText :key="`description-${brief.brief!.id}`" ref="descriptionText" class="long" :model-value="fields.description" label="Description" hint="What the viewer gets, with the lead in the first sentences" :underlines="scored?.description ?? []" :phrases="phrases" :marks="marks" data-test="description" @update:model-value="brief.set('description', $event)" />
+          <DeskText
+            :key="`description-${brief.brief!.id}`"
+            ref="descriptionText"
+            class="long"
+            :model-value="fields.description"
+            label="Description"
+            hint="What the viewer gets, with the lead in the first sentences"
+            :underlines="scored?.description ?? []"
+            :phrases="phrases"
+            :marks="marks"
+            data-test="description"
+            @update:model-value="brief.set('description', $event)"
+          />
         </section>
         <DeskTags ref="tagList" :model-value="fields.tags" @update:model-value="brief.set('tags', $event)" />
-        <v-text-field ref="fileField" :model-value="fields.fileName" label="File name, before uploading" maxlength="400" class="file" data-test="file-name" @update:model-value="brief.set('fileName', $event)" />
-        <DeskGrid class="places sheet" :fields="fields" :phrases="phrases" :placements="scored?.score.placements ?? []" :insertions="scored?.insertions ?? {}" @show="showPlacement" @insert="apply" />
+        <v-text-field
+          ref="fileField"
+          :model-value="fields.fileName"
+          label="File name, before uploading"
+          maxlength="400"
+          class="file"
+          data-test="file-name"
+          @update:model-value="brief.set('fileName', $event)"
+        />
+        <DeskGrid
+          class="places sheet"
+          :fields="fields"
+          :phrases="phrases"
+          :placements="scored?.score.placements ?? []"
+          :insertions="scored?.insertions ?? {}"
+          @show="showPlacement"
+          @insert="apply"
+        />
       </div>
-      <DeskLedger :score="scored?.score ?? null" :problem="problem" :rule-set="fields.ruleSet" @update:rule-set="brief.set('ruleSet', $event)" @fix="apply" @show="showRange" />
+      <DeskLedger
+        :score="scored?.score ?? null"
+        :problem="problem"
+        :rule-set="fields.ruleSet"
+        @update:rule-set="brief.set('ruleSet', $event)"
+        @fix="apply"
+        @show="showRange"
+      />
       <LazyDeskHistory v-if="historyOf" v-model="historyOf" :brief-id="brief.brief!.id" @restore="restore" />
     </div>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
@@ -94,13 +172,48 @@ function restore(field: BriefField, value: unknown) {
 </template>
 
 <style scoped>
-.desk { display: grid; grid-template-columns: minmax(0, 1fr) 322px; gap: 14px; flex: 1; min-height: 0; }
-.write { display: flex; flex-direction: column; gap: 8px; min-height: 0; }
-.head { display: flex; align-items: center; gap: 10px; min-height: 28px; }
-.description { flex: 1; display: flex; flex-direction: column; min-height: 120px; }
-.long { flex: 1; }
-.over { color: var(--plum); font-weight: 600; }
-.file { flex: none; }
-.places { padding: 4px 8px; }
-.state { padding: 36px; display: grid; gap: 12px; justify-items: start; }
+.desk {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 322px;
+  gap: 14px;
+  flex: 1;
+  min-height: 0;
+}
+.write {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 0;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 28px;
+}
+.description {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  min-height: 120px;
+}
+.long {
+  flex: 1;
+}
+.over {
+  color: var(--plum);
+  font-weight: 600;
+}
+.file {
+  flex: none;
+}
+.places {
+  padding: 4px 8px;
+}
+.state {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
 </style>

@@ -5,7 +5,15 @@ import { useAccess } from '~/stores/access'
 useHead({ title: 'Library · Fonetra' })
 const route = useRoute()
 const address = useAddress()
-const TABS = [{ tab: 'briefs', title: 'Briefs' }, { tab: 'lists', title: 'Phrase lists' }, { tab: 'sources', title: 'Sources' }, { tab: 'places', title: 'Places' }, { tab: 'channels', title: 'Channels' }, { tab: 'data', title: 'Data' }, { tab: 'access', title: 'Access' }] as const
+const TABS = [
+  { tab: 'briefs', title: 'Briefs' },
+  { tab: 'lists', title: 'Phrase lists' },
+  { tab: 'sources', title: 'Sources' },
+  { tab: 'places', title: 'Places' },
+  { tab: 'channels', title: 'Channels' },
+  { tab: 'data', title: 'Data' },
+  { tab: 'access', title: 'Access' },
+] as const
 const access = useAccess()
 /** Keys are the owner's matter. */
 const tabs = computed(() => TABS.filter(each => each.tab !== 'access' || access.owns))
@@ -17,7 +25,24 @@ const show = (next: string) => address({ tab: next === 'briefs' ? undefined : ne
   <div class="screen">
     <div class="head">
       <h1>Library</h1>
-      <v-btn-toggle :model-value="tab" mandatory density="compact" variant="outlined" color="primary" divided aria-label="What is shown"><v-btn v-for="each in tabs" :key="each.tab" :value="each.tab" size="small" :data-test="`library-${each.tab}`" @click="show(each.tab)">{{ each.title }}</v-btn></v-btn-toggle>
+      <v-btn-toggle
+        :model-value="tab"
+        mandatory
+        density="compact"
+        variant="outlined"
+        color="primary"
+        divided
+        aria-label="What is shown"
+        ><v-btn
+          v-for="each in tabs"
+          :key="each.tab"
+          :value="each.tab"
+          size="small"
+          :data-test="`library-${each.tab}`"
+          @click="show(each.tab)"
+          >{{ each.title }}</v-btn
+        ></v-btn-toggle
+      >
     </div>
     <LibraryBriefs v-if="tab === 'briefs'" />
     <LazyLibraryLists v-else-if="tab === 'lists'" />
@@ -30,5 +55,9 @@ const show = (next: string) => address({ tab: next === 'briefs' ? undefined : ne
 </template>
 
 <style scoped>
-.head { display: flex; gap: 20px; align-items: center; }
+.head {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+}
 </style>

@@ -12,7 +12,7 @@ export const useAccess = defineStore('access', () => {
   /** Whether the key reads only. */
   const reads = computed(() => who.value?.role === 'reader')
   /** How routes that may ask a live service are called: only who may write spends its calls. */
-  const askMethod = computed(() => reads.value ? 'GET' : 'POST')
+  const askMethod = computed(() => (reads.value ? 'GET' : 'POST'))
   const owns = computed(() => who.value?.role === 'owner')
 
   function take(answer: SessionAnswer) {

@@ -3,7 +3,8 @@ import { v4 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import type { Fix } from '../../core/draft/draft'
 import { applyList, applyText } from '../../core/draft/edits'
-import type { Brief, BriefField, BriefFields, FieldConflict, PatchAnswer } from '../../shared/brief'
+import type { BriefField, BriefFields } from '../../core/brief/brief'
+import type { Brief, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { WINDOW } from '~/composables/window'
 import { remember } from '~/composables/remember'
@@ -18,8 +19,12 @@ const RETRIES = [1000, 2000, 5000]
 /** Answers that come again however often one asks. */
 const FINAL = [400, 401, 403, 404, 413, 422]
 
-type Changes = Partial<Record<BriefField, { revision: number, value: unknown }>>
-interface Sent { editId: string, client: string, fields: Changes }
+type Changes = Partial<Record<BriefField, { revision: number; value: unknown }>>
+interface Sent {
+  editId: string
+  client: string
+  fields: Changes
+}
 type Status = 'saved' | 'waiting' | 'saving' | 'problem'
 
 /** Where a window keeps what is not saved yet: by brief, then by window, so that none clears another's. */
@@ -61,10 +66,14 @@ export const useBrief = defineStore('brief', () => {
     if (!brief.value) return
     const key = journalKey(brief.value.id, client)
     if (!dirty.size) return localStorage.removeItem(key)
-    const kept = Object.fromEntries([...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: brief.value!.fields[field] }]))
+    const kept = Object.fromEntries(
+      [...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: brief.value!.fields[field] }]),
+    )
     try {
       localStorage.setItem(key, JSON.stringify(kept))
-    } catch { /* The browser's storage is full or off: the server's copy is then the only one. */ }
+    } catch {
+      /* The browser's storage is full or off: the server's copy is then the only one. */
+    }
   }
 
   async function load(id: string) {
@@ -103,11 +112,11 @@ export const useBrief = defineStore('brief', () => {
     // Without locks, as under a plain address of a network, only this window's own are known to be nobody's.
     const open = navigator.locks ? new Set((await navigator.locks.query()).held?.map(lock => lock.name)) : null
     if (brief.value?.id !== found.id) return
-    const orphan = (window: string) => window === client || open !== null && !open.has(lockName(window))
+    const orphan = (window: string) => window === client || (open !== null && !open.has(lockName(window)))
     for (const key of keys.filter(each => orphan(each.slice(prefix.length)))) {
       const kept = journalled(key)
       localStorage.removeItem(key)
-      for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number, value: unknown }][]) {
+      for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number; value: unknown }][]) {
         if (same(change.value, brief.value.fields[field])) continue
         Object.assign(brief.value.revisions, { [field]: change.revision })
         assign(field, change.value)
@@ -135,12 +144,18 @@ export const useBrief = defineStore('brief', () => {
   }
 
   /**
-   * Changes a field, says so, and offers the way back. The way back knows its brief: it leads there also when another one is open by
-   * then, and overwrites nothing that was typed since.
+   * Changes a field, says so, and offers the way back. The way back knows its brief: it leads there also when another
+   * one is open by then, and overwrites nothing that was typed since.
    */
   function change<Field extends BriefField>(text: string, field: Field, value: BriefFields[Field]) {
     if (!brief.value || same(brief.value.fields[field], value)) return
-    const step = { id: brief.value.id, topic: brief.value.fields.topic || 'Untitled', field, before: plain(brief.value.fields[field]), after: plain(value) }
+    const step = {
+      id: brief.value.id,
+      topic: brief.value.fields.topic || 'Untitled',
+      field,
+      before: plain(brief.value.fields[field]),
+      after: plain(value),
+    }
     set(field, value, true)
     if (access.reads) return
     notices.tell(text, { undo: () => takeBack(step) })
@@ -148,26 +163,45 @@ export const useBrief = defineStore('brief', () => {
 
   /**
    * Applies a ready-made change to the field it was worked out for, with a way back.
-   * @param base the field as it was then: where it is another one by now, offsets would be wrong, and nothing is changed.
+   * @param base the field as it was then: where it is another one by now, offsets would be wrong, and nothing is
+   * changed.
    */
   function edit(text: string, fix: Fix, base: string | string[] | undefined) {
     if (!brief.value) return
     const { fields } = brief.value
-    if (!same(fields[fix.field], base ?? '')) return notices.tell('The text has changed since. Try again.', { serious: true })
+    if (!same(fields[fix.field], base ?? ''))
+      return notices.tell('The text has changed since. Try again.', { serious: true })
     if (fix.field === 'tags') change(text, 'tags', applyList(fields.tags, fix.edits))
     else change(text, fix.field, applyText(fields[fix.field], fix.edits))
   }
 
   /** @throws Error that says why a step cannot be taken back. */
-  async function takeBack<Field extends BriefField>({ id, topic, field, before, after }: { id: string, topic: string, field: Field, before: BriefFields[Field], after: BriefFields[Field] }) {
-    const changedSince = new Error(`“${topic}” was changed since, so nothing was undone. Earlier versions are in the history of the field.`)
+  async function takeBack<Field extends BriefField>({
+    id,
+    topic,
+    field,
+    before,
+    after,
+  }: {
+    id: string
+    topic: string
+    field: Field
+    before: BriefFields[Field]
+    after: BriefFields[Field]
+  }) {
+    const changedSince = new Error(
+      `“${topic}” was changed since, so nothing was undone. Earlier versions are in the history of the field.`,
+    )
     if (brief.value?.id === id) {
       if (!same(brief.value.fields[field], after)) throw changedSince
       return set(field, before, true)
     }
     const found = await api<Brief>(`/api/briefs/${id}`)
     if (!same(found.fields[field], after)) throw changedSince
-    await api(`/api/briefs/${id}`, { method: 'PATCH', body: { editId: uuid(), client, fields: { [field]: { revision: found.revisions[field], value: before } } } })
+    await api(`/api/briefs/${id}`, {
+      method: 'PATCH',
+      body: { editId: uuid(), client, fields: { [field]: { revision: found.revisions[field], value: before } } },
+    })
     notices.tell(`Undone in “${topic}”.`)
   }
 
@@ -183,7 +217,10 @@ export const useBrief = defineStore('brief', () => {
     if (underWay) return underWay
     if (!brief.value || conflicts.value) return Promise.resolve()
     if (!sent && dirty.size) {
-      const of = (field: BriefField) => ({ revision: brief.value!.revisions[field], value: plain(brief.value!.fields[field]) })
+      const of = (field: BriefField) => ({
+        revision: brief.value!.revisions[field],
+        value: plain(brief.value!.fields[field]),
+      })
       sent = { editId: uuid(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
     }
     if (!sent) return Promise.resolve()
@@ -191,8 +228,11 @@ export const useBrief = defineStore('brief', () => {
     status.value = 'saving'
     const { id } = brief.value
     underWay = api<PatchAnswer>(`/api/briefs/${id}`, { method: 'PATCH', body: sent, keepalive })
-      .then(answer => ({ answer }), (error: unknown) => ({ error }))
-      .then((result) => {
+      .then(
+        answer => ({ answer }),
+        (error: unknown) => ({ error }),
+      )
+      .then(result => {
         underWay = null
         if (brief.value?.id !== id) return
         if ('answer' in result) acknowledged(id, result.answer)
@@ -225,7 +265,8 @@ export const useBrief = defineStore('brief', () => {
       conflicts.value = (error.details as { conflicts: Partial<Record<BriefField, FieldConflict>> }).conflicts
       return
     }
-    // A refusal of the text, or of a brief that is gone, is not answered by asking again: it stays here and is sent with the next change.
+    // A refusal of the text, or of a brief that is gone, is not answered by asking again: it stays here and is sent
+    // with the next change.
     if (error instanceof ApiProblem && FINAL.includes(error.status)) sent = null
     else timer = setTimeout(() => void save(), RETRIES[Math.min(retries++, RETRIES.length - 1)])
   }
@@ -237,7 +278,12 @@ export const useBrief = defineStore('brief', () => {
     brief.value.revisions[field] = conflict.revision
     if (keep === 'theirs') {
       // What gives way stays in the field's history.
-      void api(`/api/briefs/${brief.value.id}/history`, { method: 'POST', body: { field, value: brief.value.fields[field] } }).catch((error: unknown) => { problem.value = messageOf(error) })
+      void api(`/api/briefs/${brief.value.id}/history`, {
+        method: 'POST',
+        body: { field, value: brief.value.fields[field] },
+      }).catch((error: unknown) => {
+        problem.value = messageOf(error)
+      })
       assign(field, conflict.theirs)
       dirty.delete(field)
       outside.value++
@@ -273,11 +319,18 @@ export const useBrief = defineStore('brief', () => {
     }
   }
 
-  watch(() => changes.revisions.briefs, () => { if (brief.value && (changes.briefs?.includes(brief.value.id) ?? true)) void follow() })
+  watch(
+    () => changes.revisions.briefs,
+    () => {
+      if (brief.value && (changes.briefs?.includes(brief.value.id) ?? true)) void follow()
+    },
+  )
   if (typeof window !== 'undefined') {
     // Held as long as this window lives: others tell by it whose unsaved edits are orphans.
     void navigator.locks?.request(lockName(client), () => new Promise(() => undefined))
-    window.addEventListener('beforeunload', () => { if (dirty.size) void save(true) })
+    window.addEventListener('beforeunload', () => {
+      if (dirty.size) void save(true)
+    })
     window.addEventListener('online', () => void save())
   }
 
@@ -288,5 +341,21 @@ export const useBrief = defineStore('brief', () => {
     sent = null
   }
 
-  return { brief, fields, status, savedAt, problem, conflicts, outside, load, set, change, edit, settle, flush, close, retry: () => save() }
+  return {
+    brief,
+    fields,
+    status,
+    savedAt,
+    problem,
+    conflicts,
+    outside,
+    load,
+    set,
+    change,
+    edit,
+    settle,
+    flush,
+    close,
+    retry: () => save(),
+  }
 })

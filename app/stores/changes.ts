@@ -8,8 +8,8 @@ const AGAIN = 5000
 type Told = { now: Revisions } | { change: Change }
 
 /**
- * A revision for each kind of thing, which grows when another window or the server itself changed something of it, or when a screen of
- * this window says so. Stores watch the kinds they show, and need not know of each other.
+ * A revision for each kind of thing, which grows when another window or the server itself changed something of it, or
+ * when a screen of this window says so. Stores watch the kinds they show, and need not know of each other.
  *
  * One window of the browser listens for all: connections to a server are few.
  */
@@ -31,7 +31,9 @@ export const useChanges = defineStore('changes', () => {
       const before = known
       known = told.now
       // What happened while nobody listened is only known to have happened.
-      if (before ?? missed) for (const kind of KINDS) if (before?.run !== told.now.run || before?.revisions[kind] !== told.now.revisions[kind]) changed(kind)
+      if (before ?? missed)
+        for (const kind of KINDS)
+          if (before?.run !== told.now.run || before?.revisions[kind] !== told.now.revisions[kind]) changed(kind)
       return
     }
     const { kind, revision, ids, by } = told.change
@@ -42,12 +44,22 @@ export const useChanges = defineStore('changes', () => {
   /** Listens for as long as the window lives. */
   function listen() {
     const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra.changes')
-    if (others) others.onmessage = ({ data }: MessageEvent<Told>) => { take(data) }
+    if (others)
+      others.onmessage = ({ data }: MessageEvent<Told>) => {
+        take(data)
+      }
     const open = () => {
       const stream = new EventSource('/api/changes')
-      const tell = (told: Told) => { take(told); others?.postMessage(told) }
-      stream.addEventListener('now', event => { tell({ now: JSON.parse((event as MessageEvent<string>).data) as Revisions }) })
-      stream.addEventListener('change', event => { tell({ change: JSON.parse((event as MessageEvent<string>).data) as Change }) })
+      const tell = (told: Told) => {
+        take(told)
+        others?.postMessage(told)
+      }
+      stream.addEventListener('now', event => {
+        tell({ now: JSON.parse((event as MessageEvent<string>).data) as Revisions })
+      })
+      stream.addEventListener('change', event => {
+        tell({ change: JSON.parse((event as MessageEvent<string>).data) as Change })
+      })
       // A browser tries again by itself only where it was answered at all.
       stream.onerror = () => {
         missed = true
@@ -55,7 +67,11 @@ export const useChanges = defineStore('changes', () => {
       }
     }
     // Where there are no locks every window listens for itself.
-    if (others && navigator.locks) void navigator.locks.request('fonetra.changes', () => { open(); return new Promise(() => undefined) })
+    if (others && navigator.locks)
+      void navigator.locks.request('fonetra.changes', () => {
+        open()
+        return new Promise(() => undefined)
+      })
     else open()
   }
 

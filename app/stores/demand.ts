@@ -36,7 +36,10 @@ export const useDemand = defineStore('demand', () => {
   const selected = ref<string[]>([])
   /** New difficulties have come in since the rows were ordered by a figure that needs them. */
   const unsorted = ref(false)
-  /** Figures have changed elsewhere since the rows came: the same question is asked again when it next comes up, or at once by a person. */
+  /**
+   * Figures have changed elsewhere since the rows came: the same question is asked again when it next comes up, or at
+   * once by a person.
+   */
   const stale = ref(false)
   const left = ref(0)
   let asked: DemandQuery | null = null
@@ -47,15 +50,28 @@ export const useDemand = defineStore('demand', () => {
   let asking: AbortController | null = null
 
   const { revisions } = useChanges()
-  watch(() => [revisions.phrases, revisions.pages], () => { stale.value = true })
+  watch(
+    () => [revisions.phrases, revisions.pages],
+    () => {
+      stale.value = true
+    },
+  )
 
   const difficultyKnown = computed(() => rows.value.filter(row => row.difficulty !== null).length)
 
   const parameters = (query: DemandQuery, offset: number) => ({
-    ...query, region: query.region ?? EVERY_REGION, brief: brief.brief?.id, workspace: workspace.id, limit: offset ? PAGE - offset % PAGE : FIRST, offset,
+    ...query,
+    region: query.region ?? EVERY_REGION,
+    brief: brief.brief?.id,
+    workspace: workspace.id,
+    limit: offset ? PAGE - (offset % PAGE) : FIRST,
+    offset,
   })
 
-  /** Asks for the phrases of a seed; the same question again only when it is to be asked anew, of the services as well where that is said. */
+  /**
+   * Asks for the phrases of a seed; the same question again only when it is to be asked anew, of the services as well
+   * where that is said.
+   */
   async function ask(query: DemandQuery, language = 'en', anew: boolean | 'services' = false) {
     const key = JSON.stringify([query, language, workspace.id, brief.brief?.id])
     if (key === askedKey && !anew && !stale.value && (state.value === 'loading' || state.value === 'ready')) return
@@ -63,7 +79,7 @@ export const useDemand = defineStore('demand', () => {
     stale.value = false
     stop()
     asking?.abort()
-    const mine = asking = new AbortController()
+    const mine = (asking = new AbortController())
     const other = asked?.seed !== query.seed || asked?.region !== query.region
     asked = { ...query }
     if (other) {
@@ -78,7 +94,11 @@ export const useDemand = defineStore('demand', () => {
     }
     state.value = 'loading'
     try {
-      const got = await api<PhrasesAnswer>('/api/phrases', { method: access.askMethod, query: { ...parameters(query, 0), language, anew: anew === 'services' ? '1' : undefined }, signal: mine.signal })
+      const got = await api<PhrasesAnswer>('/api/phrases', {
+        method: access.askMethod,
+        query: { ...parameters(query, 0), language, anew: anew === 'services' ? '1' : undefined },
+        signal: mine.signal,
+      })
       if (mine.signal.aborted) return
       answer.value = got
       rows.value = got.rows
@@ -105,7 +125,10 @@ export const useDemand = defineStore('demand', () => {
   async function more(language = 'en', signal = asking?.signal) {
     if (signal?.aborted || !asked || !answer.value || rows.value.length >= answer.value.total) return
     try {
-      const got = await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, rows.value.length), language }, signal })
+      const got = await api<PhrasesAnswer>('/api/phrases', {
+        query: { ...parameters(asked, rows.value.length), language },
+        signal,
+      })
       const known = new Set(rows.value.map(row => row.phrase))
       // While rows are assessed the order by such a figure shifts: one that is here already stays where it is.
       if (signal?.aborted) return
@@ -119,7 +142,9 @@ export const useDemand = defineStore('demand', () => {
 
   /** The rows to judge next: those in view, then from the top, up to a limit. */
   function due(): string[] {
-    const inView = rows.value.slice(visible.from, visible.to + 1).filter(row => row.difficulty === null && !tried.has(row.phrase))
+    const inView = rows.value
+      .slice(visible.from, visible.to + 1)
+      .filter(row => row.difficulty === null && !tried.has(row.phrase))
     const top = rows.value.slice(0, JUDGED).filter(row => row.difficulty === null && !tried.has(row.phrase))
     left.value = new Set([...inView, ...top]).size
     return [...new Set([...inView, ...top].map(row => row.phrase))].slice(0, AT_ONCE)
@@ -135,9 +160,9 @@ export const useDemand = defineStore('demand', () => {
     },
     question: () => ({ region: asked!.region, language: language, workspace: workspace.id }),
     // Rows keep their places while figures come in; a click on the header orders them anew.
-    take: (list) => {
+    take: list => {
       const got = new Map(list.map(row => [row.phrase, row]))
-      rows.value = rows.value.map(row => got.has(row.phrase) ? { ...row, ...judged(got.get(row.phrase)!) } : row)
+      rows.value = rows.value.map(row => (got.has(row.phrase) ? { ...row, ...judged(got.get(row.phrase)!) } : row))
       if (/^(difficulty|worth|competition|chance)/u.test(asked!.sort)) unsorted.value = true
     },
   })
@@ -148,10 +173,21 @@ export const useDemand = defineStore('demand', () => {
     stopped = false
     language = of
     tried.clear()
-    return loop.run().finally(() => { if (!judging.value) left.value = 0 })
+    return loop.run().finally(() => {
+      if (!judging.value) left.value = 0
+    })
   }
 
-  const judged = ({ difficulty, competition, results, readAs, worth, chance, videoBlock, intent }: AssessedRow) => ({ difficulty, results, readAs, worth, chance, videoBlock, intent, ...(competition === null ? {} : { competition }) })
+  const judged = ({ difficulty, competition, results, readAs, worth, chance, videoBlock, intent }: AssessedRow) => ({
+    difficulty,
+    results,
+    readAs,
+    worth,
+    chance,
+    videoBlock,
+    intent,
+    ...(competition === null ? {} : { competition }),
+  })
 
   /** Has everything assessed that passes the filters, as work that goes on by itself. */
   async function judgeAll(language = 'en') {
@@ -159,9 +195,24 @@ export const useDemand = defineStore('demand', () => {
     try {
       const phrases: string[] = []
       for (let offset = 0; offset < (answer.value?.total ?? 0) && phrases.length < 20_000; offset += PAGE) {
-        phrases.push(...(await api<PhrasesAnswer>('/api/phrases', { query: { ...parameters(asked, offset), limit: PAGE, offset, language } })).rows.map(row => row.phrase))
+        phrases.push(
+          ...(
+            await api<PhrasesAnswer>('/api/phrases', {
+              query: { ...parameters(asked, offset), limit: PAGE, offset, language },
+            })
+          ).rows.map(row => row.phrase),
+        )
       }
-      const { job } = await api<{ job: JobState }>('/api/phrases/assess', { method: 'POST', body: { phrases, region: asked.region, language, workspace: workspace.id, title: `Phrases of “${asked.seed}” assessed` } })
+      const { job } = await api<{ job: JobState }>('/api/phrases/assess', {
+        method: 'POST',
+        body: {
+          phrases,
+          region: asked.region,
+          language,
+          workspace: workspace.id,
+          title: `Phrases of “${asked.seed}” assessed`,
+        },
+      })
       stop()
       await jobs.follow(job)
     } catch (error) {
@@ -178,8 +229,35 @@ export const useDemand = defineStore('demand', () => {
   /** Tells which rows are in view; they are judged first. */
   function see(from: number, to: number, language = 'en') {
     visible = { from, to }
-    if (!judging.value && !judgeProblem.value && state.value === 'ready' && !stopped && rows.value.slice(from, to + 1).some(row => row.difficulty === null)) void judge(language)
+    if (
+      !judging.value &&
+      !judgeProblem.value &&
+      state.value === 'ready' &&
+      !stopped &&
+      rows.value.slice(from, to + 1).some(row => row.difficulty === null)
+    )
+      void judge(language)
   }
 
-  return { rows, answer, state, problem, selected, judging, judgeProblem, unsorted, stale, left, difficultyKnown, ask, giveUp, more, judge, judgeAll, stop, see, again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true) }
+  return {
+    rows,
+    answer,
+    state,
+    problem,
+    selected,
+    judging,
+    judgeProblem,
+    unsorted,
+    stale,
+    left,
+    difficultyKnown,
+    ask,
+    giveUp,
+    more,
+    judge,
+    judgeAll,
+    stop,
+    see,
+    again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true),
+  }
 })

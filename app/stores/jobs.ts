@@ -23,17 +23,25 @@ export const useJobs = defineStore('jobs', () => {
     const before = running.value.map(job => job.id)
     try {
       jobs.value = (await api<{ jobs: JobState[] }>('/api/jobs')).jobs
-    } catch { /* The server is away: asked again below, and whatever else is wanted says so. */ }
+    } catch {
+      /* The server is away: asked again below, and whatever else is wanted says so. */
+    }
     for (const job of jobs.value) {
       if (!before.includes(job.id) || job.state === 'running') continue
       ended.value++
       if (job.state === 'failed') notices.tell(`${job.title}: ${job.problem ?? 'failed'}`, { serious: true })
-      else notices.tell(`${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')}, which stay`}.`)
+      else
+        notices.tell(
+          `${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')}, which stay`}.`,
+        )
     }
     if (running.value.length) timer = setTimeout(() => void refresh(), SOON)
   }
 
-  watch(() => useChanges().revisions.jobs, () => void refresh())
+  watch(
+    () => useChanges().revisions.jobs,
+    () => void refresh(),
+  )
 
   async function act(work: () => Promise<unknown>) {
     try {
@@ -45,10 +53,17 @@ export const useJobs = defineStore('jobs', () => {
   }
 
   return {
-    jobs, running, interrupted, ended, refresh,
+    jobs,
+    running,
+    interrupted,
+    ended,
+    refresh,
     stop: (id: string) => act(() => api(`/api/jobs/${id}`, { method: 'DELETE' })),
     resume: (id: string) => act(() => api(`/api/jobs/${id}/resume`, { method: 'POST' })),
     /** Follows work just begun. */
-    follow: async (job: JobState) => { jobs.value = [job, ...jobs.value]; await refresh() },
+    follow: async (job: JobState) => {
+      jobs.value = [job, ...jobs.value]
+      await refresh()
+    },
   }
 })

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
-import type { Brief, BriefFields, BriefLine } from '../../shared/brief'
+import type { BriefFields } from '../../core/brief/brief'
+import type { Brief, BriefLine } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useChanges } from './changes'
@@ -28,10 +29,18 @@ export const useLibrary = defineStore('library', () => {
   }
 
   const { revisions } = useChanges()
-  watch(() => revisions.briefs, () => { if (state.value === 'ready') void refresh() })
+  watch(
+    () => revisions.briefs,
+    () => {
+      if (state.value === 'ready') void refresh()
+    },
+  )
 
   async function create(fields: Partial<BriefFields>): Promise<Brief> {
-    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { id: uuid(), fields, workspace: workspace.id } })
+    const brief = await api<Brief>('/api/briefs', {
+      method: 'POST',
+      body: { id: uuid(), fields, workspace: workspace.id },
+    })
     await refresh()
     return brief
   }
@@ -55,7 +64,8 @@ export const useLibrary = defineStore('library', () => {
       }
     }
     await refresh()
-    if (changed.length) throw new Error(`${counted(changed.length, 'brief')} changed since and not deleted: ${changed.join(', ')}.`)
+    if (changed.length)
+      throw new Error(`${counted(changed.length, 'brief')} changed since and not deleted: ${changed.join(', ')}.`)
   }
 
   async function remove(id: string) {

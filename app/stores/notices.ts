@@ -29,8 +29,12 @@ export const useNotices = defineStore('notices', () => {
     spoken,
     tell,
     /** Says something to screen readers alone. */
-    say: (text: string) => { spoken.value = text },
-    clear: () => { current.value = null },
+    say: (text: string) => {
+      spoken.value = text
+    },
+    clear: () => {
+      current.value = null
+    },
     async undo() {
       const notice = current.value
       current.value = null

@@ -7,7 +7,13 @@ import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
 
-export interface RivalsQuestion { phrase: string, region: string | null, language: string, depth: number, from: 'site' | 'web' }
+export interface RivalsQuestion {
+  phrase: string
+  region: string | null
+  language: string
+  depth: number
+  from: 'site' | 'web'
+}
 
 /** The result page of a phrase as it is kept, and what is taken out of it. */
 export const useRivals = defineStore('rivals', () => {
@@ -29,13 +35,18 @@ export const useRivals = defineStore('rivals', () => {
       asked = null
       return
     }
-    const mine = asking = new AbortController()
-    if (asked?.phrase !== question.phrase || asked.region !== question.region || asked.from !== question.from) page.value = null
+    const mine = (asking = new AbortController())
+    if (asked?.phrase !== question.phrase || asked.region !== question.region || asked.from !== question.from)
+      page.value = null
     asked = { ...question }
     state.value = 'loading'
     try {
       const { region, ...rest } = question
-      const got = await api<ResultsAnswer>('/api/results', { method: access.askMethod, query: { ...rest, region: region ?? EVERY_REGION, workspace: workspace.id, anew: anew ? '1' : undefined }, signal: mine.signal })
+      const got = await api<ResultsAnswer>('/api/results', {
+        method: access.askMethod,
+        query: { ...rest, region: region ?? EVERY_REGION, workspace: workspace.id, anew: anew ? '1' : undefined },
+        signal: mine.signal,
+      })
       if (mine.signal.aborted) return
       page.value = got
       problem.value = ''
@@ -55,18 +66,27 @@ export const useRivals = defineStore('rivals', () => {
     state.value = page.value ? 'ready' : 'failed'
   }
 
-  const again = (anew = false) => asked ? ask(asked, anew) : Promise.resolve()
+  const again = (anew = false) => (asked ? ask(asked, anew) : Promise.resolve())
 
   /** Takes results out as speaking of something else, or back in; every figure follows. */
   async function setOff(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, of = asked, tell = true) {
     if (!of) return
     const { phrase, language } = of
     try {
-      await api('/api/results/off-topic', { method: 'PUT', body: { phrase, language, videoIds: rows.map(({ videoId }) => videoId), off } })
+      await api('/api/results/off-topic', {
+        method: 'PUT',
+        body: { phrase, language, videoIds: rows.map(({ videoId }) => videoId), off },
+      })
       // The way back may be taken while another page is shown.
       if (asked?.phrase === phrase && asked.language === language) await again()
       changes.changed('pages')
-      if (tell) notices.tell(rows.length === 1 ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'excluded' : 'restored'}.` : `${rows.length} results ${off ? 'excluded' : 'restored'}.`, { undo: () => setOff(rows, !off, of, false) })
+      if (tell)
+        notices.tell(
+          rows.length === 1
+            ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'excluded' : 'restored'}.`
+            : `${rows.length} results ${off ? 'excluded' : 'restored'}.`,
+          { undo: () => setOff(rows, !off, of, false) },
+        )
     } catch (error) {
       notices.tell(messageOf(error), { serious: true })
     }

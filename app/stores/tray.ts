@@ -1,7 +1,7 @@
 import { useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import type { Tray } from '../../shared/brief'
+import type { Tray } from '../../core/brief/fields/tray'
 import type { PhraseRow } from '../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
 import { counted, trayMark } from '~/composables/figures'
@@ -9,7 +9,11 @@ import { useBrief } from './brief'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
 
-export interface TrayPhrase { phrase: string, mark: string, lead: boolean }
+export interface TrayPhrase {
+  phrase: string
+  mark: string
+  lead: boolean
+}
 
 const EMPTY: Tray = { lead: null, support: [], setAside: [] }
 
@@ -23,13 +27,18 @@ export const useTray = defineStore('tray', () => {
   const problem = ref('')
   let asked = 0
 
-  const phrases = computed<TrayPhrase[]>(() => [
-    ...(tray.value.lead ? [{ phrase: tray.value.lead, lead: true }] : []), ...tray.value.support.map(phrase => ({ phrase, lead: false })),
-  ].map(each => ({ ...each, mark: trayMark(each.lead ? 0 : tray.value.support.indexOf(each.phrase) + 1) })))
+  const phrases = computed<TrayPhrase[]>(() =>
+    [
+      ...(tray.value.lead ? [{ phrase: tray.value.lead, lead: true }] : []),
+      ...tray.value.support.map(phrase => ({ phrase, lead: false })),
+    ].map(each => ({ ...each, mark: trayMark(each.lead ? 0 : tray.value.support.indexOf(each.phrase) + 1) })),
+  )
   const held = computed(() => new Set([...phrases.value.map(each => each.phrase), ...tray.value.setAside]))
 
   /** Changes the tray, with a way back. */
-  const change = (text: string, next: Tray) => { brief.change(text, 'tray', next) }
+  const change = (text: string, next: Tray) => {
+    brief.change(text, 'tray', next)
+  }
 
   const without = (list: string[]): Tray => ({
     lead: tray.value.lead !== null && list.includes(tray.value.lead) ? null : tray.value.lead,
@@ -39,7 +48,10 @@ export const useTray = defineStore('tray', () => {
 
   function add(list: string[]) {
     const fresh = list.filter(phrase => phrase !== tray.value.lead && !tray.value.support.includes(phrase))
-    if (!fresh.length) return notices.tell(list.length === 1 ? `“${list[0]}” is already in the tray.` : 'All of them are already in the tray.')
+    if (!fresh.length)
+      return notices.tell(
+        list.length === 1 ? `“${list[0]}” is already in the tray.` : 'All of them are already in the tray.',
+      )
     const rest = without(fresh)
     change(`${counted(fresh.length, 'phrase')} added to the tray.`, { ...rest, support: [...rest.support, ...fresh] })
   }
@@ -47,12 +59,19 @@ export const useTray = defineStore('tray', () => {
   function makeLead(phrase: string) {
     if (phrase === tray.value.lead) return
     const rest = without([phrase])
-    change(`“${phrase}” is now the lead.`, { ...rest, lead: phrase, support: rest.lead ? [rest.lead, ...rest.support] : rest.support })
+    change(`“${phrase}” is now the lead.`, {
+      ...rest,
+      lead: phrase,
+      support: rest.lead ? [rest.lead, ...rest.support] : rest.support,
+    })
   }
 
   function setAside(list: string[]) {
     const rest = without(list)
-    change(`${counted(list.length, 'phrase')} set aside.`, { ...rest, setAside: [...new Set([...list, ...rest.setAside])] })
+    change(`${counted(list.length, 'phrase')} set aside.`, {
+      ...rest,
+      setAside: [...new Set([...list, ...rest.setAside])],
+    })
   }
 
   function remove(phrase: string) {
@@ -79,7 +98,10 @@ export const useTray = defineStore('tray', () => {
     if (!fields || !list.length) return
     const mine = ++asked
     try {
-      const { rows } = await api<{ rows: PhraseRow[] }>('/api/phrases/figures', { method: 'POST', body: { phrases: list, region: fields.region, language: fields.language } })
+      const { rows } = await api<{ rows: PhraseRow[] }>('/api/phrases/figures', {
+        method: 'POST',
+        body: { phrases: list, region: fields.region, language: fields.language },
+      })
       if (mine !== asked) return
       figures.value = new Map(rows.map(row => [row.phrase, row]))
       problem.value = ''
@@ -89,8 +111,29 @@ export const useTray = defineStore('tray', () => {
   }
   const { revisions } = useChanges()
   // A long import or assessment changes figures several times a second.
-  watch(() => [revisions.phrases, revisions.pages], useThrottleFn(() => void refreshFigures(), 2000, true))
-  watch(() => [phrases.value.map(each => each.phrase).join('\n'), brief.fields?.region], () => void refreshFigures(), { immediate: true })
+  watch(
+    () => [revisions.phrases, revisions.pages],
+    useThrottleFn(() => void refreshFigures(), 2000, true),
+  )
+  watch(
+    () => [phrases.value.map(each => each.phrase).join('\n'), brief.fields?.region],
+    () => void refreshFigures(),
+    { immediate: true },
+  )
 
-  return { tray, phrases, held, figures, problem, add, makeLead, setAside, remove, reorder, move, restore: (phrase: string) => add([phrase]), refreshFigures }
+  return {
+    tray,
+    phrases,
+    held,
+    figures,
+    problem,
+    add,
+    makeLead,
+    setAside,
+    remove,
+    reorder,
+    move,
+    restore: (phrase: string) => add([phrase]),
+    refreshFigures,
+  }
 })

@@ -22,7 +22,13 @@ export const useWorkspace = defineStore('workspace', () => {
   const whom = ref<Whom>(localStorage.getItem('fonetra.for') === 'channel' ? 'channel' : 'anyone')
 
   /** The open brief says whose work it is; without one, what was chosen last. */
-  const current = computed<Workspace | null>(() => workspaces.value.find(each => each.id === brief.brief?.workspaceId) ?? workspaces.value.find(each => each.id === chosen.value) ?? workspaces.value[0] ?? null)
+  const current = computed<Workspace | null>(
+    () =>
+      workspaces.value.find(each => each.id === brief.brief?.workspaceId) ??
+      workspaces.value.find(each => each.id === chosen.value) ??
+      workspaces.value[0] ??
+      null,
+  )
   const id = computed(() => current.value?.id)
   /** Whether the one chosen last is still there. */
   const known = computed(() => workspaces.value.some(each => each.id === chosen.value))
@@ -38,7 +44,10 @@ export const useWorkspace = defineStore('workspace', () => {
     }
   }
 
-  watch(() => useChanges().revisions.workspaces, () => void refresh())
+  watch(
+    () => useChanges().revisions.workspaces,
+    () => void refresh(),
+  )
 
   function choose(workspace: string) {
     chosen.value = workspace

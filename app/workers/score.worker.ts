@@ -8,7 +8,12 @@ import { scoreDraft, type Score } from '../../core/draft/score'
 import { underlines, type Underline } from '../../core/draft/underlines'
 
 /** What a draft is scored by: it changes less often than the draft. */
-export interface ScoreConfiguration { ruleSet: RuleSet, profile: LimitProfile, phrases: DraftPhrases, language: string }
+export interface ScoreConfiguration {
+  ruleSet: RuleSet
+  profile: LimitProfile
+  phrases: DraftPhrases
+  language: string
+}
 
 /** The score of a draft. `rev` is the draft's, as it was asked. */
 export interface Scored {
@@ -24,12 +29,19 @@ export interface Scored {
 /** Grades that leave a cell of the grid empty. */
 const ABSENT = new Set(['none', 'fragment'])
 
-let configuration: ScoreConfiguration = { ruleSet: BALANCED, profile: DEFAULT_PROFILE, phrases: { lead: '', support: [] }, language: 'en' }
+let configuration: ScoreConfiguration = {
+  ruleSet: BALANCED,
+  profile: DEFAULT_PROFILE,
+  phrases: { lead: '', support: [] },
+  language: 'en',
+}
 
 function insertionsOf(draft: Draft, score: Score, list: readonly string[]): Record<string, Fix> {
   const { phrases, profile, language } = configuration
   const isSound = soundFixes(draft, phrases, profile, language)
-  const there = new Set(score.placements.filter(each => !ABSENT.has(each.grade)).map(each => insertionKey(each.phrase, each.place)))
+  const there = new Set(
+    score.placements.filter(each => !ABSENT.has(each.grade)).map(each => insertionKey(each.phrase, each.place)),
+  )
   const found: Record<string, Fix> = {}
   for (const phrase of list) {
     for (const place of PLACES) {
@@ -42,14 +54,18 @@ function insertionsOf(draft: Draft, score: Score, list: readonly string[]): Reco
 }
 
 const worker = {
-  configure(next: ScoreConfiguration) { configuration = next },
+  configure(next: ScoreConfiguration) {
+    configuration = next
+  },
   /** The score of a draft with all that the Desk shows of it; typing never waits for it. */
-  score({ rev, draft }: { rev: number, draft: Draft }): Scored {
+  score({ rev, draft }: { rev: number; draft: Draft }): Scored {
     const { ruleSet, profile, phrases, language } = configuration
     const list = [...(phrases.lead ? [phrases.lead] : []), ...phrases.support]
     const score = scoreDraft(draft, phrases, ruleSet, profile, language)
     return {
-      rev, draft, score: withHelpfulFixes(score, draft, phrases, ruleSet, profile, language),
+      rev,
+      draft,
+      score: withHelpfulFixes(score, draft, phrases, ruleSet, profile, language),
       title: underlines(draft.title ?? '', list, language),
       description: underlines(draft.description ?? '', list, language),
       insertions: insertionsOf(draft, score, list),

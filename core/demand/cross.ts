@@ -1,7 +1,12 @@
 import { phraseKey } from '../text/words'
 
 /** How a phrase and a place are put together; both names must stand in it. */
-export const CROSS_TEMPLATES = ['{phrase} {place}', '{phrase} in {place}', '{phrase} near {place}', '{place} {phrase}'] as const
+export const CROSS_TEMPLATES = [
+  '{phrase} {place}',
+  '{phrase} in {place}',
+  '{phrase} near {place}',
+  '{place} {phrase}',
+] as const
 
 /** What is wrong with a template, or `null`. */
 export function templateFault(template: string): string | null {
@@ -11,19 +16,31 @@ export function templateFault(template: string): string | null {
   return null
 }
 
-export interface Crossed { phrase: string, base: string, place: string }
+export interface Crossed {
+  phrase: string
+  base: string
+  place: string
+}
 
 /**
  * Every phrase with every place by every template, each result once, phrases before places.
  * @throws RangeError when there are more than `most`, or a template lacks a part.
  */
-export function crossPlaces(phrases: readonly string[], places: readonly string[], templates: readonly string[], most = 20_000): Crossed[] {
+export function crossPlaces(
+  phrases: readonly string[],
+  places: readonly string[],
+  templates: readonly string[],
+  most = 20_000,
+): Crossed[] {
   for (const template of templates) {
     const fault = templateFault(template)
     if (fault) throw new RangeError(fault)
   }
   const total = phrases.length * places.length * templates.length
-  if (total > most) throw new RangeError(`${phrases.length} phrases × ${places.length} places × ${templates.length} templates make ${total.toLocaleString('en')} phrases; ${most.toLocaleString('en')} is the most. Take fewer places or phrases.`)
+  if (total > most)
+    throw new RangeError(
+      `${phrases.length} phrases × ${places.length} places × ${templates.length} templates make ${total.toLocaleString('en')} phrases; ${most.toLocaleString('en')} is the most. Take fewer places or phrases.`,
+    )
   const found = new Map<string, Crossed>()
   for (const base of phrases) {
     for (const place of places) {

@@ -3,28 +3,54 @@ import { PlaceNames } from './placeNames'
 
 /** What a searcher wants. */
 export const INTENTS = ['do', 'learn', 'buy', 'compare', 'hire', 'near'] as const
-export type Intent = typeof INTENTS[number]
+export type Intent = (typeof INTENTS)[number]
 
-export const INTENT_WORDS: Record<Intent, string> = { do: 'do it', learn: 'learn', buy: 'buy', compare: 'compare', hire: 'hire', near: 'near a place' }
+export const INTENT_WORDS: Record<Intent, string> = {
+  do: 'do it',
+  learn: 'learn',
+  buy: 'buy',
+  compare: 'compare',
+  hire: 'hire',
+  near: 'near a place',
+}
 
-/** Words and word pairs that tell an intent, for English; each is worth its weight. Other languages tell by their results alone when those are English. */
+/**
+ * Words and word pairs that tell an intent, for English; each is worth its weight. Other languages tell by their
+ * results alone when those are English.
+ */
 const CUES: [Intent, number, string][] = [
-  ['do', 2, 'how to,how do,diy,yourself,at home,step by step,without tools,fix,replace,adjust,clean,install,remove,repair it,make,build,true,bleed,index,patch,wax,lubricate,tighten,sharpen,tune,polish'],
-  ['learn', 2, 'what is,what are,why,explained,guide,tutorial,for beginners,tips,mistakes,lesson,lessons,course,meaning,basics,when to,introduction'],
+  [
+    'do',
+    2,
+    'how to,how do,diy,yourself,at home,step by step,without tools,fix,replace,adjust,clean,install,remove,repair it,make,build,true,bleed,index,patch,wax,lubricate,tighten,sharpen,tune,polish',
+  ],
+  [
+    'learn',
+    2,
+    'what is,what are,why,explained,guide,tutorial,for beginners,tips,mistakes,lesson,lessons,course,meaning,basics,when to,introduction',
+  ],
   ['buy', 2, 'buy,price,cheap,sale,deal,deals,discount,for sale,order,cost of,budget,under'],
   ['buy', 1, 'best,choose,cost,worth it'],
   ['compare', 3, 'vs,versus,or,compare,comparison,difference,differences,review,reviews,alternative,better than'],
-  ['hire', 3, 'service,services,repair service,hire,company,professional,quote,book,mobile,repair shop,shop,workshop,mechanic'],
+  [
+    'hire',
+    3,
+    'service,services,repair service,hire,company,professional,quote,book,mobile,repair shop,shop,workshop,mechanic',
+  ],
   ['hire', 1, 'repair'],
   ['near', 4, 'near me,nearby,near,local,closest,open now'],
 ]
 
-interface Cue { intent: Intent, weight: number, text: string }
+interface Cue {
+  intent: Intent
+  weight: number
+  text: string
+}
 const byFirst = new Map<string, Cue[]>()
 for (const [intent, weight, list] of CUES) {
   for (const text of list.split(',')) {
     const first = text.split(' ')[0]!
-    byFirst.set(first, [...byFirst.get(first) ?? [], { intent, weight, text }])
+    byFirst.set(first, [...(byFirst.get(first) ?? []), { intent, weight, text }])
   }
 }
 
@@ -35,7 +61,7 @@ export interface IntentTold {
   cues: string[]
 }
 
-type Points = Map<Intent, { points: number, cues: Set<string> }>
+type Points = Map<Intent, { points: number; cues: Set<string> }>
 
 function add(points: Points, norms: readonly string[], weight: number): void {
   for (let i = 0; i < norms.length; i++) {
@@ -50,8 +76,8 @@ function add(points: Points, norms: readonly string[], weight: number): void {
   }
 }
 
-function best(points: Points): { intent: Intent, points: number, cues: string[] } | null {
-  let found: { intent: Intent, points: number, cues: string[] } | null = null
+function best(points: Points): { intent: Intent; points: number; cues: string[] } | null {
+  let found: { intent: Intent; points: number; cues: string[] } | null = null
   for (const intent of INTENTS) {
     const has = points.get(intent)
     if (has && (!found || has.points > found.points)) found = { intent, points: has.points, cues: [...has.cues] }
@@ -68,7 +94,11 @@ const NOWHERE = new PlaceNames()
  * @param titles of the results, as far as known; they decide only when at least a third of them agree.
  * @returns `null` when neither tells.
  */
-export function intentOf(phrase: string, places: PlaceNames = NOWHERE, titles: readonly string[] = []): IntentTold | null {
+export function intentOf(
+  phrase: string,
+  places: PlaceNames = NOWHERE,
+  titles: readonly string[] = [],
+): IntentTold | null {
   const norms = words(phrase).map(word => word.norm)
   const points: Points = new Map()
   add(points, norms, 1)
@@ -82,17 +112,53 @@ export function intentOf(phrase: string, places: PlaceNames = NOWHERE, titles: r
   const votes: Points = new Map()
   for (const title of titles) {
     const own: Points = new Map()
-    add(own, words(title).map(word => word.norm), 1)
+    add(
+      own,
+      words(title).map(word => word.norm),
+      1,
+    )
     const vote = best(own)
     if (!vote) continue
     const has = votes.get(vote.intent) ?? { points: 0, cues: new Set<string>() }
     votes.set(vote.intent, { points: has.points + 1, cues: new Set([...has.cues, ...vote.cues]) })
   }
   const most = best(votes)
-  return most && most.points >= Math.max(2, titles.length / 3) ? { intent: most.intent, from: 'results', cues: most.cues.slice(0, 6) } : null
+  return most && most.points >= Math.max(2, titles.length / 3)
+    ? { intent: most.intent, from: 'results', cues: most.cues.slice(0, 6) }
+    : null
 }
 
-const ASKING = new Set(['how', 'what', 'why', 'when', 'where', 'who', 'which', 'can', 'is', 'are', 'do', 'does', 'should', 'will', 'wie', 'was', 'warum', 'wann', 'wo', 'comment', 'pourquoi', 'quand', 'como', 'cuando', 'donde', 'come', 'perche', 'hoe', 'waarom'])
+const ASKING = new Set([
+  'how',
+  'what',
+  'why',
+  'when',
+  'where',
+  'who',
+  'which',
+  'can',
+  'is',
+  'are',
+  'do',
+  'does',
+  'should',
+  'will',
+  'wie',
+  'was',
+  'warum',
+  'wann',
+  'wo',
+  'comment',
+  'pourquoi',
+  'quand',
+  'como',
+  'cuando',
+  'donde',
+  'come',
+  'perche',
+  'hoe',
+  'waarom',
+])
 /** Whether a phrase is asked as a question. */
 export function isQuestion(phrase: string): boolean {
   if (phrase.includes('?')) return true

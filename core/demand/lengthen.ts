@@ -1,9 +1,24 @@
 import { phraseKey, words } from '../text/words'
 
 /** Words searchers add, for English; each with where it goes. */
-export const MODIFIERS: readonly { text: string, at: 'before' | 'after' }[] = [
+export const MODIFIERS: readonly { text: string; at: 'before' | 'after' }[] = [
   ...['how to', 'best way to', 'easy way to', 'best'].map(text => ({ text, at: 'before' as const })),
-  ...['for beginners', 'at home', 'step by step', 'tutorial', 'tips', 'guide', 'explained', 'quickly', 'yourself', 'without tools', 'mistakes', 'cost', 'cheap', 'properly'].map(text => ({ text, at: 'after' as const })),
+  ...[
+    'for beginners',
+    'at home',
+    'step by step',
+    'tutorial',
+    'tips',
+    'guide',
+    'explained',
+    'quickly',
+    'yourself',
+    'without tools',
+    'mistakes',
+    'cost',
+    'cheap',
+    'properly',
+  ].map(text => ({ text, at: 'after' as const })),
 ]
 
 export interface LongerPhrase {
@@ -16,7 +31,9 @@ export interface LongerPhrase {
 /** Beginnings that ask the same: two of them never stand together. */
 const ASKS = /^(how|best way|easy way|when|can|what|why)\b/u
 
-/** What a longer phrase adds to a shorter one, its words in order; `null` when it does not hold them all side by side. */
+/**
+ * What a longer phrase adds to a shorter one, its words in order; `null` when it does not hold them all side by side.
+ */
 export function addedWords(longer: string, phrase: string): string | null {
   const long = words(longer)
   const short = words(phrase).map(word => word.norm)
@@ -38,10 +55,17 @@ export function addedWords(longer: string, phrase: string): string | null {
  * @param known phrases that hold its words, in the order they should be tried.
  * @param modifiers the language's own; `MODIFIERS` for English.
  */
-export function longerPhrases(phrase: string, known: readonly string[], places: readonly string[], modifiers: readonly { text: string, at: 'before' | 'after' }[] = MODIFIERS): LongerPhrase[] {
+export function longerPhrases(
+  phrase: string,
+  known: readonly string[],
+  places: readonly string[],
+  modifiers: readonly { text: string; at: 'before' | 'after' }[] = MODIFIERS,
+): LongerPhrase[] {
   const base = phraseKey(phrase)
   const found = new Map<string, LongerPhrase>()
-  const put = (longer: LongerPhrase) => { if (!found.has(longer.phrase)) found.set(longer.phrase, longer) }
+  const put = (longer: LongerPhrase) => {
+    if (!found.has(longer.phrase)) found.set(longer.phrase, longer)
+  }
   for (const each of known) {
     const key = phraseKey(each)
     const added = addedWords(key, base)
@@ -50,9 +74,10 @@ export function longerPhrases(phrase: string, known: readonly string[], places: 
   const held = new Set(words(base).map(word => word.norm))
   const holds = (text: string) => words(text).every(word => held.has(word.norm))
   for (const { text, at } of modifiers) {
-    if (holds(text) || at === 'before' && ASKS.test(base)) continue
+    if (holds(text) || (at === 'before' && ASKS.test(base))) continue
     put({ phrase: phraseKey(at === 'before' ? `${text} ${base}` : `${base} ${text}`), added: text, from: 'modifier' })
   }
-  for (const place of places) if (!holds(place)) put({ phrase: phraseKey(`${base} ${place}`), added: place, from: 'place' })
+  for (const place of places)
+    if (!holds(place)) put({ phrase: phraseKey(`${base} ${place}`), added: place, from: 'place' })
   return [...found.values()]
 }

@@ -2,7 +2,11 @@ import { stemmerFor } from '../text/stems'
 import { stopWords } from '../text/stopwords'
 import { words } from '../text/words'
 
-export interface MeaningSource { id: string, title: string, tags: string[] | null }
+export interface MeaningSource {
+  id: string
+  title: string
+  tags: string[] | null
+}
 
 /** Results that speak of the same matter, named by the words they share. */
 export interface Meaning {
@@ -21,7 +25,10 @@ const LEAST_SHARE = 0.08
 /** A word names a cluster when this part of it uses it. */
 const NAMING = 0.3
 
-interface Told { vector: Map<string, number>, length: number }
+interface Told {
+  vector: Map<string, number>
+  length: number
+}
 
 /**
  * What a phrase means to those who publish for it: its results clustered by the words they share
@@ -38,7 +45,10 @@ export function meanings(phrase: string, results: readonly MeaningSource[], lang
   const written = new Map<string, Map<string, number>>()
   const bags = results.map(({ title, tags }) => {
     const bag = new Map<string, number>()
-    for (const [text, weight] of [[title, tags?.length ? 0.5 : 1], ...(tags ?? []).map(tag => [tag, 1] as const)] as const) {
+    for (const [text, weight] of [
+      [title, tags?.length ? 0.5 : 1],
+      ...(tags ?? []).map(tag => [tag, 1] as const),
+    ] as const) {
       for (const { norm } of words(text)) {
         if (stops.has(norm) || norm.length < 2 || /^\d+$/u.test(norm)) continue
         const key = stem(norm)
@@ -65,9 +75,13 @@ export function meanings(phrase: string, results: readonly MeaningSource[], lang
     return { vector, length: Math.sqrt(length) }
   })
   const clusters = join(told)
-  const named = clusters.filter(cluster => cluster.length >= Math.max(LEAST, LEAST_SHARE * results.length)).map((cluster): Meaning => ({
-    name: nameOf(cluster, bags, frequency, results.length, written), ids: cluster.map(i => results[i]!.id), share: cluster.length / results.length,
-  }))
+  const named = clusters
+    .filter(cluster => cluster.length >= Math.max(LEAST, LEAST_SHARE * results.length))
+    .map((cluster): Meaning => ({
+      name: nameOf(cluster, bags, frequency, results.length, written),
+      ids: cluster.map(i => results[i]!.id),
+      share: cluster.length / results.length,
+    }))
   return named.sort((a, b) => b.share - a.share)
 }
 
@@ -79,13 +93,16 @@ function likeness(a: Told, b: Told): number {
   return sum / a.length / b.length
 }
 
-/** Average linkage over at most some sixty results: the likenesses are kept as sums, so that a join is one addition a cluster. */
+/**
+ * Average linkage over at most some sixty results: the likenesses are kept as sums, so that a join is one addition a
+ * cluster.
+ */
 function join(told: readonly Told[]): number[][] {
   const clusters = told.map((_, i) => [i])
   const sums = told.map(a => told.map(b => likeness(a, b)))
   const alive = new Set(clusters.keys())
   for (;;) {
-    let best: { a: number, b: number, like: number } | null = null
+    let best: { a: number; b: number; like: number } | null = null
     for (const a of alive) {
       for (const b of alive) {
         if (b <= a) continue
@@ -101,13 +118,23 @@ function join(told: readonly Told[]): number[][] {
   }
 }
 
-function nameOf(cluster: readonly number[], bags: readonly Map<string, number>[], frequency: ReadonlyMap<string, number>, total: number, written: ReadonlyMap<string, Map<string, number>>): string[] {
+function nameOf(
+  cluster: readonly number[],
+  bags: readonly Map<string, number>[],
+  frequency: ReadonlyMap<string, number>,
+  total: number,
+  written: ReadonlyMap<string, Map<string, number>>,
+): string[] {
   const inside = new Map<string, number>()
   for (const i of cluster) for (const key of bags[i]!.keys()) inside.set(key, (inside.get(key) ?? 0) + 1)
-  const points = [...inside].filter(([, n]) => n >= NAMING * cluster.length).map(([key, n]) => {
-    const outside = (frequency.get(key)! - n + 0.5) / (total - cluster.length + 1)
-    return { key, points: (n / cluster.length) * Math.log(1 + n / cluster.length / outside) }
-  })
-  return points.sort((a, b) => b.points - a.points || (a.key < b.key ? -1 : 1)).slice(0, 3)
+  const points = [...inside]
+    .filter(([, n]) => n >= NAMING * cluster.length)
+    .map(([key, n]) => {
+      const outside = (frequency.get(key)! - n + 0.5) / (total - cluster.length + 1)
+      return { key, points: (n / cluster.length) * Math.log(1 + n / cluster.length / outside) }
+    })
+  return points
+    .sort((a, b) => b.points - a.points || (a.key < b.key ? -1 : 1))
+    .slice(0, 3)
     .map(({ key }) => [...written.get(key)!].sort((a, b) => b[1] - a[1])[0]![0])
 }

@@ -6,7 +6,7 @@ const PARTS = 64
 /** The part a key belongs to. */
 function partOf(key: string): number {
   let sum = key.length
-  for (let i = 0; i < key.length; i++) sum = sum * 31 + key.charCodeAt(i) | 0
+  for (let i = 0; i < key.length; i++) sum = (sum * 31 + key.charCodeAt(i)) | 0
   return (sum >>> 0) % PARTS
 }
 
@@ -16,7 +16,9 @@ export class PlaceNames {
   /** By the first word: the most words that a name has which begins with it. */
   private readonly longest = Array.from({ length: PARTS }, () => new Map<string, number>())
 
-  constructor(names: Iterable<string> = []) { for (const name of names) this.add(name) }
+  constructor(names: Iterable<string> = []) {
+    for (const name of names) this.add(name)
+  }
 
   add(name: string): void {
     const norms = words(name).map(word => word.norm)

@@ -36,14 +36,20 @@ function monthsMatter(logs: readonly number[]): number {
   const within = (x: readonly number[]) => {
     const sums = new Float64Array(YEAR)
     const counts = new Float64Array(YEAR)
-    x.forEach((value, i) => { sums[i % YEAR]! += value; counts[i % YEAR]!++ })
+    x.forEach((value, i) => {
+      sums[i % YEAR]! += value
+      counts[i % YEAR]!++
+    })
     return x.map((value, i) => value - sums[i % YEAR]! / counts[i % YEAR]!)
   }
-  const centred = (x: readonly number[]) => { const mean = x.reduce((a, b) => a + b, 0) / n; return x.map(value => value - mean) }
+  const centred = (x: readonly number[]) => {
+    const mean = x.reduce((a, b) => a + b, 0) / n
+    return x.map(value => value - mean)
+  }
   const rest = (x: readonly number[], y: readonly number[]) => {
     const xx = x.reduce((sum, value) => sum + value * value, 0)
     const xy = x.reduce((sum, value, i) => sum + value * y[i]!, 0)
-    return y.reduce((sum, value) => sum + value * value, 0) - (xx > 0 ? xy * xy / xx : 0)
+    return y.reduce((sum, value) => sum + value * value, 0) - (xx > 0 ? (xy * xy) / xx : 0)
   }
   const line = logs.map((_, i) => i)
   const alone = rest(centred(line), centred(logs))
@@ -61,7 +67,8 @@ function peakMonths(index: readonly number[]): number[] {
   let from = top
   while (from > top - YEAR + 1 && high(from - 1)) from--
   const months: number[] = []
-  for (let month = from; months.length < YEAR && (month <= top || high(month)); month++) months.push((month + YEAR) % YEAR)
+  for (let month = from; months.length < YEAR && (month <= top || high(month)); month++)
+    months.push((month + YEAR) % YEAR)
   return months
 }
 
@@ -85,19 +92,23 @@ export function season(months: Months, lastMonth: number): Season | null {
   // 36 months on, the first value stands in the calendar month after the last one.
   const calendar = (i: number) => (lastMonth + 1 + i) % YEAR
   const sums = new Float64Array(YEAR)
-  const inside = trend.flatMap((level, i) => level === null ? [] : [{ month: calendar(i), value: logs[i]! - level }])
+  const inside = trend.flatMap((level, i) => (level === null ? [] : [{ month: calendar(i), value: logs[i]! - level }]))
   for (const { month, value } of inside) sums[month]! += value
-  const means = [...sums].map(sum => sum * YEAR / inside.length)
+  const means = [...sums].map(sum => (sum * YEAR) / inside.length)
   const level = means.reduce((a, b) => a + b, 0) / YEAR
   const index = means.map(mean => mean - level)
-  const variance = (list: number[]) => { const mean = list.reduce((a, b) => a + b, 0) / list.length; return list.reduce((sum, x) => sum + (x - mean) ** 2, 0) / list.length }
+  const variance = (list: number[]) => {
+    const mean = list.reduce((a, b) => a + b, 0) / list.length
+    return list.reduce((sum, x) => sum + (x - mean) ** 2, 0) / list.length
+  }
   const whole = variance(inside.map(each => each.value))
   const remainder = variance(inside.map(each => each.value - index[each.month]!))
   const raw = whole > 0 ? Math.max(0, 1 - remainder / whole) : 0
-  const strength = Math.max(0, 1 - (1 - raw) * 23 / 12)
+  const strength = Math.max(0, 1 - ((1 - raw) * 23) / 12)
   return { strength, p, shape: index.map(Math.exp), peaks: peakMonths(index) }
 }
 
 /** Peak months as twelve bits, January the lowest. */
-export const peakBits = (peaks: readonly number[]) => peaks.reduce((bits, month) => bits | 1 << month, 0)
-export const bitPeaks = (bits: number) => Array.from({ length: YEAR }, (_, month) => month).filter(month => bits >> month & 1)
+export const peakBits = (peaks: readonly number[]) => peaks.reduce((bits, month) => bits | (1 << month), 0)
+export const bitPeaks = (bits: number) =>
+  Array.from({ length: YEAR }, (_, month) => month).filter(month => (bits >> month) & 1)

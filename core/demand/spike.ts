@@ -24,12 +24,15 @@ export function spike(months: Months): Spike | null {
   if (months.length < 24) return null
   const values = months.map(month => month ?? 0)
   const total = values.reduce((a, b) => a + b, 0)
-  const sumFrom = (from: number) => values.slice(Math.max(0, from), Math.max(0, from + WINDOW)).reduce((a, b) => a + b, 0)
+  const sumFrom = (from: number) =>
+    values.slice(Math.max(0, from), Math.max(0, from + WINDOW)).reduce((a, b) => a + b, 0)
   let best = 0
   for (let from = 1; from + WINDOW <= values.length; from++) if (sumFrom(from) > sumFrom(best)) best = from
   const sum = sumFrom(best)
   if (total <= 0 || sum / total <= LEAST_SHARE) return null
-  for (const years of [-24, -12, 12, 24]) if (best + years >= 0 && best + years + WINDOW <= values.length && sumFrom(best + years) >= REPEATS * sum) return null
+  for (const years of [-24, -12, 12, 24])
+    if (best + years >= 0 && best + years + WINDOW <= values.length && sumFrom(best + years) >= REPEATS * sum)
+      return null
   // A window of four around a spike of two begins with quiet months: they are not part of it.
   const quiet = (total - sum) / Math.max(1, values.length - WINDOW)
   let [from, to] = [best, best + WINDOW - 1]

@@ -1,7 +1,11 @@
 import type { Trend } from './trend'
 
 /** How much each factor counts in the geometric mean; editable, and summing to 1 by habit. */
-export interface WorthWeights { demand: number, ease: number, trend: number }
+export interface WorthWeights {
+  demand: number
+  ease: number
+  trend: number
+}
 
 export const WORTH_WEIGHTS: WorthWeights = { demand: 0.45, ease: 0.45, trend: 0.1 }
 
@@ -60,12 +64,14 @@ export function trendFactor(trend: Pick<Trend, 'direction' | 'yearly'>): number 
  */
 export function worth(input: WorthInput, weights: WorthWeights = WORTH_WEIGHTS): number | null {
   const { volume, ease, trend } = input
-  if ((volume === null && weights.demand) || (ease === null && weights.ease) || (trend === null && weights.trend)) return null
+  if ((volume === null && weights.demand) || (ease === null && weights.ease) || (trend === null && weights.trend))
+    return null
   const total = weights.demand + weights.ease + weights.trend
   const part = (value: number, weight: number) => (weight ? Math.pow(Math.max(0, value), weight / total) : 1)
-  const mean = part(volume === null ? 0 : demandFactor(volume, input.cap), weights.demand)
-    * part(ease ?? 0, weights.ease)
-    * part(trend === null ? 1 : trendFactor(trend), weights.trend)
+  const mean =
+    part(volume === null ? 0 : demandFactor(volume, input.cap), weights.demand) *
+    part(ease ?? 0, weights.ease) *
+    part(trend === null ? 1 : trendFactor(trend), weights.trend)
   return Math.min(100, 100 * mean)
 }
 
@@ -91,7 +97,11 @@ export function worthWorking(input: WorthInput, weights: WorthWeights = WORTH_WE
   return { worth: value, factors, heldBackBy }
 }
 
-function gainFromZero(raw: Record<keyof WorthWeights, number | null>, weights: WorthWeights, name: keyof WorthWeights): number {
+function gainFromZero(
+  raw: Record<keyof WorthWeights, number | null>,
+  weights: WorthWeights,
+  name: keyof WorthWeights,
+): number {
   const total = weights.demand + weights.ease + weights.trend
   return (['demand', 'ease', 'trend'] as const)
     .filter(other => other !== name)

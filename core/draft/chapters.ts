@@ -1,9 +1,17 @@
 /** A chapter line of a description: `m:ss`, `mm:ss` or `h:mm:ss` at the start, then its title. */
-export interface Chapter { seconds: number, title: string, start: number, titleStart: number }
+export interface Chapter {
+  seconds: number
+  title: string
+  start: number
+  titleStart: number
+}
 
 const LINE = /^[ \t]*(?:(\d{1,2}):)?(\d{1,2}):([0-5]\d)(?!\d|[ \t]?[ap]\.?m\b)[ \t]*(?:[-–—|:][ \t]*)?(.*)$/gimu
 
-/** Chapter lines in order of the text. A lone time in a sentence is not at the start of a line and is none, nor is a time of the day. */
+/**
+ * Chapter lines in order of the text. A lone time in a sentence is not at the start of a line and is none, nor is a
+ * time of the day.
+ */
 export function chaptersOf(description: string): Chapter[] {
   const found: Chapter[] = []
   for (const hit of description.matchAll(LINE)) {

@@ -8,7 +8,7 @@ import type { PlaceText } from './places'
  * pick it among its neighbours, does it promise what the video delivers, are limits and form right.
  */
 export const QUESTIONS = ['found', 'chosen', 'kept', 'sound'] as const
-export type Question = typeof QUESTIONS[number]
+export type Question = (typeof QUESTIONS)[number]
 
 /** What a check sees. Texts are read once per draft and shared by all checks. */
 export interface CheckInput {
@@ -56,8 +56,12 @@ export function defineCheck<Settings extends object>(check: Check<Settings>): Ch
   return check as unknown as Check
 }
 
-const outcome = (fraction: number | null, message: string, extra: Partial<Outcome>): Outcome =>
-  ({ fraction, message, ranges: extra.ranges ?? [], fixes: extra.fixes ?? [] })
+const outcome = (fraction: number | null, message: string, extra: Partial<Outcome>): Outcome => ({
+  fraction,
+  message,
+  ranges: extra.ranges ?? [],
+  fixes: extra.fixes ?? [],
+})
 
 /** The check is met in full. */
 export const met = (message: string, extra: Partial<Outcome> = {}) => outcome(1, message, extra)

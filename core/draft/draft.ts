@@ -7,32 +7,46 @@ export interface Draft {
   title?: string
   description?: string
   tags?: string[]
-  playlist?: { title: string, description: string }
+  playlist?: { title: string; description: string }
   /** SRT or WebVTT. */
   captions?: string
   durationSeconds?: number
 }
 
 /** The phrases a text is written for. */
-export interface DraftPhrases { lead: string, support: string[] }
+export interface DraftPhrases {
+  lead: string
+  support: string[]
+}
 
 /** The fields in which a check finds things and a fix changes them. */
 export const FIELDS = ['title', 'description', 'tags', 'fileName', 'playlist', 'captions'] as const
-export type Field = typeof FIELDS[number]
+export type Field = (typeof FIELDS)[number]
 
 /** A stretch of a field's text, UTF-16 and half-open; for tags, `item` is the tag's index. */
-export interface FieldRange { field: Field, item?: number, start: number, end: number }
+export interface FieldRange {
+  field: Field
+  item?: number
+  start: number
+  end: number
+}
 
 /** A ready-made change that one click applies, as edits of one field. */
 export type Fix =
-  | { label: string, field: 'title' | 'description' | 'fileName', edits: TextEdit[] }
-  | { label: string, field: 'tags', edits: ListEdit[] }
+  | { label: string; field: 'title' | 'description' | 'fileName'; edits: TextEdit[] }
+  | { label: string; field: 'tags'; edits: ListEdit[] }
 
 /** A change that makes one text of another. */
-export const textFix = (label: string, field: 'title' | 'description' | 'fileName', before: string, after: string): Fix => ({ label, field, edits: textEdits(before, after) })
+export const textFix = (
+  label: string,
+  field: 'title' | 'description' | 'fileName',
+  before: string,
+  after: string,
+): Fix => ({ label, field, edits: textEdits(before, after) })
 
 /** What a field of a draft is once a fix is applied. */
-export const fixed = (draft: Draft, fix: Fix): string | string[] => fix.field === 'tags' ? applyList(draft.tags ?? [], fix.edits) : applyText(draft[fix.field] ?? '', fix.edits)
+export const fixed = (draft: Draft, fix: Fix): string | string[] =>
+  fix.field === 'tags' ? applyList(draft.tags ?? [], fix.edits) : applyText(draft[fix.field] ?? '', fix.edits)
 
 /** Where a phrase stands, for the placement grid. */
 export interface Placement {
@@ -40,7 +54,7 @@ export interface Placement {
   place: PlaceId
   /** The tag's, hashtag's or chapter's index, where the place holds several. */
   item?: number
-  grade: typeof GRADES[number]
+  grade: (typeof GRADES)[number]
   /** Offsets in the place's own field, or in the tag named by `item`. */
   start: number
   end: number
@@ -48,7 +62,17 @@ export interface Placement {
 
 /** Where a phrase can stand. */
 export const PLACES = [
-  'fileName', 'title', 'titleFront', 'firstLine', 'opening', 'description', 'firstTag', 'tags', 'hashtags', 'chapters',
-  'playlist', 'spoken',
+  'fileName',
+  'title',
+  'titleFront',
+  'firstLine',
+  'opening',
+  'description',
+  'firstTag',
+  'tags',
+  'hashtags',
+  'chapters',
+  'playlist',
+  'spoken',
 ] as const
-export type PlaceId = typeof PLACES[number]
+export type PlaceId = (typeof PLACES)[number]

@@ -1,8 +1,19 @@
-/** A change of a text: what stands from `start` to `end` gives way to `insert`. UTF-16 offsets into the text before any edit, half-open. */
-export interface TextEdit { start: number, end: number, insert: string }
+/**
+ * A change of a text: what stands from `start` to `end` gives way to `insert`. UTF-16 offsets into the text before any
+ * edit, half-open.
+ */
+export interface TextEdit {
+  start: number
+  end: number
+  insert: string
+}
 
 /** A change of a list: so many items from `item` on give way to others. Indexes refer to the list before any edit. */
-export interface ListEdit { item: number, remove: number, insert: string[] }
+export interface ListEdit {
+  item: number
+  remove: number
+  insert: string[]
+}
 
 /** The text with edits applied. They stand in order and do not overlap. */
 export function applyText(text: string, edits: readonly TextEdit[]): string {
@@ -38,10 +49,15 @@ function hull(before: string, after: string, offset: number): TextEdit[] {
   let tail = 0
   while (tail < shorter - start && before[before.length - 1 - tail] === after[after.length - 1 - tail]) tail++
   if (tail > 0 && isLow(before.charCodeAt(before.length - tail))) tail--
-  return [{ start: offset + start, end: offset + before.length - tail, insert: after.slice(start, after.length - tail) }]
+  return [
+    { start: offset + start, end: offset + before.length - tail, insert: after.slice(start, after.length - tail) },
+  ]
 }
 
-/** Edits that make one text of another: line by line where both have as many, else the stretch from the first difference to the last. */
+/**
+ * Edits that make one text of another: line by line where both have as many, else the stretch from the first difference
+ * to the last.
+ */
 export function textEdits(before: string, after: string): TextEdit[] {
   const [old, now] = [before.split('\n'), after.split('\n')]
   if (old.length !== now.length) return hull(before, after, 0)

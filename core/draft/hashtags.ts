@@ -1,5 +1,8 @@
 /** A hashtag in a description, with the offset of its sign. */
-export interface Hashtag { text: string, start: number }
+export interface Hashtag {
+  text: string
+  start: number
+}
 
 const HASHTAG = /(?<![\p{L}\p{N}_&/#])#([\p{L}\p{M}\p{N}_]+)/gu
 

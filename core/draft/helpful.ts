@@ -20,10 +20,16 @@ const CURLED = /[“”„]/gu
 const STRAY_JOINT = /[|·•:,–—]\s{0,3}[|·•:,–—]|^\s{0,3}[|·•:,–—?!]|[|·•,–—]\s{0,3}$/gmu
 
 const times = (text: string, sign: string) => text.split(sign).length - 1
-/** What is broken in a text, kind by kind: brackets and quotation marks without their other half or with nothing between, joints that join nothing. */
+/**
+ * What is broken in a text, kind by kind: brackets and quotation marks without their other half or with nothing
+ * between, joints that join nothing.
+ */
 const faults = (text: string): number[] => [
-  ...PAIRS.map(([open, close]) => Math.abs(times(text, open) - times(text, close))), times(text, '"') % 2, [...text.matchAll(CURLED)].length % 2,
-  [...text.matchAll(EMPTY_PAIRS)].length, [...text.matchAll(STRAY_JOINT)].length,
+  ...PAIRS.map(([open, close]) => Math.abs(times(text, open) - times(text, close))),
+  times(text, '"') % 2,
+  [...text.matchAll(CURLED)].length % 2,
+  [...text.matchAll(EMPTY_PAIRS)].length,
+  [...text.matchAll(STRAY_JOINT)].length,
 ]
 
 const withoutScheme = (url: string) => url.replace(/^[a-z]+:\/\//iu, '').replace(/\/$/u, '')
@@ -31,7 +37,7 @@ const withoutScheme = (url: string) => url.replace(/^[a-z]+:\/\//iu, '').replace
 /** Whether every one of some items is still there, in the same order. */
 function keeps<Item>(before: readonly Item[], after: readonly Item[]): boolean {
   let at = 0
-  return before.every((item) => {
+  return before.every(item => {
     while (at < after.length && after[at] !== item) at++
     return at++ < after.length
   })
@@ -40,48 +46,95 @@ function keeps<Item>(before: readonly Item[], after: readonly Item[]): boolean {
 /** How often the lead's words stand in a line beyond once each: what is said twice is stuffed. */
 function repeated(line: string, lead: string, language: string): number {
   const { byStem } = readText(line, language)
-  return readPhrase(lead, language).content.reduce((sum, stem) => sum + Math.max(0, (byStem.get(stem)?.length ?? 0) - 1), 0)
+  return readPhrase(lead, language).content.reduce(
+    (sum, stem) => sum + Math.max(0, (byStem.get(stem)?.length ?? 0) - 1),
+    0,
+  )
 }
 
 /** What a change of a text must leave as it is. */
 function frameOf(text: string, unit: Unit, firstLine: string, lead: string, language: string) {
   return {
-    cost: count(text, unit), faults: faults(text), repeated: repeated(firstLine, lead, language),
-    links: linksOf(text).map(link => withoutScheme(link.text)).sort(), hashtags: hashtagsOf(text).map(tag => tag.text).sort(),
+    cost: count(text, unit),
+    faults: faults(text),
+    repeated: repeated(firstLine, lead, language),
+    links: linksOf(text)
+      .map(link => withoutScheme(link.text))
+      .sort(),
+    hashtags: hashtagsOf(text)
+      .map(tag => tag.text)
+      .sort(),
     chapters: chaptersOf(text).map(chapter => `${chapter.seconds} ${chapter.title}`),
   }
 }
 type Frame = ReturnType<typeof frameOf>
 
-const isWhole = (before: Frame, after: Frame, limit: number) => after.cost <= Math.max(limit, before.cost) && after.faults.every((n, i) => n <= before.faults[i]!) && after.repeated <= before.repeated
-  && after.links.length === before.links.length && keeps(before.links, after.links) && keeps(before.chapters, after.chapters) && keeps(before.hashtags, after.hashtags)
+const isWhole = (before: Frame, after: Frame, limit: number) =>
+  after.cost <= Math.max(limit, before.cost) &&
+  after.faults.every((n, i) => n <= before.faults[i]!) &&
+  after.repeated <= before.repeated &&
+  after.links.length === before.links.length &&
+  keeps(before.links, after.links) &&
+  keeps(before.chapters, after.chapters) &&
+  keeps(before.hashtags, after.hashtags)
 
-/** Tells of fixes to a draft whether they leave whole what they do not mean to change (limits, links, chapters, hashtags, brackets), and stuff nothing. */
-export function soundFixes(draft: Draft, phrases: DraftPhrases, profile: LimitProfile, language: string): (fix: Fix) => boolean {
+/**
+ * Tells of fixes to a draft whether they leave whole what they do not mean to change (limits, links, chapters,
+ * hashtags, brackets), and stuff nothing.
+ */
+export function soundFixes(
+  draft: Draft,
+  phrases: DraftPhrases,
+  profile: LimitProfile,
+  language: string,
+): (fix: Fix) => boolean {
   const title = (text: string) => frameOf(text, profile.title.unit, text, phrases.lead, language)
-  const description = (text: string) => frameOf(text, profile.description.unit, firstLineOf(text).text, phrases.lead, language)
+  const description = (text: string) =>
+    frameOf(text, profile.description.unit, firstLineOf(text).text, phrases.lead, language)
   let [ofTitle, ofDescription]: (Frame | null)[] = [null, null]
-  return (fix) => {
+  return fix => {
     const value = fixed(draft, fix)
     switch (fix.field) {
-      case 'tags': return tagsCost(value as string[], profile) <= Math.max(profile.tags.limit, tagsCost(draft.tags ?? [], profile))
-      case 'title': return isWhole(ofTitle ??= title(draft.title ?? ''), title(value as string), profile.title.limit)
-      case 'description': return isWhole(ofDescription ??= description(draft.description ?? ''), description(value as string), profile.description.limit)
-      case 'fileName': return true
+      case 'tags':
+        return tagsCost(value as string[], profile) <= Math.max(profile.tags.limit, tagsCost(draft.tags ?? [], profile))
+      case 'title':
+        return isWhole((ofTitle ??= title(draft.title ?? '')), title(value as string), profile.title.limit)
+      case 'description':
+        return isWhole(
+          (ofDescription ??= description(draft.description ?? '')),
+          description(value as string),
+          profile.description.limit,
+        )
+      case 'fileName':
+        return true
     }
   }
 }
 
 /**
- * A score whose fixes all help: applying one raises the points under the same set, keeps every limit, and breaks no link, chapter,
- * hashtag, quotation or bracket. Cost: the draft is scored once more for each fix.
+ * A score whose fixes all help: applying one raises the points under the same set, keeps every limit, and breaks no
+ * link, chapter, hashtag, quotation or bracket. Cost: the draft is scored once more for each fix.
  *
  * @param score of the same draft, with every fix its checks propose.
  */
-export function withHelpfulFixes(score: Score, draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet, profile: LimitProfile, language: string): Score {
+export function withHelpfulFixes(
+  score: Score,
+  draft: Draft,
+  phrases: DraftPhrases,
+  ruleSet: RuleSet,
+  profile: LimitProfile,
+  language: string,
+): Score {
   const isLong = (draft.title?.length ?? 0) + (draft.description?.length ?? 0) + (draft.captions?.length ?? 0) > LONGEST
   const isSound = soundFixes(draft, phrases, profile, language)
-  const helps = (fix: Fix) => isSound(fix)
-    && scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language).points > score.points + MORE
-  return { ...score, checks: score.checks.map(check => check.fixes.length ? { ...check, fixes: isLong ? [] : check.fixes.filter(helps) } : check) }
+  const helps = (fix: Fix) =>
+    isSound(fix) &&
+    scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language).points >
+      score.points + MORE
+  return {
+    ...score,
+    checks: score.checks.map(check =>
+      check.fixes.length ? { ...check, fixes: isLong ? [] : check.fixes.filter(helps) } : check,
+    ),
+  }
 }

@@ -8,13 +8,20 @@ import { leadFirst } from './titleFixes'
 import { alsoSentence } from './wording'
 
 /** The phrase as one hashtag: its words run together, each but the first with a capital. */
-const hashtag = (phrase: string, language: string) => `#${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).map((word, i) => i ? asSentence(word, language) : word).join('')}`
+const hashtag = (phrase: string, language: string) =>
+  `#${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).map((word, i) => (i ? asSentence(word, language) : word)).join('')}`
 
 /** The name of a cell of the placement grid. */
 export const insertionKey = (phrase: string, place: string) => `${phrase}\n${place}`
 
 /** What one click would put in an empty cell; `null` where only a person can write it. */
-export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profile: LimitProfile, language: string): Fix | null {
+export function insertionFor(
+  place: PlaceId,
+  phrase: string,
+  draft: Draft,
+  profile: LimitProfile,
+  language: string,
+): Fix | null {
   const description = draft.description ?? ''
   switch (place) {
     case 'title':
@@ -22,25 +29,55 @@ export function insertionFor(place: PlaceId, phrase: string, draft: Draft, profi
       return leadFirst(draft.title ?? '', readPhrase(phrase, language), profile)[0] ?? null
     case 'firstLine':
     case 'opening':
-      return textFix('Start the description with it', 'description', description, begunWith(description, phrase, language))
+      return textFix(
+        'Start the description with it',
+        'description',
+        description,
+        begunWith(description, phrase, language),
+      )
     case 'description': {
       const sentence = alsoSentence([phrase], language)
-      return sentence === null ? null : textFix('Add a line that mentions it', 'description', description, `${description.trimEnd()}${description.trim() ? '\n\n' : ''}${sentence}`)
+      return sentence === null
+        ? null
+        : textFix(
+            'Add a line that mentions it',
+            'description',
+            description,
+            `${description.trimEnd()}${description.trim() ? '\n\n' : ''}${sentence}`,
+          )
     }
     case 'firstTag': {
       const tags = draft.tags ?? []
       const at = tags.findIndex(tag => tagKey(tag) === tagKey(phrase))
-      return { label: 'Make it the first tag', field: 'tags', edits: [{ item: 0, remove: 0, insert: [phrase] }, ...(at < 0 ? [] : [{ item: at, remove: 1, insert: [] }])] }
+      return {
+        label: 'Make it the first tag',
+        field: 'tags',
+        edits: [{ item: 0, remove: 0, insert: [phrase] }, ...(at < 0 ? [] : [{ item: at, remove: 1, insert: [] }])],
+      }
     }
     case 'tags':
-      return { label: 'Add it as a tag', field: 'tags', edits: [{ item: (draft.tags ?? []).length, remove: 0, insert: [phrase] }] }
+      return {
+        label: 'Add it as a tag',
+        field: 'tags',
+        edits: [{ item: (draft.tags ?? []).length, remove: 0, insert: [phrase] }],
+      }
     case 'hashtags': {
       const tag = hashtag(phrase, language)
-      return textFix(`Add ${tag}`, 'description', description, `${description.trimEnd()}${/#[\p{L}\p{N}_]+\s*$/u.test(description) ? ' ' : '\n\n'}${tag}`.trimStart())
+      return textFix(
+        `Add ${tag}`,
+        'description',
+        description,
+        `${description.trimEnd()}${/#[\p{L}\p{N}_]+\s*$/u.test(description) ? ' ' : '\n\n'}${tag}`.trimStart(),
+      )
     }
     case 'fileName': {
       const name = draft.fileName ?? ''
-      return textFix('Name the file after it', 'fileName', name, `${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).join('-').toLocaleLowerCase(language)}${/\.[a-z0-9]{2,4}$/iu.exec(name)?.[0] ?? '.mp4'}`)
+      return textFix(
+        'Name the file after it',
+        'fileName',
+        name,
+        `${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).join('-').toLocaleLowerCase(language)}${/\.[a-z0-9]{2,4}$/iu.exec(name)?.[0] ?? '.mp4'}`,
+      )
     }
     case 'chapters':
     case 'playlist':

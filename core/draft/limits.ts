@@ -6,15 +6,15 @@ export interface LimitProfile {
   format: 1
   id: string
   name: string
-  title: { limit: number, unit: Unit, forbidden: string[] }
-  description: { limit: number, unit: Unit, forbidden: string[], openingCodePoints: number }
+  title: { limit: number; unit: Unit; forbidden: string[] }
+  description: { limit: number; unit: Unit; forbidden: string[]; openingCodePoints: number }
   /** Tags' lengths in all, plus `spacedTagExtra` for each that holds a space, plus commas between. */
-  tags: { limit: number, unit: Unit, spacedTagExtra: number, separator: number }
-  hashtags: { shown: number, ignoredPast: number }
-  chapters: { least: number, leastSeconds: number }
-  playlist: { titleLimit: number, titleUnit: Unit, descriptionLimit: number, descriptionUnit: Unit }
+  tags: { limit: number; unit: Unit; spacedTagExtra: number; separator: number }
+  hashtags: { shown: number; ignoredPast: number }
+  chapters: { least: number; leastSeconds: number }
+  playlist: { titleLimit: number; titleUnit: Unit; descriptionLimit: number; descriptionUnit: Unit }
   /** How much of a title a surface shows, in ems of the shipped text font. */
-  surfaces: { phone: number, desktopList: number, suggestion: number }
+  surfaces: { phone: number; desktopList: number; suggestion: number }
 }
 
 /**
@@ -69,5 +69,8 @@ export function tidyTags(tags: readonly string[]): string[] {
 
 /** Cuts pasted text into tags: commas, semicolons, tabs and line breaks part them. */
 export function splitTags(text: string): string[] {
-  return text.split(/[,;\t\n\r]+/u).map(tag => trimSigns(tag.trim(), /["“”]/u).replace(/\s+/gu, ' ').trim()).filter(Boolean)
+  return text
+    .split(/[,;\t\n\r]+/u)
+    .map(tag => trimSigns(tag.trim(), /["“”]/u).replace(/\s+/gu, ' ').trim())
+    .filter(Boolean)
 }

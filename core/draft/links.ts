@@ -1,16 +1,28 @@
 import LinkifyIt from 'linkify-it'
 
 /** A link found in a text; `scheme` is false where the site would leave it unclickable. */
-export interface TextLink { text: string, url: string, start: number, end: number, scheme: boolean }
+export interface TextLink {
+  text: string
+  url: string
+  start: number
+  end: number
+  scheme: boolean
+}
 
-/** Endings the finder does not know by itself; countries' two letters it does. `example` is reserved for made-up addresses. */
-const ENDINGS = 'academy app art blog bike cafe camera care chat city clothing club coach coffee community cool design dev dog earth email events example fan farm film fit fitness fm fun gallery games garden gifts guide guru health help home house land law life link live love ltd market media moda movie music network news ninja one online page photo photography photos pictures plus radio recipes red rent repair rocks run school science shoes show site social solutions space store studio style team tech tips today tools tours town toys training travel tube vet video watch wiki wine work works world xyz yoga zone'.split(' ')
+/**
+ * Endings the finder does not know by itself; countries' two letters it does. `example` is reserved for made-up
+ * addresses.
+ */
+const ENDINGS =
+  'academy app art blog bike cafe camera care chat city clothing club coach coffee community cool design dev dog earth email events example fan farm film fit fitness fm fun gallery games garden gifts guide guru health help home house land law life link live love ltd market media moda movie music network news ninja one online page photo photography photos pictures plus radio recipes red rent repair rocks run school science shoes show site social solutions space store studio style team tech tips today tools tours town toys training travel tube vet video watch wiki wine work works world xyz yoga zone'.split(
+    ' ',
+  )
 
 const finder = new LinkifyIt({ fuzzyEmail: false }).tlds(ENDINGS, true)
 
 /**
- * No address is taken to be longer, in characters. The finder looks through all that comes after each scheme, so that a long run
- * of addresses without a space took a time that grew with the square of its length.
+ * No address is taken to be longer, in characters. The finder looks through all that comes after each scheme, so that a
+ * long run of addresses without a space took a time that grew with the square of its length.
  */
 const LONGEST = 2048
 /** A sentence that ends without a space after its full stop: “the wheel.In a shop”. */
@@ -30,7 +42,7 @@ export function linksOf(text: string): readonly TextLink[] {
   let links = kept.get(text)
   if (!links) {
     if (kept.size >= KEPT) kept.clear()
-    kept.set(text, links = findLinks(text))
+    kept.set(text, (links = findLinks(text)))
   }
   return links
 }
@@ -39,7 +51,15 @@ function findLinks(text: string): TextLink[] {
   const links: TextLink[] = []
   for (const { 0: run, index } of text.matchAll(RUN)) {
     if (!MAY_HOLD.test(run)) continue
-    for (const found of finder.match(run.slice(0, LONGEST)) ?? []) if (found.schema !== '' || !MISSING_SPACE.test(found.raw)) links.push({ text: found.raw, url: found.url, start: index + found.index, end: index + found.lastIndex, scheme: found.schema !== '' })
+    for (const found of finder.match(run.slice(0, LONGEST)) ?? [])
+      if (found.schema !== '' || !MISSING_SPACE.test(found.raw))
+        links.push({
+          text: found.raw,
+          url: found.url,
+          start: index + found.index,
+          end: index + found.lastIndex,
+          scheme: found.schema !== '',
+        })
   }
   return links
 }

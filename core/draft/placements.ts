@@ -2,7 +2,7 @@ import { GRADES, span, type Match, type ReadPhrase, type ReadText } from '../tex
 import type { PlaceId, Placement } from './draft'
 import type { PlaceText } from './places'
 
-const RANK = Object.fromEntries(GRADES.map((grade, rank) => [grade, rank])) as Record<typeof GRADES[number], number>
+const RANK = Object.fromEntries(GRADES.map((grade, rank) => [grade, rank])) as Record<(typeof GRADES)[number], number>
 
 type Matcher = (phrase: ReadPhrase, text: ReadText) => Match
 
@@ -13,7 +13,7 @@ type Matcher = (phrase: ReadPhrase, text: ReadText) => Match
 export function placements(phrases: readonly ReadPhrase[], places: readonly PlaceText[], match: Matcher): Placement[] {
   const found: Placement[] = []
   for (const phrase of phrases) {
-    const best = new Map<PlaceId, { at: number, standing: Match }>()
+    const best = new Map<PlaceId, { at: number; standing: Match }>()
     for (let at = 0; at < places.length; at++) {
       const { place, text } = places[at]!
       const standing = match(phrase, text)
@@ -27,7 +27,13 @@ export function placements(phrases: readonly ReadPhrase[], places: readonly Plac
     for (const { at, standing } of best.values()) {
       const { place, item, offset } = places[at]!
       const where = span(standing)
-      const placement: Placement = { phrase: phrase.raw, place, grade: standing.grade, start: where ? where.start + offset : 0, end: where ? where.end + offset : 0 }
+      const placement: Placement = {
+        phrase: phrase.raw,
+        place,
+        grade: standing.grade,
+        start: where ? where.start + offset : 0,
+        end: where ? where.end + offset : 0,
+      }
       if (item !== undefined && where) placement.item = item
       found.push(placement)
     }

@@ -8,10 +8,15 @@ import { hashtagsOf } from './hashtags'
 import type { LimitProfile } from './limits'
 
 /** One text in which phrases are looked for; `offset` is where it begins in its field. */
-export interface PlaceText { place: PlaceId, item?: number, offset: number, text: ReadText }
+export interface PlaceText {
+  place: PlaceId
+  item?: number
+  offset: number
+  text: ReadText
+}
 
 /** The first line of a description with words in it, and where it begins. */
-export function firstLineOf(description: string): { text: string, start: number } {
+export function firstLineOf(description: string): { text: string; start: number } {
   const found = /\S[^\n\r]*/u.exec(description)
   return found ? { text: found[0].trimEnd(), start: found.index } : { text: '', start: 0 }
 }
@@ -24,7 +29,9 @@ export function openingOf(description: string, profile: LimitProfile): string {
 /** Captions that look like SRT or WebVTT and cannot be read as either. */
 export class CaptionsFault extends Error {
   constructor(cause: unknown) {
-    super('The captions cannot be read as SRT or WebVTT. Look at their times, such as 00:00:01,000 --> 00:00:03,500.', { cause })
+    super('The captions cannot be read as SRT or WebVTT. Look at their times, such as 00:00:01,000 --> 00:00:03,500.', {
+      cause,
+    })
     this.name = 'CaptionsFault'
   }
 }
@@ -34,7 +41,7 @@ export function spokenWords(captions: string): string {
   if (!captions.includes('-->')) return captions
   let entries: ReturnType<typeof parseCaptions>['entries']
   try {
-    ({ entries } = parseCaptions(captions))
+    ;({ entries } = parseCaptions(captions))
   } catch (error) {
     throw new CaptionsFault(error)
   }

@@ -1,5 +1,8 @@
 /** What a rule set says of one check. A weight of 0, or no entry, leaves the check out. */
-export interface Rule { weight: number, settings?: Record<string, string | number> }
+export interface Rule {
+  weight: number
+  settings?: Record<string, string | number>
+}
 
 /** Which checks count, how much, and with which thresholds: data, to be read, edited and shared. */
 export interface RuleSet {

@@ -29,15 +29,22 @@ export interface CheckResult extends Omit<Outcome, 'fraction'> {
   lacks: Need | null
 }
 
-export interface Tally { used: number, limit: number, unit: string }
+export interface Tally {
+  used: number
+  limit: number
+  unit: string
+}
 
 export interface Score {
   points: number
   outOf: number
-  /** 0 to 100; `null` when no check applies, or there is no lead phrase that checks of the rule set need: a share of the rest would promise too much. */
+  /**
+   * 0 to 100; `null` when no check applies, or there is no lead phrase that checks of the rule set need: a share of the
+   * rest would promise too much.
+   */
   percent: number | null
   checks: CheckResult[]
-  counts: { title: Tally, description: Tally & { characters: number }, tags: Tally, hashtags: Tally, chapters: Tally }
+  counts: { title: Tally; description: Tally & { characters: number }; tags: Tally; hashtags: Tally; chapters: Tally }
   placements: Placement[]
 }
 
@@ -55,7 +62,12 @@ function stateOf(fraction: number | null): CheckState {
 }
 
 /** Texts and matches of one draft, each made once however many checks ask. */
-function inputFor(draft: Draft, phrases: DraftPhrases, profile: LimitProfile, language: string): CheckInput & { places: PlaceText[] } {
+function inputFor(
+  draft: Draft,
+  phrases: DraftPhrases,
+  profile: LimitProfile,
+  language: string,
+): CheckInput & { places: PlaceText[] } {
   const places = placeTexts(draft, profile, language)
   const byPlace = new Map<PlaceId, PlaceText[]>()
   for (const text of places) {
@@ -76,7 +88,7 @@ function inputFor(draft: Draft, phrases: DraftPhrases, profile: LimitProfile, la
     lead: lead.norms.length ? lead : null,
     support,
     at: place => byPlace.get(place) ?? [],
-    match: (phrase, text) => matches[rows.get(phrase)! * places.length + columns.get(text)!] ??= match(phrase, text),
+    match: (phrase, text) => (matches[rows.get(phrase)! * places.length + columns.get(text)!] ??= match(phrase, text)),
   }
 }
 
@@ -88,7 +100,13 @@ function inputFor(draft: Draft, phrases: DraftPhrases, profile: LimitProfile, la
  *
  * @param language BCP 47: which stems and stop words to use.
  */
-export function scoreDraft(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet, profile: LimitProfile, language: string): Score {
+export function scoreDraft(
+  draft: Draft,
+  phrases: DraftPhrases,
+  ruleSet: RuleSet,
+  profile: LimitProfile,
+  language: string,
+): Score {
   const input = inputFor(draft, phrases, profile, language)
   const checks: CheckResult[] = []
   let points = 0
@@ -98,17 +116,42 @@ export function scoreDraft(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet
     if (!rule || rule.weight <= 0) continue
     const lacking = check.needs.find(need => !NEEDED[need](input))
     const { fraction, ...rest }: Outcome = lacking
-      ? { fraction: null, message: `Needs ${lacking === 'support' ? 'support phrases' : lacking === 'lead' ? 'a lead phrase' : `the ${lacking}`}.`, ranges: [], fixes: [] }
+      ? {
+          fraction: null,
+          message: `Needs ${lacking === 'support' ? 'support phrases' : lacking === 'lead' ? 'a lead phrase' : `the ${lacking}`}.`,
+          ranges: [],
+          fixes: [],
+        }
       : check.run({ ...input, settings: { ...check.settings, ...rule.settings } })
     const possible = fraction === null ? 0 : rule.weight
     const won = fraction === null ? 0 : fraction * rule.weight
     points += won
     outOf += possible
     const { id, version, field, question, title, why } = check
-    checks.push({ id, version, field, question, title, why, state: stateOf(fraction), points: won, outOf: possible, weight: rule.weight, lacks: lacking ?? null, ...rest })
+    checks.push({
+      id,
+      version,
+      field,
+      question,
+      title,
+      why,
+      state: stateOf(fraction),
+      points: won,
+      outOf: possible,
+      weight: rule.weight,
+      lacks: lacking ?? null,
+      ...rest,
+    })
   }
   const all = [...(input.lead ? [input.lead] : []), ...input.support]
-  return { points, outOf, percent: outOf && !checks.some(check => check.lacks === 'lead') ? 100 * points / outOf : null, checks, counts: countsOf(draft, profile), placements: placements(all, input.places, input.match) }
+  return {
+    points,
+    outOf,
+    percent: outOf && !checks.some(check => check.lacks === 'lead') ? (100 * points) / outOf : null,
+    checks,
+    counts: countsOf(draft, profile),
+    placements: placements(all, input.places, input.match),
+  }
 }
 
 /** How much of each limit a draft uses. */
@@ -117,7 +160,9 @@ export function countsOf(draft: Draft, profile: LimitProfile): Score['counts'] {
   return {
     title: { used: count(draft.title ?? '', profile.title.unit), limit: profile.title.limit, unit: profile.title.unit },
     description: {
-      used: count(description, profile.description.unit), limit: profile.description.limit, unit: profile.description.unit,
+      used: count(description, profile.description.unit),
+      limit: profile.description.limit,
+      unit: profile.description.unit,
       characters: count(description, 'codePoints'),
     },
     tags: { used: tagsCost(draft.tags ?? [], profile), limit: profile.tags.limit, unit: profile.tags.unit },

@@ -1,7 +1,15 @@
 import { tagCost, tagKey, tagsCost, type LimitProfile } from './limits'
 
-export interface TagCandidate { tag: string, value: number }
-export interface PackedTags { tags: string[], used: number, limit: number, value: number }
+export interface TagCandidate {
+  tag: string
+  value: number
+}
+export interface PackedTags {
+  tags: string[]
+  used: number
+  limit: number
+  value: number
+}
 
 /**
  * The tags of greatest value in all that fit the limit, exactly: the lead first, then the 0/1
@@ -16,11 +24,12 @@ export function packTags(candidates: readonly TagCandidate[], lead: string, prof
   for (const each of candidates) {
     const key = tagKey(each.tag)
     const before = best.get(key)
-    if (key && (!before || before.value < each.value)) best.set(key, { tag: each.tag.trim().replace(/\s+/gu, ' '), value: each.value })
+    if (key && (!before || before.value < each.value))
+      best.set(key, { tag: each.tag.trim().replace(/\s+/gu, ' '), value: each.value })
   }
   const leadKey = tagKey(lead)
   const first = leadKey && tagCost(lead.trim(), profile) <= limit ? [lead.trim().replace(/\s+/gu, ' ')] : []
-  const leadValue = first.length ? best.get(leadKey)?.value ?? 0 : 0
+  const leadValue = first.length ? (best.get(leadKey)?.value ?? 0) : 0
   best.delete(leadKey)
   const items = [...best.values()].filter(item => item.value > 0)
   // Every tag after another pays for its comma; without a lead the first one gets that back.
@@ -44,5 +53,10 @@ export function packTags(candidates: readonly TagCandidate[], lead: string, prof
     left -= costs[i]!
   }
   const tags = [...first, ...chosen.sort((a, b) => b.value - a.value || (a.tag < b.tag ? -1 : 1)).map(item => item.tag)]
-  return { tags, used: tagsCost(tags, profile), limit, value: leadValue + chosen.reduce((sum, item) => sum + item.value, 0) }
+  return {
+    tags,
+    used: tagsCost(tags, profile),
+    limit,
+    value: leadValue + chosen.reduce((sum, item) => sum + item.value, 0),
+  }
 }

@@ -12,7 +12,7 @@ const LEFT_IN_FRONT = /[\s\-–—|:,.·•?!;)\]}»”]/u
 const JOINED = /[|:,·•–—]$/u
 
 /** What is left of a title once stretches are taken out: no empty brackets, no joints that join nothing. */
-export function withoutRanges(title: string, ranges: readonly { start: number, end: number }[]): string {
+export function withoutRanges(title: string, ranges: readonly { start: number; end: number }[]): string {
   let rest = title
   for (const { start, end } of [...ranges].reverse()) rest = `${rest.slice(0, start)} ${rest.slice(end)}`
   const tidy = joinedOnce(rest.replace(EMPTY_PAIRS, ' '))

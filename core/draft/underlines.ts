@@ -1,7 +1,12 @@
 import { match, readPhrase, readText, runs } from '../text/match'
 
 /** A stretch of a text to underline; `phrase` is the phrase's index in the list given. */
-export interface Underline { start: number, end: number, exact: boolean, phrase: number }
+export interface Underline {
+  start: number
+  end: number
+  exact: boolean
+  phrase: number
+}
 
 /**
  * Where phrases stand in a text: all exact and inflected places of each, else its best loose
@@ -16,7 +21,8 @@ export function underlines(raw: string, phrases: readonly string[], language: st
     for (const range of exact) wanted.push({ ...range, exact: true, phrase })
     const close = read.content.length ? runs(read, text, 'inflected') : []
     for (const range of close) wanted.push({ ...range, exact: false, phrase })
-    if (!exact.length && !close.length) for (const range of match(read, text).ranges) wanted.push({ ...range, exact: false, phrase })
+    if (!exact.length && !close.length)
+      for (const range of match(read, text).ranges) wanted.push({ ...range, exact: false, phrase })
   })
   wanted.sort((a, b) => Number(b.exact) - Number(a.exact) || a.phrase - b.phrase || a.start - b.start)
   const kept: Underline[] = []

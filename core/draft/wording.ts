@@ -1,15 +1,25 @@
 import { primaryLanguage } from '../text/stems'
 
 /** Sentences that a fix writes into a text, in the text's own language. `•` is where phrases come. */
-interface Wording { also: string, between?: string, ask?: string }
+interface Wording {
+  also: string
+  between?: string
+  ask?: string
+}
 
 const WORDINGS: Record<string, Wording> = {
   da: { also: 'Også i denne video: •.' },
-  de: { also: 'Außerdem in diesem Video: •.', ask: 'Was hat dir die meiste Mühe gemacht? Schreib es uns in die Kommentare.' },
+  de: {
+    also: 'Außerdem in diesem Video: •.',
+    ask: 'Was hat dir die meiste Mühe gemacht? Schreib es uns in die Kommentare.',
+  },
   en: { also: 'Also in this video: •.', ask: 'What gave you the most trouble? Tell us in the comments.' },
   es: { also: 'También en este vídeo: •.', ask: '¿Qué te ha costado más? Cuéntanoslo en los comentarios.' },
   fi: { also: 'Lisäksi tässä videossa: •.' },
-  fr: { also: 'Également dans cette vidéo : •.', ask: 'Qu’est-ce qui vous a posé le plus de problèmes ? Dites-le en commentaire.' },
+  fr: {
+    also: 'Également dans cette vidéo : •.',
+    ask: 'Qu’est-ce qui vous a posé le plus de problèmes ? Dites-le en commentaire.',
+  },
   hu: { also: 'Ebben a videóban még: •.' },
   it: { also: 'Inoltre in questo video: •.' },
   ja: { also: 'この動画ではほかに：•。', between: '、' },

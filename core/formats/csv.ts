@@ -1,4 +1,7 @@
-/** Begins with a sign a spreadsheet would take for a formula, full-width ones too, or with white space that it drops before one. */
+/**
+ * Begins with a sign a spreadsheet would take for a formula, full-width ones too, or with white space that it drops
+ * before one.
+ */
 const FORMULA = /^[=+\-@＝＋－＠\t\r\n]/u
 
 /**

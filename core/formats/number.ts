@@ -34,6 +34,11 @@ export function looseNumber(cell: string): number | null {
     const thousands = after.length === 3 && !/^[+-]?0?$/u.test(before) && factor === 1
     decimal = thousands ? '' : mark
   }
-  const digits = decimal === ',' ? plain.replaceAll('.', '').replace(',', '.') : decimal === '.' ? plain.replaceAll(',', '') : plain.replace(new RegExp(MARKS, 'gu'), '')
+  const digits =
+    decimal === ','
+      ? plain.replaceAll('.', '').replace(',', '.')
+      : decimal === '.'
+        ? plain.replaceAll(',', '')
+        : plain.replace(new RegExp(MARKS, 'gu'), '')
   return Number(digits) * factor
 }

@@ -1,5 +1,9 @@
 /** A phrase with the videos of its first page, best first. */
-export interface PhrasePage<Id> { phrase: string, volume: number | null, ids: readonly Id[] }
+export interface PhrasePage<Id> {
+  phrase: string
+  volume: number | null
+  ids: readonly Id[]
+}
 
 export interface PhraseCluster {
   /** The most searched of them, by which the others were joined. */
@@ -24,23 +28,33 @@ export const SHARED = 0.3
  * @returns groups of two or more, by falling volume; a phrase stands in one at most.
  */
 export function clusterPhrases<Id>(pages: readonly PhrasePage<Id>[], least = SHARED): PhraseCluster[] {
-  const ranked = [...pages].filter(page => page.ids.length > 0).sort((a, b) => (b.volume ?? -1) - (a.volume ?? -1) || (a.phrase < b.phrase ? -1 : 1))
-  const heads: { page: PhrasePage<Id>, members: PhrasePage<Id>[], size: number }[] = []
+  const ranked = [...pages]
+    .filter(page => page.ids.length > 0)
+    .sort((a, b) => (b.volume ?? -1) - (a.volume ?? -1) || (a.phrase < b.phrase ? -1 : 1))
+  const heads: { page: PhrasePage<Id>; members: PhrasePage<Id>[]; size: number }[] = []
   const headsWith = new Map<Id, number[]>()
   for (const page of ranked) {
     const ids = new Set(page.ids.slice(0, SEATS))
     const shared = new Map<number, number>()
     for (const id of ids) for (const head of headsWith.get(id) ?? []) shared.set(head, (shared.get(head) ?? 0) + 1)
-    let best: { head: number, like: number } | null = null
+    let best: { head: number; like: number } | null = null
     for (const [head, n] of shared) {
       const like = n / (ids.size + heads[head]!.size - n)
       if (like >= least && (!best || like > best.like)) best = { head, like }
     }
-    if (best) { heads[best.head]!.members.push(page); continue }
-    for (const id of ids) headsWith.set(id, [...headsWith.get(id) ?? [], heads.length])
+    if (best) {
+      heads[best.head]!.members.push(page)
+      continue
+    }
+    for (const id of ids) headsWith.set(id, [...(headsWith.get(id) ?? []), heads.length])
     heads.push({ page, members: [page], size: ids.size })
   }
-  return heads.filter(head => head.members.length > 1)
-    .map(({ page, members }) => ({ head: page.phrase, phrases: members.map(each => each.phrase), volume: members.reduce((sum, each) => sum + (each.volume ?? 0), 0) }))
+  return heads
+    .filter(head => head.members.length > 1)
+    .map(({ page, members }) => ({
+      head: page.phrase,
+      phrases: members.map(each => each.phrase),
+      volume: members.reduce((sum, each) => sum + (each.volume ?? 0), 0),
+    }))
     .sort((a, b) => b.volume - a.volume)
 }

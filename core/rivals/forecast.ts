@@ -1,9 +1,9 @@
 import { PAGE_SEATS } from './difficulty'
 
 /**
- * How uncertain a forecast is, until it is calibrated on the channel's own history: a rough estimate. New videos put into the ranking
- * of a site whose rules are known came true as often as these say (held-out Brier score .152); a spread of .12 and .03 said 99 % where
- * 71 to 85 % came true.
+ * How uncertain a forecast is, until it is calibrated on the channel's own history: a rough estimate. New videos put
+ * into the ranking of a site whose rules are known came true as often as these say (held-out Brier score .152); a
+ * spread of .12 and .03 said 99 % where 71 to 85 % came true.
  */
 export interface Spread {
   /** Added to my strength: what the history says of forecasts that were too high or too low. */
@@ -36,29 +36,37 @@ export interface Forecast {
   softSeats: number[]
 }
 
-interface Nodes { luck: Float64Array, weights: Float64Array }
+interface Nodes {
+  luck: Float64Array
+  weights: Float64Array
+}
 const nodesOf = new Map<string, Nodes>()
 
 /**
- * Nodes for the integral over the luck of one video: the trapezoid over ±4.5 σ, no further apart than τ / 4. The number ahead of
- * sixty alike rivals turns several times as steeply as one comparison: with nodes τ apart the chance rippled by .006. The weights are
- * positive, so that the chance falls with every rival.
+ * Nodes for the integral over the luck of one video: the trapezoid over ±4.5 σ, no further apart than τ / 4. The number
+ * ahead of sixty alike rivals turns several times as steeply as one comparison: with nodes τ apart the chance rippled
+ * by .006. The weights are positive, so that the chance falls with every rival.
  */
 function nodes({ sigma, tau }: Spread): Nodes {
   const key = `${sigma} ${tau}`
   let made = nodesOf.get(key)
   if (!made) {
-    const half = Math.min(400, Math.max(18, Math.ceil(4.5 * sigma / (tau / 4))))
-    const steps = Float64Array.from({ length: 2 * half + 1 }, (_, i) => (i - half) * 4.5 / half)
-    const raw = steps.map(z => Math.exp(-z * z / 2))
+    const half = Math.min(400, Math.max(18, Math.ceil((4.5 * sigma) / (tau / 4))))
+    const steps = Float64Array.from({ length: 2 * half + 1 }, (_, i) => ((i - half) * 4.5) / half)
+    const raw = steps.map(z => Math.exp((-z * z) / 2))
     const sum = raw.reduce((a, b) => a + b, 0)
-    nodesOf.set(key, made = { luck: steps.map(z => z * sigma), weights: raw.map(weight => weight / sum) })
+    nodesOf.set(key, (made = { luck: steps.map(z => z * sigma), weights: raw.map(weight => weight / sum) }))
   }
   return made
 }
 
-/** The results by which phrases are compared with each other: those of page one, however many were read of some of them. */
-export function firstPage(strengths: readonly number[], more: boolean): { strengths: readonly number[], more: boolean } {
+/**
+ * The results by which phrases are compared with each other: those of page one, however many were read of some of them.
+ */
+export function firstPage(
+  strengths: readonly number[],
+  more: boolean,
+): { strengths: readonly number[]; more: boolean } {
   return { strengths: strengths.slice(0, PAGE_SEATS), more: more || strengths.length > PAGE_SEATS }
 }
 
@@ -85,7 +93,12 @@ function withUnread(strengths: readonly number[], more: boolean): number[] {
  * @param more whether the site has results beyond those read.
  * @returns `null` where no result is known: that nobody was found says nothing of how easy it is.
  */
-export function forecast(own: number, strengths: readonly number[], more: boolean, spread: Spread = SPREAD): Forecast | null {
+export function forecast(
+  own: number,
+  strengths: readonly number[],
+  more: boolean,
+  spread: Spread = SPREAD,
+): Forecast | null {
   if (!strengths.length) return null
   const rivals = withUnread(strengths, more)
   const { luck, weights } = nodes(spread)
@@ -118,14 +131,23 @@ export function forecast(own: number, strengths: readonly number[], more: boolea
 
 /** What is less likely than this is left out of the chance, as its logarithm: a billionth. */
 const NEGLIGIBLE = Math.log(1e-9)
-/** Whether a sum of independent events, of this mean and variance, differs from the mean by so much at a chance that can be left out (Bernstein's bound). */
-const isNegligible = (variance: number, distance: number) => distance > 0 && -distance * distance / (2 * (variance + distance / 3)) < NEGLIGIBLE
+/**
+ * Whether a sum of independent events, of this mean and variance, differs from the mean by so much at a chance that can
+ * be left out (Bernstein's bound).
+ */
+const isNegligible = (variance: number, distance: number) =>
+  distance > 0 && (-distance * distance) / (2 * (variance + distance / 3)) < NEGLIGIBLE
 
 /**
- * The chance of page one alone, for thousands of phrases: the same sum with counts up to nineteen only, and only for luck with which
- * the number ahead may as well be more as fewer.
+ * The chance of page one alone, for thousands of phrases: the same sum with counts up to nineteen only, and only for
+ * luck with which the number ahead may as well be more as fewer.
  */
-export function chanceOfPageOne(own: number, strengths: readonly number[], more: boolean, spread: Spread = SPREAD): number | null {
+export function chanceOfPageOne(
+  own: number,
+  strengths: readonly number[],
+  more: boolean,
+  spread: Spread = SPREAD,
+): number | null {
   if (!strengths.length) return null
   const rivals = withUnread(strengths, more)
   if (rivals.length < PAGE_SEATS) return 1
@@ -138,7 +160,7 @@ export function chanceOfPageOne(own: number, strengths: readonly number[], more:
     let mean = 0
     let variance = 0
     for (let i = 0; i < rivals.length; i++) {
-      const p = stays[i] = 1 / (1 + Math.exp((mine - rivals[i]!) / spread.tau))
+      const p = (stays[i] = 1 / (1 + Math.exp((mine - rivals[i]!) / spread.tau)))
       mean += p
       variance += p * (1 - p)
     }

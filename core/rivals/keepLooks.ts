@@ -1,5 +1,8 @@
 const DAY = 86_400_000
-/** All looks of the last weeks stay; older ones a week apart, and after a year a month apart: a curve of ranks shows no more. */
+/**
+ * All looks of the last weeks stay; older ones a week apart, and after a year a month apart: a curve of ranks shows no
+ * more.
+ */
 const WHOLE = 60 * DAY
 const WEEKLY = 365 * DAY
 const MONTH = 30 * DAY

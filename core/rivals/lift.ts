@@ -3,9 +3,14 @@ import { phraseKey, words } from '../text/words'
 import { firstLine } from './strength'
 
 export const WORD_PLACES = ['tags', 'title', 'firstLine'] as const
-export type WordPlace = typeof WORD_PLACES[number]
+export type WordPlace = (typeof WORD_PLACES)[number]
 
-export interface WordSource { rank: number, title: string, description: string | null, tags: readonly string[] | null }
+export interface WordSource {
+  rank: number
+  title: string
+  description: string | null
+  tags: readonly string[] | null
+}
 
 export interface PageTerm {
   term: string
@@ -18,7 +23,10 @@ export interface PageTerm {
 }
 
 /** How many results use each term, over how many results. */
-export interface Background { results: number, users: ReadonlyMap<string, number> }
+export interface Background {
+  results: number
+  users: ReadonlyMap<string, number>
+}
 
 /** Half a user is added to both sides, so that a term no neighbour uses has no endless lift. */
 const PRIOR = 0.5
@@ -28,11 +36,19 @@ export function termsOf(source: Omit<WordSource, 'rank'>, place: WordPlace, lang
   if (place === 'tags') return new Set((source.tags ?? []).map(phraseKey).filter(Boolean))
   const text = place === 'title' ? source.title : firstLine(source.description ?? '')
   const stops = stopWords(language)
-  return new Set(words(text).map(word => word.norm).filter(norm => !stops.has(norm) && (norm.length > 1 || /\d/u.test(norm))))
+  return new Set(
+    words(text)
+      .map(word => word.norm)
+      .filter(norm => !stops.has(norm) && (norm.length > 1 || /\d/u.test(norm))),
+  )
 }
 
 /** Counts who uses what over neighbouring phrases' pages. A video on several of them counts once. */
-export function background(sources: Iterable<Omit<WordSource, 'rank'> & { id: string }>, place: WordPlace, language: string): Background {
+export function background(
+  sources: Iterable<Omit<WordSource, 'rank'> & { id: string }>,
+  place: WordPlace,
+  language: string,
+): Background {
   const users = new Map<string, number>()
   const seen = new Set<string>()
   for (const source of sources) {
@@ -49,9 +65,16 @@ export function background(sources: Iterable<Omit<WordSource, 'rank'> & { id: st
  * @param least users on the page below which a term is left out.
  * @returns by falling lift weighed by users, since a term that one result uses tells little.
  */
-export function pageWords(page: readonly WordSource[], place: WordPlace, neighbours: Background, language: string, least = 2): PageTerm[] {
+export function pageWords(
+  page: readonly WordSource[],
+  place: WordPlace,
+  neighbours: Background,
+  language: string,
+  least = 2,
+): PageTerm[] {
   const found = new Map<string, number[]>()
-  for (const source of page) for (const term of termsOf(source, place, language)) found.set(term, [...found.get(term) ?? [], source.rank])
+  for (const source of page)
+    for (const term of termsOf(source, place, language)) found.set(term, [...(found.get(term) ?? []), source.rank])
   const terms: PageTerm[] = []
   for (const [term, ranks] of found) {
     if (ranks.length < least) continue

@@ -4,7 +4,7 @@ import { pull, reach, viewsPerDay } from './strength'
 export interface OwnChannel {
   /** `null` when nobody said. */
   subscribers: number | null
-  videos: readonly { views: number, publishedAt: number }[]
+  videos: readonly { views: number; publishedAt: number }[]
 }
 
 export interface OwnStrength {
@@ -29,14 +29,23 @@ const WEIGHT = { targeting: 0.45, reach: 0.25, pull: 0.3 }
  * @param at UTC milliseconds at which the views were counted.
  */
 export function ownStrength({ subscribers, videos }: OwnChannel, at: number): OwnStrength | null {
-  const last = [...videos].filter(video => video.publishedAt <= at).sort((a, b) => b.publishedAt - a.publishedAt).slice(0, LAST)
+  const last = [...videos]
+    .filter(video => video.publishedAt <= at)
+    .sort((a, b) => b.publishedAt - a.publishedAt)
+    .slice(0, LAST)
   const daily = median(last.map(video => viewsPerDay(video.views, video.publishedAt, at))) ?? null
   if (subscribers === null && daily === null) return null
   const a = subscribers === null ? null : reach(subscribers)
   const v = daily === null ? null : pull(daily)
   let sum = WEIGHT.targeting
   let weight = WEIGHT.targeting
-  if (a !== null) { sum += WEIGHT.reach * a; weight += WEIGHT.reach }
-  if (v !== null) { sum += WEIGHT.pull * v; weight += WEIGHT.pull }
+  if (a !== null) {
+    sum += WEIGHT.reach * a
+    weight += WEIGHT.reach
+  }
+  if (v !== null) {
+    sum += WEIGHT.pull * v
+    weight += WEIGHT.pull
+  }
   return { strength: sum / weight, reach: a, pull: v, viewsPerDay: daily, videos: last.length }
 }

@@ -20,8 +20,9 @@ export interface ReadingOf {
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
 const short = new Intl.NumberFormat('en', { notation: 'compact', maximumSignificantDigits: 2 })
 /** A rough estimate is told as no surer than it is. */
-const chanceText = (chance: number) => chance > SUREST ? `over ${whole.format(SUREST * 100)} %` : percent(chance)
-const percent = (part: number) => part > 0 && part < 0.01 ? 'less than 1 %' : part > 0.99 && part < 1 ? 'more than 99 %' : `${Math.round(part * 100)} %`
+const chanceText = (chance: number) => (chance > SUREST ? `over ${whole.format(SUREST * 100)} %` : percent(chance))
+const percent = (part: number) =>
+  part > 0 && part < 0.01 ? 'less than 1 %' : part > 0.99 && part < 1 ? 'more than 99 %' : `${Math.round(part * 100)} %`
 
 function chanceWord(chance: number): string {
   if (chance >= 0.85) return 'very likely'
@@ -33,39 +34,71 @@ function chanceWord(chance: number): string {
 /** Where a well-worded video of mine would stand, in words. */
 function standing({ pageOne, likely, ranks }: Forecast): string {
   const last = ranks.length
-  const rank = (k: number) => k >= last ? `below all ${last - 1} results` : whole.format(k)
-  const where = likely[0] >= last ? rank(last) : likely[0] === likely[1] ? `at ${rank(likely[0])}` : `between ${rank(likely[0])} and ${rank(likely[1])}`
+  const rank = (k: number) => (k >= last ? `below all ${last - 1} results` : whole.format(k))
+  const where =
+    likely[0] >= last
+      ? rank(last)
+      : likely[0] === likely[1]
+        ? `at ${rank(likely[0])}`
+        : `between ${rank(likely[0])} and ${rank(likely[1])}`
   return `A video of mine with the phrase in title and description would most likely rank ${where}; page one is ${chanceWord(pageOne)} (roughly ${chanceText(pageOne)})`
 }
 
-const views = (count: number) => count < 1 ? 'hardly any' : count < 1000 ? whole.format(count) : short.format(count)
+const views = (count: number) => (count < 1 ? 'hardly any' : count < 1000 ? whole.format(count) : short.format(count))
 
-const span = (low: string, high: string) => low === high ? low : `${low} to ${high}`
+const span = (low: string, high: string) => (low === high ? low : `${low} to ${high}`)
 
 /** The reading of a page: one sentence that says whether it can be won and what it brings, as far as known. */
 export function readingInWords(of: ReadingOf): string {
   const { difficulty, forecast, winnings, turnover, age, results, exactTitles, readAs = null } = of
-  if (!results) return 'No results for this phrase, so its difficulty is unknown. Check the spelling and whether people search for it.'
-  const parts: string[] = readAs === null ? [] : [`The site treats it as “${readAs}”, which more people search for; the figures here do too`]
-  if (forecast) parts.push(standing(forecast) + (winnings ? `, for ${span(views(winnings.low), views(winnings.high))} views in 90 days` : ''))
+  if (!results)
+    return 'No results for this phrase, so its difficulty is unknown. Check the spelling and whether people search for it.'
+  const parts: string[] =
+    readAs === null ? [] : [`The site treats it as “${readAs}”, which more people search for; the figures here do too`]
+  if (forecast)
+    parts.push(
+      standing(forecast) +
+        (winnings ? `, for ${span(views(winnings.low), views(winnings.high))} views in 90 days` : ''),
+    )
   else parts.push('Choose your channel in the Library to see where it would rank')
   if (difficulty) {
-    const [firm, soft] = difficulty.front >= difficulty.rest + 4 ? ['front', 'end'] : difficulty.rest >= difficulty.front + 4 ? ['end', 'front'] : [null, null]
+    const [firm, soft] =
+      difficulty.front >= difficulty.rest + 4
+        ? ['front', 'end']
+        : difficulty.rest >= difficulty.front + 4
+          ? ['end', 'front']
+          : [null, null]
     parts.push(firm ? `the ${firm} of the page is stronger than its ${soft}` : 'the results are about equally strong')
   } else parts.push('the results are incomplete, so the difficulty is unknown')
-  const words = exactTitles === 0 ? 'no title on page one has the exact words' : `${exactTitles} of ${Math.min(20, results)} titles ${exactTitles === 1 ? 'has' : 'have'} the exact words`
+  const words =
+    exactTitles === 0
+      ? 'no title on page one has the exact words'
+      : `${exactTitles} of ${Math.min(20, results)} titles ${exactTitles === 1 ? 'has' : 'have'} the exact words`
   parts.push(words)
   if (turnover !== null) parts.push(`${percent(turnover)} of page one changes in 30 days`)
-  else if (age) parts.push(`half of it is older than ${age.median >= 60 ? `${Math.round(age.median / 30)} months` : `${Math.round(age.median)} days`}`)
+  else if (age)
+    parts.push(
+      `half of it is older than ${age.median >= 60 ? `${Math.round(age.median / 30)} months` : `${Math.round(age.median)} days`}`,
+    )
   return `${parts.join('; ')}.`
 }
 
-export interface SeatParts { targeting: number, reach: number | null, pull: number | null }
+export interface SeatParts {
+  targeting: number
+  reach: number | null
+  pull: number | null
+}
 
 /** Why a seat is soft for my channel: what its holder lacks, the greatest lack first. */
 export function whySoft(seat: SeatParts, mine: OwnStrength): string[] {
-  const lacks: [number, string][] = [[0.45 * (1 - seat.targeting), seat.targeting < 0.35 ? 'hardly matches the phrase' : 'matches the phrase loosely']]
+  const lacks: [number, string][] = [
+    [0.45 * (1 - seat.targeting), seat.targeting < 0.35 ? 'hardly matches the phrase' : 'matches the phrase loosely'],
+  ]
   if (seat.reach !== null && mine.reach !== null) lacks.push([0.25 * (mine.reach - seat.reach), 'a smaller channel'])
-  if (seat.pull !== null && mine.pull !== null) lacks.push([0.3 * (mine.pull - seat.pull), 'fewer views a day than mine bring'])
-  return lacks.filter(([lack]) => lack > 0.03).sort((a, b) => b[0] - a[0]).map(([, words]) => words)
+  if (seat.pull !== null && mine.pull !== null)
+    lacks.push([0.3 * (mine.pull - seat.pull), 'fewer views a day than mine bring'])
+  return lacks
+    .filter(([lack]) => lack > 0.03)
+    .sort((a, b) => b[0] - a[0])
+    .map(([, words]) => words)
 }

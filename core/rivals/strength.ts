@@ -31,12 +31,18 @@ const PULL_DECADES = 5
 /** How much of a whole match a grade is worth, 0 to 1. */
 export function gradeValue(found: Match): number {
   switch (found.grade) {
-    case 'exact': return 1
-    case 'inflected': return 0.95
-    case 'ordered': return 0.75
-    case 'scattered': return 0.6
-    case 'fragment': return 0.3 * found.share
-    case 'none': return 0
+    case 'exact':
+      return 1
+    case 'inflected':
+      return 0.95
+    case 'ordered':
+      return 0.75
+    case 'scattered':
+      return 0.6
+    case 'fragment':
+      return 0.3 * found.share
+    case 'none':
+      return 0
   }
 }
 
@@ -100,8 +106,14 @@ export function strength(phrase: ReadPhrase, rival: Rival, reader: RivalReader):
   const v = rival.viewsPerDay === null ? null : pull(rival.viewsPerDay)
   let sum = WEIGHT.targeting * t
   let weight = WEIGHT.targeting
-  if (a !== null) { sum += WEIGHT.reach * a; weight += WEIGHT.reach }
-  if (v !== null) { sum += WEIGHT.pull * v; weight += WEIGHT.pull }
+  if (a !== null) {
+    sum += WEIGHT.reach * a
+    weight += WEIGHT.reach
+  }
+  if (v !== null) {
+    sum += WEIGHT.pull * v
+    weight += WEIGHT.pull
+  }
   return { strength: sum / weight, targeting: t, reach: a, pull: v }
 }
 

@@ -1,7 +1,10 @@
 import { median } from 'd3-array'
 import { PAGE_SEATS } from './difficulty'
 
-export interface KeptSeats { at: number, ids: readonly string[] }
+export interface KeptSeats {
+  at: number
+  ids: readonly string[]
+}
 
 const DAY = 86_400_000
 
@@ -26,10 +29,13 @@ export function turnover(pages: readonly KeptSeats[]): number | null {
     days += (page.at - last.at) / DAY
     last = page
   }
-  return days > 0 ? Math.min(1, changed / days * 30) : null
+  return days > 0 ? Math.min(1, (changed / days) * 30) : null
 }
 
-export interface PageAge { /** Part of page one younger than thirty days. */ young: number, /** Days. */ median: number }
+export interface PageAge {
+  /** Part of page one younger than thirty days. */ young: number
+  /** Days. */ median: number
+}
 
 /** How old page one is, in days at the time it was read. @returns `null` for an empty page. */
 export function pageAge(publishedAt: readonly number[], at: number): PageAge | null {
@@ -39,11 +45,18 @@ export function pageAge(publishedAt: readonly number[], at: number): PageAge | n
 }
 
 /** Where a video moved between two looks. */
-export interface Move { id: string, rank: number | null, before: number | null }
+export interface Move {
+  id: string
+  rank: number | null
+  before: number | null
+}
 
 /** Who rose, fell, came and left between two pages: every video of either, those of the newer first. */
 export function moves(now: readonly string[], before: readonly string[]): Move[] {
   const was = new Map(before.map((id, i) => [id, i + 1]))
   const is = new Set(now)
-  return [...now.map((id, i) => ({ id, rank: i + 1, before: was.get(id) ?? null })), ...before.flatMap((id, i) => is.has(id) ? [] : [{ id, rank: null, before: i + 1 }])]
+  return [
+    ...now.map((id, i) => ({ id, rank: i + 1, before: was.get(id) ?? null })),
+    ...before.flatMap((id, i) => (is.has(id) ? [] : [{ id, rank: null, before: i + 1 }])),
+  ]
 }

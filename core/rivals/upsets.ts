@@ -1,5 +1,9 @@
 /** One video as observed, for the model of what size and age let expect. */
-export interface ObservedVideo { subscribers: number, ageDays: number, viewsPerDay: number }
+export interface ObservedVideo {
+  subscribers: number
+  ageDays: number
+  viewsPerDay: number
+}
 
 /** log10(1 + views a day) ≈ base + bySubscribers × log10(1 + subscribers) + byAge × log10(1 + days). */
 export interface ViewsModel {
@@ -25,12 +29,20 @@ export function fitViews(videos: readonly ObservedVideo[]): ViewsModel | null {
   const n = videos.length
   if (n < LEAST_VIDEOS) return null
   let [s1, s2, sy] = [0, 0, 0]
-  for (const video of videos) { s1 += x1(video); s2 += x2(video); sy += y(video) }
+  for (const video of videos) {
+    s1 += x1(video)
+    s2 += x2(video)
+    sy += y(video)
+  }
   const [m1, m2, my] = [s1 / n, s2 / n, sy / n]
   let [s11, s22, s12, s1y, s2y] = [0, 0, 0, 0, 0]
   for (const video of videos) {
     const [a, b, c] = [x1(video) - m1, x2(video) - m2, y(video) - my]
-    s11 += a * a; s22 += b * b; s12 += a * b; s1y += a * c; s2y += b * c
+    s11 += a * a
+    s22 += b * b
+    s12 += a * b
+    s1y += a * c
+    s2y += b * c
   }
   const det = s11 * s22 - s12 * s12
   if (Math.abs(det) < 1e-12) return null
@@ -43,7 +55,8 @@ export function fitViews(videos: readonly ObservedVideo[]): ViewsModel | null {
 }
 
 type Line = Pick<ViewsModel, 'base' | 'bySubscribers' | 'byAge'>
-const expected = (model: Line, video: ObservedVideo) => model.base + model.bySubscribers * x1(video) + model.byAge * x2(video)
+const expected = (model: Line, video: ObservedVideo) =>
+  model.base + model.bySubscribers * x1(video) + model.byAge * x2(video)
 
 /** How many times more views a day a video has than its channel's size and its age let expect. */
 export const timesExpected = (model: Line, video: ObservedVideo) => Math.pow(10, y(video) - expected(model, video))
@@ -55,7 +68,9 @@ export function isUpset(model: ViewsModel, video: ObservedVideo, views: number):
 
 export type UpsetReason = 'wording' | 'freshness' | 'length' | null
 export const UPSET_WORDS: Record<Exclude<UpsetReason, null>, string> = {
-  wording: 'better worded than the page', freshness: 'far younger than the page', length: 'of another length than the page',
+  wording: 'better worded than the page',
+  freshness: 'far younger than the page',
+  length: 'of another length than the page',
 }
 
 /**
@@ -63,7 +78,10 @@ export const UPSET_WORDS: Record<Exclude<UpsetReason, null>, string> = {
  * creator can copy.
  * @param page medians over page one.
  */
-export function upsetReason(video: { targeting: number, ageDays: number, seconds: number }, page: { targeting: number, ageDays: number, seconds: number }): UpsetReason {
+export function upsetReason(
+  video: { targeting: number; ageDays: number; seconds: number },
+  page: { targeting: number; ageDays: number; seconds: number },
+): UpsetReason {
   if (video.targeting >= page.targeting + 0.15) return 'wording'
   if (video.ageDays < 30 && page.ageDays > 90) return 'freshness'
   const ratio = video.seconds / Math.max(1, page.seconds)

@@ -20,19 +20,37 @@ export interface Winnings {
 }
 
 /** Views to win in ninety days from a phrase's searches. @returns `null` when the searches are unknown. */
-export function viewsToWin(volume: number | null, { ranks, likely }: Pick<Forecast, 'ranks' | 'likely'>, shares: Shares = SHARES): Winnings | null {
+export function viewsToWin(
+  volume: number | null,
+  { ranks, likely }: Pick<Forecast, 'ranks' | 'likely'>,
+  shares: Shares = SHARES,
+): Winnings | null {
   if (volume === null) return null
-  const searches = volume / DAYS_A_MONTH * DAYS
+  const searches = (volume / DAYS_A_MONTH) * DAYS
   const share = (rank: number) => shares[rank - 1] ?? 0
   let expected = 0
   for (let k = 0; k < ranks.length; k++) expected += ranks[k]! * share(k + 1)
   return { expected: searches * expected, low: searches * share(likely[1]), high: searches * share(likely[0]) }
 }
 
-export interface Rate { currency: string, /** Micros of the currency for a thousand views. */ lowMicros: number, highMicros: number }
-export const RATES: Record<string, Rate> = { GB: { currency: 'GBP', lowMicros: 1_200_000, highMicros: 4_500_000 }, US: { currency: 'USD', lowMicros: 1_800_000, highMicros: 6_500_000 }, '': { currency: 'USD', lowMicros: 600_000, highMicros: 3_500_000 } }
+export interface Rate {
+  currency: string
+  /** Micros of the currency for a thousand views. */ lowMicros: number
+  highMicros: number
+}
+export const RATES: Record<string, Rate> = {
+  'GB': { currency: 'GBP', lowMicros: 1_200_000, highMicros: 4_500_000 },
+  'US': { currency: 'USD', lowMicros: 1_800_000, highMicros: 6_500_000 },
+  '': { currency: 'USD', lowMicros: 600_000, highMicros: 3_500_000 },
+}
 
 /** What views earn, as a range in whole micros. The rates are a guess to be replaced by one's own. */
-export function earnings(views: { low: number, high: number }, { lowMicros, highMicros }: Rate): { lowMicros: number, highMicros: number } {
-  return { lowMicros: Math.round(views.low / 1000 * lowMicros), highMicros: Math.round(views.high / 1000 * highMicros) }
+export function earnings(
+  views: { low: number; high: number },
+  { lowMicros, highMicros }: Rate,
+): { lowMicros: number; highMicros: number } {
+  return {
+    lowMicros: Math.round((views.low / 1000) * lowMicros),
+    highMicros: Math.round((views.high / 1000) * highMicros),
+  }
 }

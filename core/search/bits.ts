@@ -6,7 +6,9 @@ export class Bits {
   /** Number n is bit n % 32 of word ⌊n / 32⌋; those past the size are 0. */
   readonly words: Int32Array
 
-  constructor(readonly size: number) { this.words = new Int32Array((size + 31) >>> 5) }
+  constructor(readonly size: number) {
+    this.words = new Int32Array((size + 31) >>> 5)
+  }
 
   /** Drops what was written past the size. */
   trim(): this {
@@ -18,13 +20,22 @@ export class Bits {
   add(numbers: Uint32Array): this {
     const { words } = this
     const { length } = numbers
-    for (let i = 0; i < length; i++) { const n = numbers[i]!; words[n >>> 5]! |= 1 << (n & 31) }
+    for (let i = 0; i < length; i++) {
+      const n = numbers[i]!
+      words[n >>> 5]! |= 1 << (n & 31)
+    }
     return this
   }
 
-  set(n: number): void { this.words[n >>> 5]! |= 1 << (n & 31) }
-  clear(n: number): void { this.words[n >>> 5]! &= ~(1 << (n & 31)) }
-  has(n: number): boolean { return (this.words[n >>> 5]! >>> (n & 31) & 1) === 1 }
+  set(n: number): void {
+    this.words[n >>> 5]! |= 1 << (n & 31)
+  }
+  clear(n: number): void {
+    this.words[n >>> 5]! &= ~(1 << (n & 31))
+  }
+  has(n: number): boolean {
+    return ((this.words[n >>> 5]! >>> (n & 31)) & 1) === 1
+  }
 
   copy(): Bits {
     const copy = new Bits(this.size)
@@ -56,8 +67,8 @@ export class Bits {
     const { length } = words
     for (let i = 0; i < length; i++) {
       let w = words[i]!
-      w -= w >>> 1 & 0x55555555
-      w = (w & 0x33333333) + (w >>> 2 & 0x33333333)
+      w -= (w >>> 1) & 0x55555555
+      w = (w & 0x33333333) + ((w >>> 2) & 0x33333333)
       sum += Math.imul((w + (w >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24
     }
     return sum
@@ -87,7 +98,7 @@ export class Bits {
     let k = 0
     for (let i = 0; i < end && k < found.length; i++) {
       const n = numbers[i]!
-      if (words[n >>> 5]! >>> (n & 31) & 1) found[k++] = n
+      if ((words[n >>> 5]! >>> (n & 31)) & 1) found[k++] = n
     }
     return found.subarray(0, k)
   }

@@ -18,7 +18,11 @@ export function sortByKeys(items: Uint32Array, keys: readonly KeyOf[]): Uint32Ar
       // All alike in this half: nothing to move.
       if (counts[(values[0]! >>> shift) & 0xffff] === from.length) continue
       let sum = 0
-      for (let digit = 0; digit < DIGITS; digit++) { const n = counts[digit]!; counts[digit] = sum; sum += n }
+      for (let digit = 0; digit < DIGITS; digit++) {
+        const n = counts[digit]!
+        counts[digit] = sum
+        sum += n
+      }
       for (let i = 0; i < from.length; i++) to[counts[(values[i]! >>> shift) & 0xffff]!++] = from[i]!
       ;[from, to] = [to, from]
     }

@@ -28,9 +28,9 @@ export class Postings {
   /** Adds a phrase. @returns its number, one more than the last. */
   add(text: string): number {
     const n = this.size++
-    eachWord(text, (norm) => {
+    eachWord(text, norm => {
       let id = this.wordIds.get(norm)
-      if (id === undefined) this.wordIds.set(norm, id = this.wordIds.size)
+      if (id === undefined) this.wordIds.set(norm, (id = this.wordIds.size))
       this.link(id, n)
     })
     if (this.links > Math.max(this.loose, LOOSE_PART * this.listFrom.at(-1)!)) this.build()
@@ -62,11 +62,14 @@ export class Postings {
     for (let link = this.first[word] ?? 0; link; link = this.nextLink[link - 1]!) into[at++] = this.linked[link - 1]!
   }
 
-  /** Builds the chains into the lists, in their place: from the last word to the first each list moves up by what comes before it. */
+  /**
+   * Builds the chains into the lists, in their place: from the last word to the first each list moves up by what comes
+   * before it.
+   */
   private build(): void {
     const words = this.wordIds.size
     const from = new Uint32Array(words + 1)
-    const old = (word: number) => word < this.listFrom.length ? this.listFrom[word]! : this.listFrom.at(-1)!
+    const old = (word: number) => (word < this.listFrom.length ? this.listFrom[word]! : this.listFrom.at(-1)!)
     for (let w = 0; w < words; w++) from[w + 1] = from[w]! + old(w + 1) - old(w) + this.linksOf(w)
     while (this.lists.length < from[words]!) this.lists = grown(this.lists)
     for (let w = words - 1; w >= 0; w--) {
@@ -80,18 +83,22 @@ export class Postings {
   }
 
   /** How many words there are. */
-  get vocabularySize(): number { return this.wordIds.size }
+  get vocabularySize(): number {
+    return this.wordIds.size
+  }
 
   /** Every word with how many phrases hold it. */
-  * words(): Generator<[norm: string, phrases: number]> {
-    for (const [norm, id] of this.wordIds) yield [norm, (id + 1 < this.listFrom.length ? this.listFrom[id + 1]! - this.listFrom[id]! : 0) + this.linksOf(id)]
+  *words(): Generator<[norm: string, phrases: number]> {
+    for (const [norm, id] of this.wordIds)
+      yield [norm, (id + 1 < this.listFrom.length ? this.listFrom[id + 1]! - this.listFrom[id]! : 0) + this.linksOf(id)]
   }
 
   /** Phrases that hold a word (normalised), ascending; to be read before more are added. */
   of(norm: string): Uint32Array {
     const id = this.wordIds.get(norm)
     if (id === undefined) return new Uint32Array(0)
-    const base = id + 1 < this.listFrom.length ? this.lists.subarray(this.listFrom[id], this.listFrom[id + 1]) : new Uint32Array(0)
+    const base =
+      id + 1 < this.listFrom.length ? this.lists.subarray(this.listFrom[id], this.listFrom[id + 1]) : new Uint32Array(0)
     const more = this.linksOf(id)
     if (!more) return base
     const all = new Uint32Array(base.length + more)

@@ -13,9 +13,13 @@ import { Bits } from './bits'
 /** An infinite 32-bit float as a whole number. */
 const INFINITE_32 = 0x7f800000
 
-/** Steps of a fifth of a doubling, up to some fifty million: where each begins; nothing is on the first, unknown values. */
+/**
+ * Steps of a fifth of a doubling, up to some fifty million: where each begins; nothing is on the first, unknown values.
+ */
 const STEPS = 127
-const stepFrom = Float64Array.from({ length: STEPS + 1 }, (_, step) => step ? Math.pow(2, (step - 1) / 5) - 1 : -Infinity)
+const stepFrom = Float64Array.from({ length: STEPS + 1 }, (_, step) =>
+  step ? Math.pow(2, (step - 1) / 5) - 1 : -Infinity,
+)
 
 /** The step a value stands on, 1 to 127; 0 for an unknown one. */
 export function stepOf(value: number): number {
@@ -27,14 +31,17 @@ export function stepOf(value: number): number {
   return step
 }
 
-/** A bit each for 32 steps, four in a whole number: whether it is at least this. The top bit of each byte is free, so that none borrows from the next. */
+/**
+ * A bit each for 32 steps, four in a whole number: whether it is at least this. The top bit of each byte is free, so
+ * that none borrows from the next.
+ */
 function onOrAbove(fours: Int32Array, at: number, step: number): number {
   const bound = Math.imul(step, 0x01010101)
   let word = 0
   for (let k = 0; k < 8; k++) {
-    const passes = ((fours[at + k]! | 0x80808080) - bound & 0x80808080) >>> 7
+    const passes = (((fours[at + k]! | 0x80808080) - bound) & 0x80808080) >>> 7
     // The bits of four bytes, moved side by side.
-    word |= Math.imul(passes, 0x10204080) >>> 28 << 4 * k
+    word |= (Math.imul(passes, 0x10204080) >>> 28) << (4 * k)
   }
   return word
 }
@@ -65,7 +72,7 @@ function withinBound(whole: Int32Array, at: number, bound: number): number {
   let word = 0
   for (let bit = 0; bit < 32; bit++) {
     const value = whole[at + bit]!
-    word |= ((bound - value & ~(INFINITE_32 - value)) >>> 31 ^ 1) << bit
+    word |= ((((bound - value) & ~(INFINITE_32 - value)) >>> 31) ^ 1) << bit
   }
   return word
 }
@@ -85,7 +92,7 @@ function inside(column: Uint8Array, at: number, least: number, most: number): nu
   let word = 0
   for (let bit = 0; bit < 32; bit++) {
     const value = column[at + bit]!
-    word |= ((value - least | most - value) >>> 31 ^ 1) << bit
+    word |= ((((value - least) | (most - value)) >>> 31) ^ 1) << bit
   }
   return word
 }
@@ -100,7 +107,7 @@ export function between(column: Uint8Array, least: number, most: number, size: n
 
 function meeting(column: Uint16Array, at: number, mask: number): number {
   let word = 0
-  for (let bit = 0; bit < 32; bit++) word |= (-(column[at + bit]! & mask)) >>> 31 << bit
+  for (let bit = 0; bit < 32; bit++) word |= (-(column[at + bit]! & mask) >>> 31) << bit
   return word
 }
 

@@ -32,7 +32,10 @@ export function selectRange(items: Uint32Array, keys: readonly KeyOf[], from: nu
   return Uint32Array.from(order.slice(from - skipped, last - skipped), each => each.item)
 }
 
-interface Narrowed { kept: Uint32Array, skipped: number }
+interface Narrowed {
+  kept: Uint32Array
+  skipped: number
+}
 
 /** Items of which the range is made, and how many come before them. `level` counts half keys. */
 function narrow(items: Uint32Array, keys: readonly KeyOf[], level: number, from: number, to: number): Narrowed {
@@ -41,7 +44,7 @@ function narrow(items: Uint32Array, keys: readonly KeyOf[], level: number, from:
   const shift = level & 1 ? 0 : 16
   histogram.fill(0)
   const digits = new Uint16Array(items.length)
-  for (let i = 0; i < items.length; i++) histogram[digits[i] = (keyOf(items[i]!) >>> shift) & 0xffff]!++
+  for (let i = 0; i < items.length; i++) histogram[(digits[i] = (keyOf(items[i]!) >>> shift) & 0xffff)]!++
   let before = 0
   let low = 0
   while (before + histogram[low]! <= from) before += histogram[low++]!

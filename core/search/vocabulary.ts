@@ -12,7 +12,10 @@ const LONG = 6
 /** Corrections of one word. */
 const CORRECTIONS = 3
 
-/** The words of all phrases of a language, with how many phrases hold each: by their stems, and by what they are easily mistaken for. */
+/**
+ * The words of all phrases of a language, with how many phrases hold each: by their stems, and by what they are easily
+ * mistaken for.
+ */
 export class Vocabulary {
   private readonly held = new Map<string, number>()
   private readonly byStem = new Map<string, string[]>()
@@ -30,20 +33,30 @@ export class Vocabulary {
     }
   }
 
-  get size(): number { return this.held.size }
+  get size(): number {
+    return this.held.size
+  }
   /** How many phrases hold a word. */
-  phrases(norm: string): number { return this.held.get(norm) ?? 0 }
+  phrases(norm: string): number {
+    return this.held.get(norm) ?? 0
+  }
   /** Whether enough phrases hold a word for it to be none's misspelling. */
-  isKnown(norm: string): boolean { return this.phrases(norm) >= KNOWN }
+  isKnown(norm: string): boolean {
+    return this.phrases(norm) >= KNOWN
+  }
   /** All words with the stem of one, itself included where it is one of them. */
-  forms(norm: string): string[] { return this.byStem.get(this.stem(norm)) ?? [] }
+  forms(norm: string): string[] {
+    return this.byStem.get(this.stem(norm)) ?? []
+  }
 
-  /** Words that may have been meant by one that hardly any phrase holds, the nearest first and of those the most held. */
+  /**
+   * Words that may have been meant by one that hardly any phrase holds, the nearest first and of those the most held.
+   */
   corrections(norm: string): string[] {
     if (norm.length < SHORTEST || /\d/u.test(norm)) return []
     const most = norm.length >= LONG ? 2 : 1
     const least = Math.max(KNOWN, TIMES * this.phrases(norm))
-    const found: { word: string, away: number }[] = []
+    const found: { word: string; away: number }[] = []
     for (let length = norm.length - most; length <= norm.length + most; length++) {
       for (const word of this.byShape.get(shape(norm[0]!, length)) ?? []) {
         if (word === norm || this.phrases(word) < least) continue
@@ -51,7 +64,10 @@ export class Vocabulary {
         if (away <= most) found.push({ word, away })
       }
     }
-    return found.sort((a, b) => a.away - b.away || this.phrases(b.word) - this.phrases(a.word)).slice(0, CORRECTIONS).map(each => each.word)
+    return found
+      .sort((a, b) => a.away - b.away || this.phrases(b.word) - this.phrases(a.word))
+      .slice(0, CORRECTIONS)
+      .map(each => each.word)
   }
 
   /** The two words that one may have been meant to be, the most held ones; `null` where there are none. */

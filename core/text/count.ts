@@ -1,6 +1,6 @@
 /** The units in which a site may state a limit. */
 export const UNITS = ['utf16', 'codePoints', 'graphemes', 'bytes'] as const
-export type Unit = typeof UNITS[number]
+export type Unit = (typeof UNITS)[number]
 
 const ASCII = /^[\x00-\x7f]*$/
 let segmenter: Intl.Segmenter | undefined

@@ -3,11 +3,14 @@ import { stopWords } from './stopwords'
 import { bare, eachWord, fold, words } from './words'
 
 /** UTF-16 offsets into the raw text, half-open. */
-export interface Range { start: number, end: number }
+export interface Range {
+  start: number
+  end: number
+}
 
 /** How a phrase stands in a text, best first. */
 export const GRADES = ['exact', 'inflected', 'ordered', 'scattered', 'fragment', 'none'] as const
-export type Grade = typeof GRADES[number]
+export type Grade = (typeof GRADES)[number]
 
 export interface Match {
   grade: Grade
@@ -51,9 +54,12 @@ const NONE: Match = { grade: 'none', share: 0, ranges: [] }
 type Line = Pick<ReadText, 'norms' | 'forms' | 'stems' | 'starts' | 'ends'>
 
 /** The stem of a word, of its form as written: stemmers need the accents that folding takes off. */
-const stemOf = (stem: Stemmer, norm: string, form: string) => form === norm ? stem(norm) : fold(stem(bare(form)))
+const stemOf = (stem: Stemmer, norm: string, form: string) => (form === norm ? stem(norm) : fold(stem(bare(form))))
 
-/** While a text is typed all its lines but one stay as they were, and are not cut again. Past so many the memo starts anew. */
+/**
+ * While a text is typed all its lines but one stay as they were, and are not cut again. Past so many the memo starts
+ * anew.
+ */
 const LINES_KEPT = 4000
 /** A longer line is cut anew each time: thousands of them would fill the memory. */
 const LONGEST_KEPT = 4000
@@ -66,25 +72,38 @@ function readLine(raw: string, language: string): Line {
   let kept = linesOf.get(key)
   if (!kept || kept.size >= LINES_KEPT) {
     if (linesOf.size >= LANGUAGES_KEPT) linesOf.clear()
-    linesOf.set(key, kept = new Map<string, Line>())
+    linesOf.set(key, (kept = new Map<string, Line>()))
   }
   let line = kept.get(raw)
   if (!line) {
     const stem = stemmerFor(language)
-    const { norms, forms, stems, starts, ends } = line = { norms: [], forms: [], stems: [], starts: [], ends: [] } as Line
-    eachWord(raw, (norm, start, end, form) => {
-      norms.push(norm)
-      forms.push(form)
-      stems.push(stemOf(stem, norm, form))
-      starts.push(start)
-      ends.push(end)
-    }, language)
+    const { norms, forms, stems, starts, ends } = (line = {
+      norms: [],
+      forms: [],
+      stems: [],
+      starts: [],
+      ends: [],
+    } as Line)
+    eachWord(
+      raw,
+      (norm, start, end, form) => {
+        norms.push(norm)
+        forms.push(form)
+        stems.push(stemOf(stem, norm, form))
+        starts.push(start)
+        ends.push(end)
+      },
+      language,
+    )
     if (raw.length <= LONGEST_KEPT) kept.set(raw, line)
   }
   return line
 }
 
-/** Cuts and indexes a text. Cost: about 0.4 ms for 5,000 new characters, a quarter of that when all lines but one are known. */
+/**
+ * Cuts and indexes a text. Cost: about 0.4 ms for 5,000 new characters, a quarter of that when all lines but one are
+ * known.
+ */
 export function readText(raw: string, language: string): ReadText {
   const text: ReadText = { raw, language, norms: [], forms: [], stems: [], starts: [], ends: [], byStem: new Map() }
   const { norms, forms, stems, starts, ends, byStem } = text
@@ -120,16 +139,26 @@ export function readPhrase(raw: string, language: string): ReadPhrase {
   const norms = cut.map(word => word.norm)
   const stems = cut.map(({ norm, form }) => stemOf(stem, norm, form))
   const content = stems.filter((_, i) => !stops.has(norms[i]!))
-  return { raw, language, norms, forms: cut.map(word => word.form), stems, content, repeats: new Set(content).size < content.length }
+  return {
+    raw,
+    language,
+    norms,
+    forms: cut.map(word => word.form),
+    stems,
+    content,
+    repeats: new Set(content).size < content.length,
+  }
 }
 
 /** An article elided before a phrase's first word does not belong to the phrase. */
 function startOf(phrase: ReadPhrase, text: ReadText, at: number): number {
   const [start, end] = [text.starts[at]!, text.ends[at]!]
   const form = text.forms[at]!
-  if (!form.includes('\'') || form === phrase.forms[0]) return start
+  if (!form.includes("'") || form === phrase.forms[0]) return start
   const cut = form.length - bare(form).length
-  return cut ? Math.max(...['\'', '’', 'ʼ', '＇'].map(sign => text.raw.slice(start, end).indexOf(sign))) + 1 + start : start
+  return cut
+    ? Math.max(...["'", '’', 'ʼ', '＇'].map(sign => text.raw.slice(start, end).indexOf(sign))) + 1 + start
+    : start
 }
 
 /** Every place where the phrase's words stand side by side, by exact form or by stem. */
@@ -178,10 +207,10 @@ function inOrder(phrase: ReadPhrase, text: ReadText): Range[] | null {
 /**
  * The best match of a phrase in a text.
  *
- * `exact`: its words in order, side by side, as written but for case. `inflected`: the same by stem, or with other accents. Then on content
- * stems only, stop words left out: `ordered` with at most three other words between in all,
- * `scattered` anywhere, `fragment` at least half of them. A phrase of stop words alone can
- * only match exactly. Both must have been read for the same language.
+ * `exact`: its words in order, side by side, as written but for case. `inflected`: the same by stem, or with other
+ * accents. Then on content stems only, stop words left out: `ordered` with at most three other words between in all,
+ * `scattered` anywhere, `fragment` at least half of them. A phrase of stop words alone can only match exactly. Both
+ * must have been read for the same language.
  *
  * @example match(readPhrase('index gears', 'en'), readText('Indexing a gear', 'en')).grade // 'ordered'
  */
@@ -201,7 +230,9 @@ export function match(phrase: ReadPhrase, text: ReadText): Match {
   const inflected = runs(phrase, text, 'inflected')
   if (inflected.length) return { grade: 'inflected', share: 1, ranges: [inflected[0]!] }
   const ordered = inOrder(phrase, text)
-  return ordered ? { grade: 'ordered', share: 1, ranges: ordered } : { grade: 'scattered', share: 1, ranges: rangesAt(contentPlaces(phrase, text), text) }
+  return ordered
+    ? { grade: 'ordered', share: 1, ranges: ordered }
+    : { grade: 'scattered', share: 1, ranges: rangesAt(contentPlaces(phrase, text), text) }
 }
 
 /** Where the content stems stand, each at its first place; one that is wanted twice must stand twice. */
@@ -216,7 +247,8 @@ function contentPlaces({ content, repeats }: ReadPhrase, { byStem }: ReadText): 
   return places
 }
 
-const rangesAt = (places: number[], text: ReadText): Range[] => places.sort((a, b) => a - b).map(k => ({ start: text.starts[k]!, end: text.ends[k]! }))
+const rangesAt = (places: number[], text: ReadText): Range[] =>
+  places.sort((a, b) => a - b).map(k => ({ start: text.starts[k]!, end: text.ends[k]! }))
 
 /** The first and last offset of a match; `null` for none. */
 export function span(found: Match): Range | null {

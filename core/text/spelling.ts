@@ -2,8 +2,11 @@ import { distance } from 'fastest-levenshtein'
 import { stemmerFor } from './stems'
 import { words } from './words'
 
-/** Mistakes between two words: letters changed, left out or added; two neighbouring letters in each other's place are one. */
-export const mistakes = (a: string, b: string): number => swapped(a, b) ? 1 : distance(a, b)
+/**
+ * Mistakes between two words: letters changed, left out or added; two neighbouring letters in each other's place are
+ * one.
+ */
+export const mistakes = (a: string, b: string): number => (swapped(a, b) ? 1 : distance(a, b))
 
 function swapped(a: string, b: string): boolean {
   if (a.length !== b.length) return false
@@ -21,12 +24,18 @@ const HAS_DIGIT = /\d/u
 function isMisspelt(a: string, b: string): boolean {
   const longest = Math.max(a.length, b.length)
   // A number is never a misspelling of another one.
-  return Math.min(a.length, b.length) >= SHORTEST && !HAS_DIGIT.test(a) && !HAS_DIGIT.test(b) && mistakes(a, b) <= (longest >= LONG ? 2 : 1)
+  return (
+    Math.min(a.length, b.length) >= SHORTEST &&
+    !HAS_DIGIT.test(a) &&
+    !HAS_DIGIT.test(b) &&
+    mistakes(a, b) <= (longest >= LONG ? 2 : 1)
+  )
 }
 
 /**
- * Whether two phrases could be spellings of one: their words joined or split otherwise, or one or two words with a letter or two wrong.
- * Forms of one word are no misspellings, and whether the two mean the same the texts alone cannot tell.
+ * Whether two phrases could be spellings of one: their words joined or split otherwise, or one or two words with a
+ * letter or two wrong. Forms of one word are no misspellings, and whether the two mean the same the texts alone cannot
+ * tell.
  *
  * @param language BCP 47.
  */
@@ -36,6 +45,6 @@ export function areSpellings(one: string, other: string, language: string): bool
   if (a.join('') === b.join('')) return true
   if (a.length !== b.length) return false
   const stem = stemmerFor(language)
-  const differing = a.flatMap((word, i) => word === b[i] ? [] : [[word, b[i]!] as const])
+  const differing = a.flatMap((word, i) => (word === b[i] ? [] : [[word, b[i]!] as const]))
   return differing.length <= 2 && differing.every(([x, y]) => stem(x) !== stem(y) && isMisspelt(x, y))
 }

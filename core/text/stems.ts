@@ -3,9 +3,22 @@ import { newStemmer } from 'snowball-stemmers'
 
 /** Snowball's algorithm for each language we stem; others are compared as written. */
 const ALGORITHMS: Record<string, string> = {
-  da: 'danish', de: 'german', en: 'english', es: 'spanish', fi: 'finnish', fr: 'french', hu: 'hungarian',
-  it: 'italian', nl: 'dutch', nb: 'norwegian', no: 'norwegian', pt: 'portuguese', ro: 'romanian', ru: 'russian',
-  sv: 'swedish', tr: 'turkish',
+  da: 'danish',
+  de: 'german',
+  en: 'english',
+  es: 'spanish',
+  fi: 'finnish',
+  fr: 'french',
+  hu: 'hungarian',
+  it: 'italian',
+  nl: 'dutch',
+  nb: 'norwegian',
+  no: 'norwegian',
+  pt: 'portuguese',
+  ro: 'romanian',
+  ru: 'russian',
+  sv: 'swedish',
+  tr: 'turkish',
 }
 
 /** No longer than any real word: what is longer is not remembered. */
@@ -21,12 +34,24 @@ const [FIRST_SYLLABLE, LAST_SYLLABLE, FINALS, RIEUL] = [0xac00, 0xd7a3, 28, 8]
 const any = () => true
 const consonant = (final: number) => final !== 0
 const vowel = (final: number) => final === 0
-/** Each with how many syllables stay before it at least (a short one ends many nouns), and the sounds it can follow. The longest come first. */
+/**
+ * Each with how many syllables stay before it at least (a short one ends many nouns), and the sounds it can follow. The
+ * longest come first.
+ */
 const KOREAN: Particle[] = [
   ...['에서', '에게', '한테', '까지', '부터', '보다', '처럼', '하고', '마다'].map((each): Particle => [each, 1, any]),
-  ['으로', 1, consonant], ['이나', 2, consonant], ['이랑', 1, consonant],
-  ['을', 1, consonant], ['은', 1, consonant], ['이', 2, consonant], ['과', 2, consonant],
-  ['를', 1, vowel], ['는', 1, vowel], ['가', 2, vowel], ['와', 2, vowel], ['로', 2, final => final === 0 || final === RIEUL],
+  ['으로', 1, consonant],
+  ['이나', 2, consonant],
+  ['이랑', 1, consonant],
+  ['을', 1, consonant],
+  ['은', 1, consonant],
+  ['이', 2, consonant],
+  ['과', 2, consonant],
+  ['를', 1, vowel],
+  ['는', 1, vowel],
+  ['가', 2, vowel],
+  ['와', 2, vowel],
+  ['로', 2, final => final === 0 || final === RIEUL],
   ...['에', '의', '도', '만'].map((each): Particle => [each, 2, any]),
 ]
 
@@ -36,7 +61,8 @@ function withoutParticle(word: string): string {
     const rest = word.length - particle.length
     if (rest < least || !word.endsWith(particle)) continue
     const last = word.charCodeAt(rest - 1)
-    if (last >= FIRST_SYLLABLE && last <= LAST_SYLLABLE && fits((last - FIRST_SYLLABLE) % FINALS)) return word.slice(0, rest)
+    if (last >= FIRST_SYLLABLE && last <= LAST_SYLLABLE && fits((last - FIRST_SYLLABLE) % FINALS))
+      return word.slice(0, rest)
   }
   return word
 }
@@ -67,7 +93,7 @@ export function stemmerFor(language: string): Stemmer {
 
 function memoise(stemmer: { stem(word: string): string }): Stemmer {
   let memo = new Map<string, string>()
-  return (norm) => {
+  return norm => {
     if (norm.length > LONGEST_WORD) return norm
     let stem = memo.get(norm)
     if (stem === undefined) {

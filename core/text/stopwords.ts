@@ -4,8 +4,22 @@ import { primaryLanguage } from './stems'
 import { normaliseWord } from './words'
 
 const LISTS: Record<string, string[]> = {
-  da: dan, de: deu, en: eng, es: spa, fi: fin, fr: fra, hu: hun, it: ita, nl: nld, nb: nob, no: nob,
-  pt: por, ro: ron, ru: rus, sv: swe, tr: tur,
+  da: dan,
+  de: deu,
+  en: eng,
+  es: spa,
+  fi: fin,
+  fr: fra,
+  hu: hun,
+  it: ita,
+  nl: nld,
+  nb: nob,
+  no: nob,
+  pt: por,
+  ro: ron,
+  ru: rus,
+  sv: swe,
+  tr: tur,
 }
 
 /** Question and comparison words the shipped English list lacks but which never name a subject. */

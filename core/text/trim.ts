@@ -1,6 +1,6 @@
 /**
- * A text without some signs at its ends. A pattern that looks for them up to the end of a text begins anew at each of them:
- * with thousands in a row that takes seconds.
+ * A text without some signs at its ends. A pattern that looks for them up to the end of a text begins anew at each of
+ * them: with thousands in a row that takes seconds.
  *
  * @param sign matches one sign.
  * @example trimSigns('—a—', /—/u) // 'a'

@@ -9,7 +9,10 @@
 export interface Word {
   /** Normalised: NFKC, lower case, diacritics folded, an elided article before it left out. By it words are found. */
   norm: string
-  /** As written, but for case and compatibility forms. Where two words have one norm but not one form, they are close, not the same. */
+  /**
+   * As written, but for case and compatibility forms. Where two words have one norm but not one form, they are close,
+   * not the same.
+   */
   form: string
   /** UTF-16 offsets into the raw string, half-open. */
   start: number
@@ -18,21 +21,46 @@ export interface Word {
 
 const WORD = /[\p{L}\p{N}\p{M}]+(?:['’ʼ＇][\p{L}\p{M}]+)*/gu
 const PLAIN = /^[a-z0-9]*$/
-const UNSPACED = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
-/** Accents are folded where they vary a letter; vowel signs and voicing marks of other scripts are letters of their own. */
+const UNSPACED =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u
+/**
+ * Accents are folded where they vary a letter; vowel signs and voicing marks of other scripts are letters of their own.
+ */
 const ACCENTED = /([\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}])\p{M}+/gu
 /** Letters that people without them on their keyboard write by others. */
-const UNDECOMPOSED: Record<string, string> = { 'ł': 'l', 'đ': 'd', 'ø': 'o', 'ß': 'ss', 'æ': 'ae', 'œ': 'oe', 'ı': 'i', 'ħ': 'h', 'ð': 'd', 'þ': 'th' }
+const UNDECOMPOSED: Record<string, string> = {
+  ł: 'l',
+  đ: 'd',
+  ø: 'o',
+  ß: 'ss',
+  æ: 'ae',
+  œ: 'oe',
+  ı: 'i',
+  ħ: 'h',
+  ð: 'd',
+  þ: 'th',
+}
 const UNDECOMPOSED_SIGN = /[łđøßæœıħðþ]/gu
 /** Articles and pronouns that lose their vowel before another: French, Italian, Catalan. */
-const ELIDED = /^(?:[ldjmtscn]|qu|(?:jus|lors|puis|quoi)qu|dell|all|dall|nell|sull|coll|un|quest|quell|bell|sant|degl|gl|agl)'(?=[aeiouyhàáâäæèéêëìíîïòóôöœùúûü])/u
+const ELIDED =
+  /^(?:[ldjmtscn]|qu|(?:jus|lors|puis|quoi)qu|dell|all|dall|nell|sull|coll|un|quest|quell|bell|sant|degl|gl|agl)'(?=[aeiouyhàáâäæèéêëìíîïòóôöœùúûü])/u
 const APOSTROPHES = /[’ʼ＇]/g
 
 /** Accents and letters of Latin, Greek and Cyrillic folded. @param text in lower case. */
-export const fold = (text: string): string => PLAIN.test(text) ? text : text.normalize('NFD').replace(ACCENTED, '$1').normalize('NFC').replace(UNDECOMPOSED_SIGN, sign => UNDECOMPOSED[sign]!)
+export const fold = (text: string): string =>
+  PLAIN.test(text)
+    ? text
+    : text
+        .normalize('NFD')
+        .replace(ACCENTED, '$1')
+        .normalize('NFC')
+        .replace(UNDECOMPOSED_SIGN, sign => UNDECOMPOSED[sign]!)
 
-/** A word without an article or pronoun elided before it. @param form in lower case. @example bare('l\'huile') // 'huile' */
-export const bare = (form: string): string => form.includes('\'') ? form.replace(ELIDED, '') : form
+/**
+ * A word without an article or pronoun elided before it.
+ * @param form in lower case. @example bare('l\'huile') // 'huile'
+ */
+export const bare = (form: string): string => (form.includes("'") ? form.replace(ELIDED, '') : form)
 
 /** Turkish and Azeri tell the i with a dot from the one without, in capitals too. */
 const DOTTED = /^(?:tr|az)(?:-|$)/iu
@@ -44,7 +72,7 @@ const DOTTED = /^(?:tr|az)(?:-|$)/iu
 export function formOf(raw: string, language = ''): string {
   const lower = DOTTED.test(language) ? raw.toLocaleLowerCase('tr') : raw.toLowerCase()
   if (PLAIN.test(lower)) return lower
-  return lower.normalize('NFKC').toLowerCase().replace(APOSTROPHES, '\'').normalize('NFC')
+  return lower.normalize('NFKC').toLowerCase().replace(APOSTROPHES, "'").normalize('NFC')
 }
 
 /** The form in which words are found. Never use it for offsets: it may be longer or shorter than its source. */
@@ -52,7 +80,7 @@ export function normaliseWord(raw: string): string {
   let norm = memo.get(raw)
   if (norm === undefined) {
     if (memo.size >= MEMO_LIMIT) memo = new Map()
-    memo.set(raw, norm = normalise(raw))
+    memo.set(raw, (norm = normalise(raw)))
   }
   return norm
 }
@@ -73,7 +101,13 @@ type TakeWord = (norm: string, start: number, end: number, form: string) => void
 function cutUnspaced(run: string, offset: number, take: TakeWord): void {
   segmenter ??= new Intl.Segmenter('en', { granularity: 'word' })
   for (const part of segmenter.segment(run)) {
-    if (part.isWordLike) take(normaliseWord(part.segment), offset + part.index, offset + part.index + part.segment.length, formOf(part.segment))
+    if (part.isWordLike)
+      take(
+        normaliseWord(part.segment),
+        offset + part.index,
+        offset + part.index + part.segment.length,
+        formOf(part.segment),
+      )
   }
 }
 
@@ -105,10 +139,19 @@ export function eachWord(text: string, take: TakeWord, language = ''): void {
   }
 }
 
-/** All words of `text` in order. An empty or wordless text gives an empty list. @param language BCP 47; by it forms are lower-cased. */
+/**
+ * All words of `text` in order. An empty or wordless text gives an empty list.
+ * @param language BCP 47; by it forms are lower-cased.
+ */
 export function words(text: string, language = ''): Word[] {
   const found: Word[] = []
-  eachWord(text, (norm, start, end, form) => { found.push({ norm, form, start, end }) }, language)
+  eachWord(
+    text,
+    (norm, start, end, form) => {
+      found.push({ norm, form, start, end })
+    },
+    language,
+  )
   return found
 }
 
@@ -131,5 +174,10 @@ export function wordCount(phrase: string): number {
 export function phraseKey(phrase: string): string {
   // Most are in that form already.
   if (PLAIN_PHRASE.test(phrase)) return phrase
-  return phrase.normalize('NFKC').replace(/[\p{Cc}\p{Cf}]+/gu, ' ').trim().replace(/\s+/gu, ' ').toLowerCase()
+  return phrase
+    .normalize('NFKC')
+    .replace(/[\p{Cc}\p{Cf}]+/gu, ' ')
+    .trim()
+    .replace(/\s+/gu, ' ')
+    .toLowerCase()
 }

@@ -12,7 +12,10 @@ export const COOKIE = 'fonetra'
 /** Whoever sits at the machine. */
 const HERE: Who = { name: '', role: 'owner' }
 
-/** Keys that came with a request and were checked, by their digest: to check one anew takes as long as a person's sign-in. */
+/**
+ * Keys that came with a request and were checked, by their digest: to check one anew takes as long as a person's
+ * sign-in.
+ */
 const checked = new Map<string, string>()
 const CHECKED = 64
 
@@ -25,7 +28,10 @@ async function byKey(event: H3Event, access: AccessStore, key: string): Promise<
   return found
 }
 
-/** Who sends a request: by a key with it, as programs do, or by the cookie of a window signed in. `null` for nobody known. */
+/**
+ * Who sends a request: by a key with it, as programs do, or by the cookie of a window signed in. `null` for nobody
+ * known.
+ */
 export async function whoIs(event: H3Event, access: () => AccessStore): Promise<Who | null> {
   if (!network().shared) return HERE
   const [, key] = /^Bearer (\S{1,200})$/u.exec(getRequestHeader(event, 'authorization') ?? '') ?? []
@@ -46,6 +52,13 @@ export async function admit(event: H3Event, path: string, access: () => AccessSt
   if (isOpen(path)) return
   const who = await whoIs(event, access)
   if (!who) throw new Problem(401, 'key-needed', 'Sign in with your access key.')
-  if (!mayDo(who.role, event.method, path)) throw new Problem(403, 'not-allowed', who.role === 'reader' ? 'Your key is read-only. Nothing was changed.' : 'Only the owner can do this. Nothing was changed.')
+  if (!mayDo(who.role, event.method, path))
+    throw new Problem(
+      403,
+      'not-allowed',
+      who.role === 'reader'
+        ? 'Your key is read-only. Nothing was changed.'
+        : 'Only the owner can do this. Nothing was changed.',
+    )
   event.context.who = who
 }

@@ -1,7 +1,18 @@
 import type { Role } from '../../shared/access'
 
 /** Requests that are sent as POST for their length, and change nothing a person wrote. */
-const READING = new Set(['/api/check', '/api/tags/pack', '/api/phrases/assess', '/api/phrases/clusters', '/api/phrases/cross', '/api/phrases/figures', '/api/phrases/longer', '/api/phrases/shortlist'].map(path => `POST ${path}`))
+const READING = new Set(
+  [
+    '/api/check',
+    '/api/tags/pack',
+    '/api/phrases/assess',
+    '/api/phrases/clusters',
+    '/api/phrases/cross',
+    '/api/phrases/figures',
+    '/api/phrases/longer',
+    '/api/phrases/shortlist',
+  ].map(path => `POST ${path}`),
+)
 /** What is the owner's alone: the keys, the data as a whole, the services. */
 const OWNERS = ['/api/access', '/api/data', '/api/services', '/api/standin']
 /** Open to whoever has not signed in: signing in itself, and whether the server is up. */

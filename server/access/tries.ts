@@ -16,7 +16,11 @@ const addressOf = (event: H3Event) => getRequestIP(event, { xForwardedFor: netwo
 const tooMany = (event: H3Event, ms: number): Problem => {
   const seconds = Math.max(1, Math.ceil(ms / 1000))
   setResponseHeader(event, 'Retry-After', seconds)
-  return new Problem(429, 'too-many-tries', `Too many wrong keys. Try again in ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}.`)
+  return new Problem(
+    429,
+    'too-many-tries',
+    `Too many wrong keys. Try again in ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}.`,
+  )
 }
 
 /**
@@ -25,7 +29,10 @@ const tooMany = (event: H3Event, ms: number): Problem => {
  */
 export async function tries<Found>(event: H3Event, check: () => Promise<Found | null>): Promise<Found | null> {
   const address = addressOf(event)
-  for (const [limit, key] of [[fromOne, address], [fromAll, 'all']] as const) {
+  for (const [limit, key] of [
+    [fromOne, address],
+    [fromAll, 'all'],
+  ] as const) {
     const spent = await limit.get(key)
     if (spent && spent.remainingPoints <= 0) throw tooMany(event, spent.msBeforeNext)
   }
@@ -33,7 +40,10 @@ export async function tries<Found>(event: H3Event, check: () => Promise<Found | 
   checking++
   try {
     const found = await check()
-    if (found === null) await Promise.all([fromOne.consume(address), fromAll.consume('all')]).catch((error: unknown) => { if (!(error instanceof RateLimiterRes)) throw error })
+    if (found === null)
+      await Promise.all([fromOne.consume(address), fromAll.consume('all')]).catch((error: unknown) => {
+        if (!(error instanceof RateLimiterRes)) throw error
+      })
     return found
   } finally {
     checking--

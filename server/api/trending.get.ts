@@ -1,13 +1,18 @@
 import { z } from 'zod'
 import { words } from '../../core/text/words'
 import { viewsPerDay } from '../../core/rivals/strength'
-import { languageInput, regionInput } from '../../shared/text'
+import { languageInput, regionInput } from '../../core/text/inputs'
 import { askable } from '../http/askable'
 import { queryOf, route } from '../http/route'
 import { toSiteVideo } from '../data/videos'
 import { isServiceFault, withRetry } from '../services/retry'
 
-const question = z.object({ region: regionInput, language: languageInput.default('en'), contains: z.string().max(200).optional(), anew: z.enum(['0', '1']).optional() })
+const question = z.object({
+  region: regionInput,
+  language: languageInput.default('en'),
+  contains: z.string().max(200).optional(),
+  anew: z.enum(['0', '1']).optional(),
+})
 const AGE_MS = 3_600_000
 
 /** What is trending in a region, filtered by words of titles and tags. */
@@ -34,12 +39,29 @@ export default route(async (event, runtime) => {
   }
   const wanted = words(contains ?? '').map(word => word.norm)
   const rows = videos.trending(region ?? '')
-  const holds = (text: string) => { const have = words(text).map(word => word.norm); return wanted.every(norm => have.includes(norm)) }
+  const holds = (text: string) => {
+    const have = words(text).map(word => word.norm)
+    return wanted.every(norm => have.includes(norm))
+  }
   return {
-    region, at: rows[0]?.told_at ?? null, source: rows[0]?.source ?? null, total: rows.length, problem,
-    rows: rows.filter(row => !wanted.length || holds(`${row.title} ${row.tags ?? ''}`)).map((row) => {
-      const { id, ...video } = toSiteVideo(row)
-      return { rank: row.rank, videoId: id, ...video, viewsPerDay: row.views === null || row.published_at === null ? null : viewsPerDay(row.views, row.published_at, row.told_at) }
-    }),
+    region,
+    at: rows[0]?.told_at ?? null,
+    source: rows[0]?.source ?? null,
+    total: rows.length,
+    problem,
+    rows: rows
+      .filter(row => !wanted.length || holds(`${row.title} ${row.tags ?? ''}`))
+      .map(row => {
+        const { id, ...video } = toSiteVideo(row)
+        return {
+          rank: row.rank,
+          videoId: id,
+          ...video,
+          viewsPerDay:
+            row.views === null || row.published_at === null
+              ? null
+              : viewsPerDay(row.views, row.published_at, row.told_at),
+        }
+      }),
   }
 })

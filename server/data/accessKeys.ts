@@ -13,25 +13,46 @@ const HASH = 32
 const SESSION_MS = 30 * 86_400_000
 const NOTED_MS = 3_600_000
 
-interface KeyRow { id: string, name: string, role: Role, salt: Buffer, hash: Buffer, created_at: number, used_at: number | null }
-const toKey = ({ id, name, role, created_at, used_at }: Omit<KeyRow, 'salt' | 'hash'>): AccessKey => ({ id, name, role, createdAt: created_at, usedAt: used_at })
+interface KeyRow {
+  id: string
+  name: string
+  role: Role
+  salt: Buffer
+  hash: Buffer
+  created_at: number
+  used_at: number | null
+}
+const toKey = ({ id, name, role, created_at, used_at }: Omit<KeyRow, 'salt' | 'hash'>): AccessKey => ({
+  id,
+  name,
+  role,
+  createdAt: created_at,
+  usedAt: used_at,
+})
 const digestOf = (token: string) => createHash('sha256').update(token).digest()
 
 export type AccessStore = ReturnType<typeof accessStore>
 
-/** Keys of the people who may come in over a network, and the windows they have signed in with. @param now the clock, in UTC milliseconds. */
+/**
+ * Keys of the people who may come in over a network, and the windows they have signed in with.
+ * @param now the clock, in UTC milliseconds.
+ */
 export function accessStore(db: Db, now: () => number = Date.now) {
   const add = db.prepare('INSERT INTO access_key (id, name, role, salt, hash, created_at) VALUES (?, ?, ?, ?, ?, ?)')
-  const rows = db.prepare<[], Omit<KeyRow, 'salt' | 'hash'>>('SELECT id, name, role, created_at, used_at FROM access_key ORDER BY created_at, id')
+  const rows = db.prepare<[], Omit<KeyRow, 'salt' | 'hash'>>(
+    'SELECT id, name, role, created_at, used_at FROM access_key ORDER BY created_at, id',
+  )
   const row = db.prepare<[string], KeyRow>('SELECT * FROM access_key WHERE id = ?')
-  const owners = db.prepare<[], number>('SELECT count(*) FROM access_key WHERE role = \'owner\'').pluck()
+  const owners = db.prepare<[], number>("SELECT count(*) FROM access_key WHERE role = 'owner'").pluck()
   const drop = db.prepare('DELETE FROM access_key WHERE id = ?')
   const used = db.prepare('UPDATE access_key SET used_at = ? WHERE id = ?')
   const begin = db.prepare('INSERT INTO session (digest, key_id, seen_at) VALUES (?, ?, ?)')
   const end = db.prepare('DELETE FROM session WHERE digest = ?')
   const forget = db.prepare('DELETE FROM session WHERE seen_at < ?')
   const seen = db.prepare('UPDATE session SET seen_at = ? WHERE digest = ?')
-  const signedIn = db.prepare<[Buffer], Who & { key_id: string, seen_at: number }>('SELECT k.name, k.role, s.key_id, s.seen_at FROM session s JOIN access_key k ON k.id = s.key_id WHERE s.digest = ?')
+  const signedIn = db.prepare<[Buffer], Who & { key_id: string; seen_at: number }>(
+    'SELECT k.name, k.role, s.key_id, s.seen_at FROM session s JOIN access_key k ON k.id = s.key_id WHERE s.digest = ?',
+  )
 
   return {
     /** Makes a key. Its text is told this once: only what checks it is kept. */
@@ -46,7 +67,8 @@ export function accessStore(db: Db, now: () => number = Date.now) {
     list: (): AccessKey[] => rows.all().map(toKey),
     /**
      * Takes a key back, with every window signed in by it.
-     * @param keepsOwner whether the last owner's key stays. @returns `last-owner` for that one, `absent` for an unknown one.
+     * @param keepsOwner whether the last owner's key stays. @returns `last-owner` for that one, `absent` for an unknown
+     * one.
      */
     revoke: db.transaction((id: string, keepsOwner: boolean): 'revoked' | 'last-owner' | 'absent' => {
       const found = row.get(id)
@@ -87,7 +109,9 @@ export function accessStore(db: Db, now: () => number = Date.now) {
       }
       return { name: found.name, role: found.role }
     },
-    end: (token: string) => { end.run(digestOf(token)) },
+    end: (token: string) => {
+      end.run(digestOf(token))
+    },
   }
 }
 
@@ -96,7 +120,10 @@ export function hasOwnerKey(file: string): boolean {
   if (!existsSync(file)) return false
   const db = new Database(file, { readonly: true })
   try {
-    return Number(db.pragma('user_version', { simple: true })) >= 6 && db.prepare('SELECT 1 FROM access_key WHERE role = \'owner\'').get() !== undefined
+    return (
+      Number(db.pragma('user_version', { simple: true })) >= 6 &&
+      db.prepare("SELECT 1 FROM access_key WHERE role = 'owner'").get() !== undefined
+    )
   } finally {
     db.close()
   }

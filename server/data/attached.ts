@@ -1,21 +1,44 @@
-import { chmodSync, closeSync, existsSync, fsyncSync, ftruncateSync, openSync, readFileSync, rmSync, statSync, writeSync } from 'node:fs'
+import {
+  chmodSync,
+  closeSync,
+  existsSync,
+  fsyncSync,
+  ftruncateSync,
+  openSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeSync,
+} from 'node:fs'
 import type { Db } from './open'
 
 /** A live service a person attached: its address, and its key, which no route tells. */
-export interface Attached { address: string, key: string | null }
+export interface Attached {
+  address: string
+  key: string | null
+}
 
 /**
- * Keeps the live service. The key stands in a file of its own that only its owner may read, so that no backup and no export
- * holds it, and it is gone once it is taken away.
+ * Keeps the live service. The key stands in a file of its own that only its owner may read, so that no backup and no
+ * export holds it, and it is gone once it is taken away.
  *
  * @param keyFile where the key is kept.
  */
 export function attachedStore(db: Db, keyFile: string) {
   // What another service told only lately is asked for again; figures and pages stay, with their source.
-  const another = ['DELETE FROM asked', 'DELETE FROM look_phrase', 'DELETE FROM look', 'DELETE FROM region_interest', 'DELETE FROM trending', 'UPDATE channel SET listed_at = NULL'].map(sql => db.prepare(sql))
-  const row = db.prepare<[], { value: string }>('SELECT value FROM setting WHERE workspace_id = \'\' AND name = \'service\'')
-  const put = db.prepare('INSERT OR REPLACE INTO setting (workspace_id, name, value, at) VALUES (\'\', \'service\', ?, ?)')
-  const drop = db.prepare('DELETE FROM setting WHERE workspace_id = \'\' AND name = \'service\'')
+  const another = [
+    'DELETE FROM asked',
+    'DELETE FROM look_phrase',
+    'DELETE FROM look',
+    'DELETE FROM region_interest',
+    'DELETE FROM trending',
+    'UPDATE channel SET listed_at = NULL',
+  ].map(sql => db.prepare(sql))
+  const row = db.prepare<[], { value: string }>(
+    "SELECT value FROM setting WHERE workspace_id = '' AND name = 'service'",
+  )
+  const put = db.prepare("INSERT OR REPLACE INTO setting (workspace_id, name, value, at) VALUES ('', 'service', ?, ?)")
+  const drop = db.prepare("DELETE FROM setting WHERE workspace_id = '' AND name = 'service'")
 
   const change = db.transaction((address: string | null) => {
     if (address === null) drop.run()
@@ -25,7 +48,7 @@ export function attachedStore(db: Db, keyFile: string) {
 
   // An earlier version kept the key in the data file: it moves out, and its traces are overwritten.
   const old = row.get()
-  const given = old ? JSON.parse(old.value) as Attached : null
+  const given = old ? (JSON.parse(old.value) as Attached) : null
   if (given?.key) {
     keepKey(keyFile, given.key)
     db.pragma('secure_delete = ON')
@@ -39,7 +62,10 @@ export function attachedStore(db: Db, keyFile: string) {
     get(): Attached | null {
       const found = row.get()
       if (!found) return null
-      return { address: (JSON.parse(found.value) as Attached).address, key: existsSync(keyFile) ? readFileSync(keyFile, 'utf8') : null }
+      return {
+        address: (JSON.parse(found.value) as Attached).address,
+        key: existsSync(keyFile) ? readFileSync(keyFile, 'utf8') : null,
+      }
     },
     set(address: string, key: string | null): void {
       if (key) keepKey(keyFile, key)

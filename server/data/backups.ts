@@ -8,28 +8,37 @@ import { DataProblem, openingProblem } from './dataProblem'
 /** Backups of each kind that are kept. */
 const KEPT = 7
 const DAY = 86_400_000
-const NAME = /^fonetra-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3}Z)-(daily|by-hand|before-update|before-restore)\.sqlite$/u
+const NAME =
+  /^fonetra-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3}Z)-(daily|by-hand|before-update|before-restore)\.sqlite$/u
 const ENDINGS = ['', '-wal', '-shm']
 
 export const backupFolder = (file: string) => join(dirname(file), 'backups')
 
-const nameOf = (at: number, kind: BackupKind) => `fonetra-${new Date(at).toISOString().replace(/[:.]/gu, '-')}-${kind}.sqlite`
+const nameOf = (at: number, kind: BackupKind) =>
+  `fonetra-${new Date(at).toISOString().replace(/[:.]/gu, '-')}-${kind}.sqlite`
 const timeOf = (stamp: string) => Date.parse(stamp.replace(/T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z/u, 'T$1:$2:$3.$4Z'))
 
 /** The backups of a user's file, newest first. */
 export function listBackups(file: string): Backup[] {
   const folder = backupFolder(file)
   if (!existsSync(folder)) return []
-  return readdirSync(folder).flatMap((name) => {
-    const [, stamp, kind] = NAME.exec(name) ?? []
-    return stamp ? [{ name, at: timeOf(stamp), kind: kind as BackupKind, bytes: statSync(join(folder, name)).size }] : []
-  }).sort((a, b) => b.at - a.at)
+  return readdirSync(folder)
+    .flatMap(name => {
+      const [, stamp, kind] = NAME.exec(name) ?? []
+      return stamp
+        ? [{ name, at: timeOf(stamp), kind: kind as BackupKind, bytes: statSync(join(folder, name)).size }]
+        : []
+    })
+    .sort((a, b) => b.at - a.at)
 }
 
 /** Deletes the oldest of a kind beyond those kept, and halves of copies that were cut off. */
 function prune(file: string, kind: BackupKind): void {
   const folder = backupFolder(file)
-  for (const { name } of listBackups(file).filter(each => each.kind === kind).slice(KEPT)) for (const ending of ENDINGS) rmSync(join(folder, name + ending), { force: true })
+  for (const { name } of listBackups(file)
+    .filter(each => each.kind === kind)
+    .slice(KEPT))
+    for (const ending of ENDINGS) rmSync(join(folder, name + ending), { force: true })
 }
 
 async function onDisk(path: string): Promise<void> {
@@ -56,7 +65,12 @@ export type CopyDatabase = (to: string) => Promise<unknown>
  * @param copy SQLite's own online backup of the file.
  * @throws DataProblem when there is no room for it.
  */
-export async function makeBackup(copy: CopyDatabase, file: string, kind: BackupKind, now: number = Date.now()): Promise<Backup> {
+export async function makeBackup(
+  copy: CopyDatabase,
+  file: string,
+  kind: BackupKind,
+  now: number = Date.now(),
+): Promise<Backup> {
   const folder = backupFolder(file)
   const name = nameOf(now, kind)
   const part = join(folder, `${name}.part`)
@@ -64,7 +78,11 @@ export async function makeBackup(copy: CopyDatabase, file: string, kind: BackupK
     mkdirSync(folder, { recursive: true })
     for (const left of readdirSync(folder)) if (left.endsWith('.part')) rmSync(join(folder, left), { force: true })
     const { bavail, bsize } = statfsSync(folder)
-    if (bavail * bsize < statSync(file).size) throw new DataProblem('full', 'There is not enough space on the disk for a backup. Free some space, then make one in the Library, under Data.')
+    if (bavail * bsize < statSync(file).size)
+      throw new DataProblem(
+        'full',
+        'There is not enough space on the disk for a backup. Free some space, then make one in the Library, under Data.',
+      )
     await copy(part)
     await publish(part, join(folder, name))
   } catch (error) {
@@ -89,14 +107,15 @@ export function backupDue(file: string, now: number = Date.now()): boolean {
  */
 export function usableBackup(file: string, name: string, newest: number): string {
   const from = join(backupFolder(file), name)
-  if (basename(name) !== name || !NAME.test(name) || !existsSync(from)) throw new DataProblem('damaged', 'This backup no longer exists. Choose another one.')
+  if (basename(name) !== name || !NAME.test(name) || !existsSync(from))
+    throw new DataProblem('damaged', 'This backup no longer exists. Choose another one.')
   checkBackup(from, newest)
   return from
 }
 
 /**
- * Puts a backup in the place of the user's file, which must be closed. The file as it stood is kept as a backup of its own.
- * Killed at any moment, the one or the other stands whole.
+ * Puts a backup in the place of the user's file, which must be closed. The file as it stood is kept as a backup of its
+ * own. Killed at any moment, the one or the other stands whole.
  *
  * @param from a usable backup. @throws DataProblem when it cannot be copied; then nothing has changed.
  */
@@ -125,12 +144,19 @@ function checkBackup(from: string, newest: number): void {
       // One kept before a restore may have its log beside it.
       db.pragma('wal_checkpoint(TRUNCATE)')
       const format = Number(db.pragma('user_version', { simple: true }))
-      if (format > newest) throw new DataProblem('newer', `This backup comes from a newer Fonetra (format ${format}; this one reads ${newest}). Choose another one.`)
-      if (db.pragma('quick_check(1)', { simple: true }) !== 'ok') throw new DataProblem('damaged', 'This backup is damaged. Nothing was changed: choose another one.')
+      if (format > newest)
+        throw new DataProblem(
+          'newer',
+          `This backup comes from a newer Fonetra (format ${format}; this one reads ${newest}). Choose another one.`,
+        )
+      if (db.pragma('quick_check(1)', { simple: true }) !== 'ok')
+        throw new DataProblem('damaged', 'This backup is damaged. Nothing was changed: choose another one.')
     } finally {
       db.close()
     }
   } catch (error) {
-    throw error instanceof DataProblem ? error : new DataProblem('damaged', 'This backup cannot be read. Nothing was changed: choose another one.', error)
+    throw error instanceof DataProblem
+      ? error
+      : new DataProblem('damaged', 'This backup cannot be read. Nothing was changed: choose another one.', error)
   }
 }

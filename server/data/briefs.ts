@@ -4,45 +4,73 @@ import { v7 as uuid } from 'uuid'
 import { z } from 'zod'
 import { MODEL_VERSION } from '../../core/modelVersion'
 import {
-  BRIEF_FIELDS, EMPTY_FIELDS, briefFieldsSchema, type Brief, type BriefField, type BriefFields, type BriefLine, type FieldConflict, type HistoryEntry, type PatchAnswer,
-} from '../../shared/brief'
+  BRIEF_FIELDS,
+  briefFieldsSchema,
+  emptyFields,
+  fieldOf,
+  type BriefField,
+  type BriefFields,
+} from '../../core/brief/brief'
+import type { Brief, BriefLine, FieldConflict, PatchAnswer } from '../../shared/brief'
+import { fieldHistory, storedValue, type Writer } from './fieldHistory'
 import { relaxedTransaction, type Db } from './open'
 
-/** Saves of one field closer than this are one entry of its history, up to the longest one. */
-const HISTORY_PAUSE_MS = 20_000
-const HISTORY_LONGEST_MS = 300_000
 /** An edit's answer is kept this long for repeats. */
 const EDIT_AGE_MS = 14 * 86_400_000
 
-/** Fields whose earlier values are kept; the others are choices, not texts. */
-const HISTORIC = new Set<BriefField>(['topic', 'tray', 'title', 'description', 'tags', 'fileName'])
-
 const ONE_FIELD = new Map(BRIEF_FIELDS.map(field => [field, z.object({ [field]: briefFieldsSchema.shape[field] })]))
 /** The value as its field takes it. @throws ZodError that names the field. */
-const fitting = (field: BriefField, value: unknown): unknown => (ONE_FIELD.get(field)!.parse({ [field]: value }) as Record<string, unknown>)[field]
+const fitting = (field: BriefField, value: unknown): unknown =>
+  (ONE_FIELD.get(field)!.parse({ [field]: value }) as Record<string, unknown>)[field]
 
 /** What tells one edit's content from another's, whatever the order of its fields. */
-const digestOf = (changes: Partial<Record<BriefField, FieldChange>>) => createHash('sha256').update(JSON.stringify(Object.entries(changes).sort(([a], [b]) => a < b ? -1 : 1))).digest('base64')
+const digestOf = (changes: Partial<Record<BriefField, FieldChange>>) =>
+  createHash('sha256')
+    .update(JSON.stringify(Object.entries(changes).sort(([a], [b]) => (a < b ? -1 : 1))))
+    .digest('base64')
 
 /** Where a new brief belongs: a workspace (the first unless named), a series and the place in it; and who makes it. */
-export interface BriefHome { workspace?: string, series?: string, place?: string, writer?: string | null }
+export interface BriefHome {
+  workspace?: string
+  series?: string
+  place?: string
+  writer?: string | null
+}
 
-/** Who writes: the window, and the name on the key; `null` where it is not told. */
-export interface Hand { client: string | null, writer: string | null }
-const NOBODY: Hand = { client: null, writer: null }
-
-export interface FieldChange { revision: number, value: unknown }
+export interface FieldChange {
+  revision: number
+  value: unknown
+}
 
 export type PatchResult =
-  | { kind: 'saved', answer: PatchAnswer }
-  | { kind: 'stale', conflicts: Partial<Record<BriefField, FieldConflict>> }
+  | { kind: 'saved'; answer: PatchAnswer }
+  | { kind: 'stale'; conflicts: Partial<Record<BriefField, FieldConflict>> }
   | { kind: 'absent' }
   /** The id is that of another edit: of another brief, or with other content. */
   | { kind: 'other-edit' }
 
-interface BriefRow { id: string, workspace_id: string, series_id: string | null, series_place: string | null, created_at: number, updated_at: number, deleted_at: number | null, percent: number | null, scored_at: number | null, scored_by: number | null }
-interface FieldRow { field: BriefField, revision: number, value: string, saved_at: number }
-interface HistoryRow { id: number, field: BriefField, value: string, client: string | null, writer: string | null, begun_at: number, saved_at: number }
+interface BriefRow {
+  id: string
+  workspace_id: string
+  series_id: string | null
+  series_place: string | null
+  created_at: number
+  updated_at: number
+  deleted_at: number | null
+  percent: number | null
+  scored_at: number | null
+  scored_by: number | null
+}
+interface FieldRow {
+  field: BriefField
+  revision: number
+  value: string
+  format: number
+  saved_at: number
+}
+/** Fields as JSON in today's form. */
+const EMPTY = Object.fromEntries(Object.entries(emptyFields()).map(([field, value]) => [field, JSON.stringify(value)]))
+const NOBODY: Writer = { client: null, writer: null }
 
 export type BriefStore = ReturnType<typeof briefStore>
 
@@ -53,27 +81,41 @@ export type BriefStore = ReturnType<typeof briefStore>
  */
 export function briefStore(db: Db, now: () => number = Date.now) {
   const workspace = db.prepare<[], { id: string }>('SELECT id FROM workspace ORDER BY created_at LIMIT 1')
-  const addWorkspace = db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, NULL, ?, ?)')
-  const addBrief = db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at, series_id, series_place) VALUES (?, ?, ?, ?, ?, ?)')
+  const addWorkspace = db.prepare(
+    'INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, NULL, ?, ?)',
+  )
+  const addBrief = db.prepare(
+    'INSERT INTO brief (id, workspace_id, created_at, updated_at, series_id, series_place) VALUES (?, ?, ?, ?, ?, ?)',
+  )
   const row = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE id = ?')
-  const liveIn = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE workspace_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id DESC')
+  const liveIn = db.prepare<[string], BriefRow>(
+    'SELECT * FROM brief WHERE workspace_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id DESC',
+  )
   const workspaces = db.prepare<[], { id: string }>('SELECT id FROM workspace')
-  const fieldRows = db.prepare<[string], FieldRow>('SELECT field, revision, value, saved_at FROM brief_field WHERE brief_id = ?')
-  const fieldsIn = db.prepare<[string], FieldRow & { brief_id: string }>('SELECT f.* FROM brief b CROSS JOIN brief_field f ON f.brief_id = b.id WHERE b.workspace_id = ? AND b.deleted_at IS NULL')
-  const putField = db.prepare(`INSERT INTO brief_field (brief_id, field, revision, value, saved_at) VALUES (?, ?, ?, ?, ?)
-    ON CONFLICT (brief_id, field) DO UPDATE SET revision = excluded.revision, value = excluded.value, saved_at = excluded.saved_at`)
+  const fieldRows = db.prepare<[string], FieldRow>(
+    'SELECT field, revision, value, format, saved_at FROM brief_field WHERE brief_id = ?',
+  )
+  const fieldsIn = db.prepare<[string], FieldRow & { brief_id: string }>(
+    `SELECT f.* FROM brief b CROSS JOIN brief_field f ON f.brief_id = b.id WHERE b.workspace_id = ?
+      AND b.deleted_at IS NULL`,
+  )
+  const putField = db.prepare(`
+    INSERT INTO brief_field (brief_id, field, revision, value, format, saved_at) VALUES (?, ?, ?, ?, ?, ?)
+    ON CONFLICT (brief_id, field) DO UPDATE SET revision = excluded.revision, value = excluded.value,
+      format = excluded.format, saved_at = excluded.saved_at`)
   const touch = db.prepare('UPDATE brief SET updated_at = ? WHERE id = ?')
   const mark = db.prepare('UPDATE brief SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?')
-  const markUnchanged = db.prepare('UPDATE brief SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL AND updated_at = ?')
+  const markUnchanged = db.prepare(
+    'UPDATE brief SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL AND updated_at = ?',
+  )
   const drop = db.prepare('DELETE FROM brief WHERE id = ? AND deleted_at IS NOT NULL')
   const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
-  const editAnswer = db.prepare<[string], { brief_id: string, answer: string, digest: string | null }>('SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?')
+  const editAnswer = db.prepare<[string], { brief_id: string; answer: string; digest: string | null }>(
+    'SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?',
+  )
   const addEdit = db.prepare('INSERT INTO brief_edit (id, brief_id, answer, saved_at, digest) VALUES (?, ?, ?, ?, ?)')
   const dropEdits = db.prepare('DELETE FROM brief_edit WHERE saved_at < ?')
-  const lastEntry = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 1')
-  const entries = db.prepare<[string, string], HistoryRow>('SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 200')
-  const addEntry = db.prepare('INSERT INTO field_history (brief_id, field, value, client, writer, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?)')
-  const growEntry = db.prepare('UPDATE field_history SET value = ?, saved_at = ? WHERE id = ?')
+  const history = fieldHistory(db)
 
   function workspaceId(at: number): string {
     const known = workspace.get()
@@ -84,13 +126,23 @@ export function briefStore(db: Db, now: () => number = Date.now) {
   }
 
   function toBrief(found: BriefRow, rows: FieldRow[]): Brief {
-    const fields = { ...EMPTY_FIELDS } as Record<BriefField, unknown>
+    const fields = emptyFields() as Record<BriefField, unknown>
     const revisions = Object.fromEntries(BRIEF_FIELDS.map(field => [field, 0])) as Record<BriefField, number>
     for (const each of rows) {
-      fields[each.field] = JSON.parse(each.value)
+      fields[each.field] = storedValue(each)
       revisions[each.field] = each.revision
     }
-    return { id: found.id, workspaceId: found.workspace_id, seriesId: found.series_id, seriesPlace: found.series_place, createdAt: found.created_at, updatedAt: found.updated_at, deletedAt: found.deleted_at, fields: fields as unknown as BriefFields, revisions }
+    return {
+      id: found.id,
+      workspaceId: found.workspace_id,
+      seriesId: found.series_id,
+      seriesPlace: found.series_place,
+      createdAt: found.created_at,
+      updatedAt: found.updated_at,
+      deletedAt: found.deleted_at,
+      fields: fields as unknown as BriefFields,
+      revisions,
+    }
   }
 
   function get(id: string): Brief | null {
@@ -98,79 +150,110 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     return found ? toBrief(found, fieldRows.all(id)) : null
   }
 
-  function remember(id: string, field: BriefField, value: string, { client, writer }: Hand, at: number): void {
-    if (!HISTORIC.has(field)) return
-    const last = lastEntry.get(id, field)
-    if (last?.value === value) return
-    // A clock that was set back says nothing of how close two saves are.
-    const goesOn = last && last.client === client && last.writer === writer && at >= last.saved_at && at - last.saved_at <= HISTORY_PAUSE_MS && at - last.begun_at <= HISTORY_LONGEST_MS
-    if (goesOn) growEntry.run(value, at, last.id)
-    else addEntry.run(id, field, value, client, writer, at, at)
+  const save = (id: string, field: BriefField, revision: number, value: string, at: number) => {
+    putField.run(id, field, revision, value, fieldOf(field).format, at)
   }
 
-  const create = db.transaction((given: Partial<BriefFields>, id: string = uuid(), { workspace, series, place, writer = null }: BriefHome = {}): Brief => {
-    const known = get(id)
-    if (known) return known
-    const at = now()
-    addBrief.run(id, workspace ?? workspaceId(at), at, at, series ?? null, place ?? null)
-    for (const [field, value] of Object.entries(briefFieldsSchema.partial().parse(given)) as [BriefField, unknown][]) {
-      const text = JSON.stringify(value)
-      putField.run(id, field, 1, text, at)
-      if (text !== JSON.stringify(EMPTY_FIELDS[field])) remember(id, field, text, { client: null, writer }, at)
-    }
-    return get(id)!
-  })
+  const create = db.transaction(
+    (
+      given: Partial<BriefFields>,
+      id: string = uuid(),
+      { workspace, series, place, writer = null }: BriefHome = {},
+    ): Brief => {
+      const known = get(id)
+      if (known) return known
+      const at = now()
+      addBrief.run(id, workspace ?? workspaceId(at), at, at, series ?? null, place ?? null)
+      for (const [field, value] of Object.entries(briefFieldsSchema.partial().parse(given)) as [
+        BriefField,
+        unknown,
+      ][]) {
+        const text = JSON.stringify(value)
+        save(id, field, 1, text, at)
+        if (text !== EMPTY[field]) history.record(id, field, text, { client: null, writer }, at)
+      }
+      return get(id)!
+    },
+  )
 
-  const patch = db.transaction((id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, hand: Hand = NOBODY): PatchResult => {
-    const found = row.get(id)
-    if (!found || found.deleted_at !== null) return { kind: 'absent' }
-    const before = editAnswer.get(editId)
-    const digest = digestOf(changes)
-    if (before && (before.brief_id !== id || before.digest !== null && before.digest !== digest)) return { kind: 'other-edit' }
-    if (before) return { kind: 'saved', answer: JSON.parse(before.answer) as PatchAnswer }
-    const at = now()
-    const kept = new Map(fieldRows.all(id).map(each => [each.field, each]))
-    const conflicts: Partial<Record<BriefField, FieldConflict>> = {}
-    const revisions: Partial<Record<BriefField, number>> = {}
-    const due: [BriefField, string, number][] = []
-    for (const [field, change] of Object.entries(changes) as [BriefField, FieldChange][]) {
-      const value = fitting(field, change.value)
-      const text = JSON.stringify(value)
-      const stands = kept.get(field)
-      const revision = stands?.revision ?? 0
-      if (text === (stands?.value ?? JSON.stringify(EMPTY_FIELDS[field]))) revisions[field] = revision
-      else if (change.revision !== revision) conflicts[field] = { revision, theirs: stands ? JSON.parse(stands.value) : EMPTY_FIELDS[field], yours: value, savedAt: stands?.saved_at ?? found.created_at }
-      else due.push([field, text, revision + 1])
-    }
-    // All or nothing: half an edit saved would be a state that nobody typed.
-    if (Object.keys(conflicts).length) return { kind: 'stale', conflicts }
-    for (const [field, text, revision] of due) {
-      putField.run(id, field, revision, text, at)
-      revisions[field] = revision
-      remember(id, field, text, hand, at)
-    }
-    if (due.length) touch.run(at, id)
-    const answer: PatchAnswer = { savedAt: due.length ? at : found.updated_at, revisions }
-    addEdit.run(editId, id, JSON.stringify(answer), at, digest)
-    return { kind: 'saved', answer }
-  })
+  const patch = db.transaction(
+    (
+      id: string,
+      editId: string,
+      changes: Partial<Record<BriefField, FieldChange>>,
+      by: Writer = NOBODY,
+    ): PatchResult => {
+      const found = row.get(id)
+      if (!found || found.deleted_at !== null) return { kind: 'absent' }
+      const before = editAnswer.get(editId)
+      const digest = digestOf(changes)
+      if (before && (before.brief_id !== id || (before.digest !== null && before.digest !== digest)))
+        return { kind: 'other-edit' }
+      if (before) return { kind: 'saved', answer: JSON.parse(before.answer) as PatchAnswer }
+      const at = now()
+      const saved = new Map(fieldRows.all(id).map(each => [each.field, each]))
+      const conflicts: Partial<Record<BriefField, FieldConflict>> = {}
+      const revisions: Partial<Record<BriefField, number>> = {}
+      const due: [BriefField, string, number][] = []
+      for (const [field, change] of Object.entries(changes) as [BriefField, FieldChange][]) {
+        const value = fitting(field, change.value)
+        const text = JSON.stringify(value)
+        const current = saved.get(field)
+        const theirs = current ? storedValue(current) : emptyFields()[field]
+        const revision = current?.revision ?? 0
+        if (text === JSON.stringify(theirs)) revisions[field] = revision
+        else if (change.revision !== revision)
+          conflicts[field] = {
+            revision,
+            theirs,
+            yours: value,
+            savedAt: current?.saved_at ?? found.created_at,
+          }
+        else due.push([field, text, revision + 1])
+      }
+      // All or nothing: half an edit saved would be a state that nobody typed.
+      if (Object.keys(conflicts).length) return { kind: 'stale', conflicts }
+      for (const [field, text, revision] of due) {
+        save(id, field, revision, text, at)
+        revisions[field] = revision
+        history.record(id, field, text, by, at)
+      }
+      if (due.length) touch.run(at, id)
+      const answer: PatchAnswer = { savedAt: due.length ? at : found.updated_at, revisions }
+      addEdit.run(editId, id, JSON.stringify(answer), at, digest)
+      return { kind: 'saved', answer }
+    },
+  )
 
-  const createSeries = db.transaction((list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string, writer: string | null): Brief[] => {
-    const series = uuid()
-    return list.map(({ place, fields }) => create(fields, undefined, { workspace, series, place, writer }))
-  })
+  const createSeries = db.transaction(
+    (
+      list: readonly { place: string; fields: Partial<BriefFields> }[],
+      workspace: string,
+      writer: string | null,
+    ): Brief[] => {
+      const series = uuid()
+      return list.map(({ place, fields }) => create(fields, undefined, { workspace, series, place, writer }))
+    },
+  )
 
   const duplicate = db.transaction((id: string, writer: string | null): Brief | null => {
     const from = get(id)
     if (!from || from.deletedAt !== null) return null
-    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) }, undefined, { workspace: from.workspaceId, writer })
+    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) }, undefined, {
+      workspace: from.workspaceId,
+      writer,
+    })
   })
 
   return {
     /** A new brief; with the id of one that exists, that one, so that a repeat makes no second. */
     create: (given: Partial<BriefFields>, id?: string, home?: BriefHome): Brief => create.immediate(given, id, home),
     /** Briefs of one topic for many places, made in one go; they stay a series. */
-    createSeries: (list: readonly { place: string, fields: Partial<BriefFields> }[], workspace: string, writer: string | null = null): Brief[] => createSeries.immediate(list, workspace, writer),
+    createSeries: (
+      list: readonly { place: string; fields: Partial<BriefFields> }[],
+      workspace: string,
+      writer: string | null = null,
+    ): Brief[] => createSeries.immediate(list, workspace, writer),
     /** A copy with the same fields and no history. `null` when there is no such brief. */
     duplicate: (id: string, writer: string | null = null): Brief | null => duplicate.immediate(id, writer),
     /** A brief, deleted ones too; `null` for an unknown id. */
@@ -180,41 +263,74 @@ export function briefStore(db: Db, now: () => number = Date.now) {
      * the same edit id is answered as before and writes nothing.
      * @throws ZodError when a value does not fit its field.
      */
-    patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, hand?: Hand): PatchResult => patch.immediate(id, editId, changes, hand),
-    /** Briefs that are not deleted, newest change first: of a workspace, or all. `percent` is as last worked out; those changed since are told with their fields. */
-    list(workspace?: string): { lines: BriefLine[], unscored: { id: string, updatedAt: number, fields: BriefFields }[] } {
-      const unscored: { id: string, updatedAt: number, fields: BriefFields }[] = []
-      const lines = (workspace ? [workspace] : workspaces.all().map(each => each.id)).flatMap((of) => {
+    patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, by?: Writer): PatchResult =>
+      patch.immediate(id, editId, changes, by),
+    /**
+     * Briefs that are not deleted, newest change first: of a workspace, or all. `percent` is as last worked out; those
+     * changed since are told with their fields.
+     */
+    list(workspace?: string): {
+      lines: BriefLine[]
+      unscored: { id: string; updatedAt: number; fields: BriefFields }[]
+    } {
+      const unscored: { id: string; updatedAt: number; fields: BriefFields }[] = []
+      const lines = (workspace ? [workspace] : workspaces.all().map(each => each.id)).flatMap(of => {
         const rows = group(fieldsIn.all(of), each => each.brief_id)
         return liveIn.all(of).map((found): BriefLine => {
           const { id, fields, updatedAt } = toBrief(found, rows.get(found.id) ?? [])
-          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push({ id, updatedAt, fields })
-          return { id, workspaceId: found.workspace_id, seriesId: found.series_id, seriesPlace: found.series_place, topic: fields.topic, title: fields.title, lead: fields.tray.lead, region: fields.region, support: fields.tray.support.length, updatedAt, percent: found.percent, ruleSet: fields.ruleSet }
+          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION)
+            unscored.push({ id, updatedAt, fields })
+          return {
+            id,
+            workspaceId: found.workspace_id,
+            seriesId: found.series_id,
+            seriesPlace: found.series_place,
+            topic: fields.topic,
+            title: fields.title,
+            lead: fields.tray.lead,
+            region: fields.region,
+            support: fields.tray.support.length,
+            updatedAt,
+            percent: found.percent,
+            ruleSet: fields.ruleSet,
+          }
         })
       })
-      return { lines: workspace ? lines : lines.sort((a, b) => b.updatedAt - a.updatedAt || (a.id < b.id ? 1 : -1)), unscored }
+      return {
+        lines: workspace ? lines : lines.sort((a, b) => b.updatedAt - a.updatedAt || (a.id < b.id ? 1 : -1)),
+        unscored,
+      }
     },
     /** Keeps what was worked out for briefs as they stood at a change. */
-    keepScores: relaxedTransaction(db, (scores: readonly { id: string, updatedAt: number, percent: number | null }[]) => {
-      for (const { id, updatedAt, percent } of scores) score.run(percent, updatedAt, MODEL_VERSION, id)
-    }),
-    /** Marks a brief deleted; it can be restored. @param unchangedSince leaves one that was changed later. @returns whether one was deleted. */
-    remove: (id: string, unchangedSince?: number): boolean => (unchangedSince === undefined ? mark.run(now(), id, 1) : markUnchanged.run(now(), id, unchangedSince)).changes > 0,
+    keepScores: relaxedTransaction(
+      db,
+      (scores: readonly { id: string; updatedAt: number; percent: number | null }[]) => {
+        for (const { id, updatedAt, percent } of scores) score.run(percent, updatedAt, MODEL_VERSION, id)
+      },
+    ),
+    /**
+     * Marks a brief deleted; it can be restored.
+     * @param unchangedSince leaves one that was changed later.
+     * @returns whether one was deleted.
+     */
+    remove: (id: string, unchangedSince?: number): boolean =>
+      (unchangedSince === undefined ? mark.run(now(), id, 1) : markUnchanged.run(now(), id, unchangedSince)).changes >
+      0,
     /** Brings a deleted brief back. @returns whether there was one. */
     restore: (id: string): boolean => mark.run(null, id, 0).changes > 0,
     /** Deletes for good a brief marked deleted, with its history. @returns whether there was one. */
     purge: (id: string): boolean => drop.run(id).changes > 0,
     /** Earlier values of a field, newest first, 200 at most. */
-    history: (id: string, field: BriefField): HistoryEntry[] => entries.all(id, field).map(each => ({ id: each.id, field: each.field, value: JSON.parse(each.value) as unknown, writer: each.writer, begunAt: each.begun_at, savedAt: each.saved_at })),
+    history: history.entries,
     /** Keeps a version that was typed but lost to another one, so that it can be found again. */
     keepVersion(id: string, field: BriefField, given: unknown, writer: string | null = null): void {
       const value = JSON.stringify(fitting(field, given))
-      const stands = fieldRows.all(id).find(each => each.field === field)
-      const stood = lastEntry.get(id, field)?.writer ?? null
+      const current = fieldRows.all(id).find(each => each.field === field)
+      const currentBy = { client: null, writer: history.newestWriter(id, field) }
       db.transaction(() => {
-        addEntry.run(id, field, value, null, writer, now(), now())
-        // The newest entry of a field is always what stands in it.
-        if (stands) addEntry.run(id, field, stands.value, null, stood, stands.saved_at, stands.saved_at)
+        history.add(id, field, value, { client: null, writer }, now())
+        // The newest entry of a field is always its current value.
+        if (current) history.add(id, field, JSON.stringify(storedValue(current)), currentBy, current.saved_at)
       }).immediate()
     },
     /** Forgets answers to edits too old to be repeated. */

@@ -18,14 +18,25 @@ export interface DailyBackups {
  * @param copy copies the open file without holding up requests.
  * @param after done once a day when the backup is made: what it changes can be had back.
  */
-export function dailyBackups(copy: CopyDatabase, file: string, after: () => Promise<unknown> = () => Promise.resolve()): DailyBackups {
+export function dailyBackups(
+  copy: CopyDatabase,
+  file: string,
+  after: () => Promise<unknown> = () => Promise.resolve(),
+): DailyBackups {
   let problem: string | null = null
   let work: Promise<unknown> = Promise.resolve()
 
   /** One at a time: two would only copy the same pages twice as slowly. */
   function make(kind: BackupKind): Promise<Backup> {
     const mine = work.then(() => makeBackup(copy, file, kind))
-    work = mine.then(() => { problem = null }, (error: unknown) => { problem = (error as Error).message })
+    work = mine.then(
+      () => {
+        problem = null
+      },
+      (error: unknown) => {
+        problem = (error as Error).message
+      },
+    )
     return mine
   }
   async function daily(): Promise<void> {

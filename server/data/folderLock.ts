@@ -7,8 +7,8 @@ import { DataProblem, openingProblem } from './dataProblem'
 const PATIENCE = 300
 
 /**
- * Takes a data folder for this process alone. The lock is one of SQLite's, which the kernel gives back however the process
- * ends; who holds it can be read beside it.
+ * Takes a data folder for this process alone. The lock is one of SQLite's, which the kernel gives back however the
+ * process ends; who holds it can be read beside it.
  *
  * @param file the lock file. @param port where the holder answers, `null` for a tool that has no address.
  * @returns how to give the folder back.
@@ -19,22 +19,31 @@ export function lockFolder(file: string, port: number | null): () => void {
   try {
     mkdirSync(dirname(file), { recursive: true })
     db = new Database(file, { timeout: PATIENCE })
-    // Who holds it is written under the lock, then the lock is taken again and kept: readers are let in, writers are not.
-    db.exec('BEGIN IMMEDIATE; CREATE TABLE IF NOT EXISTS holder (pid INTEGER NOT NULL, port INTEGER); DELETE FROM holder')
+    // Who holds it is written under the lock, then the lock is taken again and kept: readers are let in, writers are
+    // not.
+    db.exec(
+      'BEGIN IMMEDIATE; CREATE TABLE IF NOT EXISTS holder (pid INTEGER NOT NULL, port INTEGER); DELETE FROM holder',
+    )
     db.prepare('INSERT INTO holder (pid, port) VALUES (?, ?)').run(process.pid, port)
     db.exec('COMMIT; BEGIN IMMEDIATE')
     if (holderOf(db)?.pid !== process.pid) throw inUse(file, holderOf(db))
   } catch (error) {
     const problem = openingProblem(error, file)
-    const taken = problem instanceof DataProblem && problem.fault === 'locked' && db ? inUse(file, holderOf(db)) : problem
+    const taken =
+      problem instanceof DataProblem && problem.fault === 'locked' && db ? inUse(file, holderOf(db)) : problem
     db?.close()
     throw taken
   }
   const held = db
-  return () => { held.close() }
+  return () => {
+    held.close()
+  }
 }
 
-interface Holder { pid: number, port: number | null }
+interface Holder {
+  pid: number
+  port: number | null
+}
 
 function holderOf(db: Database.Database): Holder | undefined {
   try {
@@ -48,5 +57,8 @@ function holderOf(db: Database.Database): Holder | undefined {
 function inUse(file: string, holder: Holder | undefined): DataProblem {
   const who = holder ? ` (process ${holder.pid})` : ''
   const where = holder?.port ? `: open http://127.0.0.1:${holder.port}` : ''
-  return new DataProblem('in-use', `Fonetra is already running with the data in ${dirname(file)}${who}${where}. Use that one, stop it, or start with another folder by --data.`)
+  return new DataProblem(
+    'in-use',
+    `Fonetra is already running with the data in ${dirname(file)}${who}${where}. Use that one, stop it, or start with another folder by --data.`,
+  )
 }

@@ -16,8 +16,10 @@ export interface OpenOptions {
 }
 
 /** The migrations of a folder in order, each with its number. @throws Error when numbers repeat or leave gaps. */
-export function migrationsOf(folder: string): { version: number, name: string, sql: string }[] {
-  const files = readdirSync(folder).filter(name => /^\d{3}-.+\.sql$/u.test(name)).sort()
+export function migrationsOf(folder: string): { version: number; name: string; sql: string }[] {
+  const files = readdirSync(folder)
+    .filter(name => /^\d{3}-.+\.sql$/u.test(name))
+    .sort()
   return files.map((name, i) => {
     const version = Number(name.slice(0, 3))
     if (version !== i + 1) throw new Error(`Migration ${name} should have number ${i + 1}.`)
@@ -59,10 +61,14 @@ function opened(file: string, { migrations, limitBytes, patience = 5000 }: OpenO
     db.pragma('synchronous = FULL')
     db.pragma('foreign_keys = ON')
     db.pragma('cache_size = -48000')
-    // Pages that many commits touch are written back once for all of them, but no more of them than a request can wait for.
+    // Pages that many commits touch are written back once for all of them, but no more of them than a request can wait
+    // for.
     db.pragma('wal_autocheckpoint = 1000')
     prepare(db, file, migrations)
-    if (limitBytes) db.pragma(`max_page_count = ${Math.max(1, Math.floor(limitBytes / Number(db.pragma('page_size', { simple: true }))))}`)
+    if (limitBytes)
+      db.pragma(
+        `max_page_count = ${Math.max(1, Math.floor(limitBytes / Number(db.pragma('page_size', { simple: true }))))}`,
+      )
     return db
   } catch (error) {
     db?.close()
@@ -70,13 +76,21 @@ function opened(file: string, { migrations, limitBytes, patience = 5000 }: OpenO
   }
 }
 
-interface Due { version: number, all: ReturnType<typeof migrationsOf>, due: ReturnType<typeof migrationsOf> }
+interface Due {
+  version: number
+  all: ReturnType<typeof migrationsOf>
+  due: ReturnType<typeof migrationsOf>
+}
 
 /** The migrations a file still needs. @throws DataProblem when it comes from a newer program. */
 function dueMigrations(db: Db, file: string, folder: string): Due {
   const all = migrationsOf(folder)
   const version = Number(db.pragma('user_version', { simple: true }))
-  if (version > all.length) throw new DataProblem('newer', `${file} was written by a newer Fonetra (format ${version}; this one reads ${all.length}). Start that version, or start with another folder by --data.`)
+  if (version > all.length)
+    throw new DataProblem(
+      'newer',
+      `${file} was written by a newer Fonetra (format ${version}; this one reads ${all.length}). Start that version, or start with another folder by --data.`,
+    )
   return { version, all, due: all.filter(each => each.version > version) }
 }
 
@@ -88,13 +102,20 @@ function migrate(db: Db, file: string, folder: string): void {
   db.transaction(() => {
     for (const { sql } of due) db.exec(sql)
     const broken = db.pragma('foreign_key_check') as unknown[]
-    if (broken.length) throw new DataProblem('damaged', `${file} could not be brought up to date: ${broken.length} references would be broken. It is unchanged. Restore a backup, or start with another folder by --data.`)
+    if (broken.length)
+      throw new DataProblem(
+        'damaged',
+        `${file} could not be brought up to date: ${broken.length} references would be broken. It is unchanged. Restore a backup, or start with another folder by --data.`,
+      )
     db.pragma(`user_version = ${all.length}`)
   }).immediate()
   db.pragma('foreign_keys = ON')
 }
 
-/** Puts on disk what relaxed transactions wrote: to be called before an import is acknowledged. A commit that waits for the disk takes all before it along. */
+/**
+ * Puts on disk what relaxed transactions wrote: to be called before an import is acknowledged. A commit that waits for
+ * the disk takes all before it along.
+ */
 export function settle(db: Db): void {
   db.pragma(`user_version = ${Number(db.pragma('user_version', { simple: true }))}`)
 }
@@ -103,7 +124,10 @@ export function settle(db: Db): void {
  * A transaction for what can be had again: its commit does not wait for the disk. The order of
  * commits is kept, so that the next edit of a person, which does wait, takes it along.
  */
-export function relaxedTransaction<Args extends unknown[], Result>(db: Db, work: (...args: Args) => Result): (...args: Args) => Result {
+export function relaxedTransaction<Args extends unknown[], Result>(
+  db: Db,
+  work: (...args: Args) => Result,
+): (...args: Args) => Result {
   const transaction = db.transaction(work)
   return (...args) => {
     db.pragma('synchronous = NORMAL')

@@ -2,15 +2,11 @@ import { MODEL_VERSION } from '../../core/modelVersion'
 import type { Intent } from '../../core/demand/intent'
 import { PAGE_SEATS, difficulty, type Difficulty } from '../../core/rivals/difficulty'
 import type { Strength } from '../../core/rivals/strength'
-import { areSpellings } from '../../core/text/spelling'
 import type { SiteVideo } from '../services/contract'
 import { relaxedTransaction, type Db } from './open'
+import { spellingMatcher } from './spellings'
 import { packStrengths } from './strengths'
 import { videoStore, type VideoRow } from './videos'
-
-/** The first results by which pages that may be one are found, and how much of them must be the same. */
-const TOP = 3
-const SAME_RESULTS = 0.75
 
 export type PageKind = 'site' | 'web'
 
@@ -30,7 +26,7 @@ export interface PageToKeep {
   intent: Intent | null
   /** Whether a person imported it, rather than a service having told it. */
   imported?: boolean
-  seats: { video: SiteVideo, strength: Strength }[]
+  seats: { video: SiteVideo; strength: Strength }[]
 }
 
 /** A kept page as its row stands. */
@@ -54,10 +50,22 @@ export interface KeptPage {
   imported: number
 }
 
-export type SeatRow = Omit<VideoRow, 'id' | 'at'> & { rank: number, video_id: number, strength: number, targeting: number | null, reach: number | null, pull: number | null, off: number }
+export type SeatRow = Omit<VideoRow, 'id' | 'at'> & {
+  rank: number
+  video_id: number
+  strength: number
+  targeting: number | null
+  reach: number | null
+  pull: number | null
+  off: number
+}
 
 /** Difficulty and strengths of a page without what was taken out of it. */
-export function judge(seats: readonly { strength: number, off: boolean }[], complete: boolean, more: boolean): { difficulty: Difficulty | null, strengths: number[] } {
+export function judge(
+  seats: readonly { strength: number; off: boolean }[],
+  complete: boolean,
+  more: boolean,
+): { difficulty: Difficulty | null; strengths: number[] } {
   const strengths = seats.filter(seat => !seat.off).map(seat => seat.strength)
   const unread = more ? Math.max(0, PAGE_SEATS - strengths.length) : 0
   return { difficulty: difficulty(strengths, complete, unread), strengths }
@@ -67,95 +75,181 @@ export type ResultStore = ReturnType<typeof resultStore>
 
 /**
  * Result pages, and the page that stands for each phrase.
- * @param changed told the ids of phrases whose standing page changed, once that is committed, and whether by a person's doing.
+ * @param changed told the ids of phrases whose standing page changed, once that is committed, and whether by a person's
+ * doing.
  */
 export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined) {
   const videos = videoStore(db)
-  const addPage = db.prepare(`INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block, difficulty, front, middle, rest, model_version, imported)
+  const addPage = db.prepare(`
+    INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, video_block,
+      difficulty, front, middle, rest, model_version, imported)
     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`)
-  const addSeat = db.prepare('INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength, targeting, reach, pull) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
-  const seenAt = db.prepare<[number, string, number], { id: number }>('SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = \'site\' AND at = ?')
-  const lastOf = db.prepare<[number, string, string], { id: number }>('SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = \'site\' AND source = ? ORDER BY at DESC LIMIT 1')
-  const standing = db.prepare<[number, string], KeptPage>('SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?')
-  const judging = db.prepare<[number, string], KeptPage>('SELECT k.* FROM standing_page g LEFT JOIN standing_page r ON r.phrase_id = g.read_as AND r.region = g.region JOIN result_page k ON k.id = coalesce(r.page_id, g.page_id) WHERE g.phrase_id = ? AND g.region = ?')
-  const newestOf = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1')
-  const stand = db.prepare(`INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block, strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`)
-  const restand = db.prepare('UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?')
+  const addSeat = db.prepare(
+    `INSERT INTO seat (page_id, rank, video_id, subscribers, views, likes, comments, strength, targeting, reach, pull)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  )
+  const seenAt = db.prepare<[number, string, number], { id: number }>(
+    "SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = 'site' AND at = ?",
+  )
+  const lastOf = db.prepare<[number, string, string], { id: number }>(
+    "SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = 'site' AND source = ? ORDER BY at DESC LIMIT 1",
+  )
+  const standing = db.prepare<[number, string], KeptPage>(
+    'SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?',
+  )
+  const judging = db.prepare<[number, string], KeptPage>(
+    `SELECT k.* FROM standing_page g LEFT JOIN standing_page r ON r.phrase_id = g.read_as AND r.region = g.region
+      JOIN result_page k ON k.id = coalesce(r.page_id, g.page_id) WHERE g.phrase_id = ? AND g.region = ?`,
+  )
+  const newestOf = db.prepare<[number, string, string], KeptPage>(
+    'SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1',
+  )
+  const stand = db.prepare(
+    `INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block,
+      strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  )
+  const restand = db.prepare(
+    'UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?',
+  )
   const rejudge = db.prepare('UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ? WHERE id = ?')
-  const pagesOf = db.prepare<[number], KeptPage & { stands: number }>('SELECT r.*, s.page_id IS NOT NULL AS stands FROM result_page r LEFT JOIN standing_page s ON s.phrase_id = r.phrase_id AND s.region = r.region AND s.page_id = r.id WHERE r.phrase_id = ?')
+  const pagesOf = db.prepare<[number], KeptPage & { stands: number }>(
+    `SELECT r.*, s.page_id IS NOT NULL AS stands FROM result_page r
+      LEFT JOIN standing_page s ON s.phrase_id = r.phrase_id AND s.region = r.region AND s.page_id = r.id
+      WHERE r.phrase_id = ?`,
+  )
   const unpacked = db.prepare<[], { phrase_id: number }>('SELECT phrase_id FROM standing_page WHERE strengths IS NULL')
-  const seats = db.prepare<[number, number, number], SeatRow>(`SELECT s.rank, s.video_id, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title, s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, v.thumbnail,
+  const seats = db.prepare<
+    [number, number, number],
+    SeatRow
+  >(`SELECT s.rank, s.video_id, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title,
+      s.subscribers, s.views, s.likes, s.comments, v.published_at, v.seconds, v.thumbnail,
       s.strength, s.targeting, s.reach, s.pull, o.video_id IS NOT NULL AS off
-    FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id LEFT JOIN off_topic o ON o.phrase_id = ? AND o.video_id = s.video_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank`)
-  const offCodes = db.prepare<[number], [code: string]>('SELECT v.code FROM off_topic o JOIN video v ON v.id = o.video_id WHERE o.phrase_id = ?').raw()
-  const putOff = db.prepare('INSERT OR IGNORE INTO off_topic (phrase_id, video_id, at) SELECT ?, id, ? FROM video WHERE code = ?')
-  const dropOff = db.prepare('DELETE FROM off_topic WHERE phrase_id = ? AND video_id = (SELECT id FROM video WHERE code = ?)')
-  const pastPages = db.prepare<[number, string, string], KeptPage>('SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? AND complete = 1 ORDER BY at DESC LIMIT 60')
-  const codes = db.prepare<[number, number], [code: string]>('SELECT v.code FROM seat s JOIN video v ON v.id = s.video_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank').raw()
-  const seatIds = db.prepare<[number, string], [video: number]>('SELECT s.video_id FROM standing_page g JOIN seat s ON s.page_id = g.page_id WHERE g.phrase_id = ? AND g.region = ? AND s.rank <= 20 ORDER BY s.rank').raw()
-  const neighbours = db.prepare<{ page: number, region: string, most: number }, { phrase_id: number, page_id: number, shared: number }>(`SELECT g.phrase_id, g.page_id, count(*) AS shared FROM seat mine JOIN seat other ON other.video_id = mine.video_id JOIN standing_page g ON g.page_id = other.page_id
-    WHERE mine.page_id = @page AND mine.rank <= 20 AND g.region = @region AND g.page_id != @page GROUP BY g.page_id ORDER BY shared DESC, g.phrase_id LIMIT @most`)
+    FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id
+    LEFT JOIN off_topic o ON o.phrase_id = ? AND o.video_id = s.video_id WHERE s.page_id = ? AND s.rank <= ?
+    ORDER BY s.rank`)
+  const offCodes = db
+    .prepare<[number], [code: string]>(
+      'SELECT v.code FROM off_topic o JOIN video v ON v.id = o.video_id WHERE o.phrase_id = ?',
+    )
+    .raw()
+  const putOff = db.prepare(
+    'INSERT OR IGNORE INTO off_topic (phrase_id, video_id, at) SELECT ?, id, ? FROM video WHERE code = ?',
+  )
+  const dropOff = db.prepare(
+    'DELETE FROM off_topic WHERE phrase_id = ? AND video_id = (SELECT id FROM video WHERE code = ?)',
+  )
+  const pastPages = db.prepare<[number, string, string], KeptPage>(
+    `SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? AND complete = 1 ORDER BY at DESC
+      LIMIT 60`,
+  )
+  const codeRows = db
+    .prepare<[number, number], [code: string]>(
+      'SELECT v.code FROM seat s JOIN video v ON v.id = s.video_id WHERE s.page_id = ? AND s.rank <= ? ORDER BY s.rank',
+    )
+    .raw()
+  const codesOf = (pageId: number, most: number): string[] => codeRows.all(pageId, most).map(([code]) => code)
+  const matchSpellings = spellingMatcher(db, codesOf)
+  const seatIds = db
+    .prepare<[number, string], [video: number]>(
+      `SELECT s.video_id FROM standing_page g JOIN seat s ON s.page_id = g.page_id WHERE g.phrase_id = ?
+        AND g.region = ? AND s.rank <= 20 ORDER BY s.rank`,
+    )
+    .raw()
+  const neighbours = db.prepare<
+    { page: number; region: string; most: number },
+    { phrase_id: number; page_id: number; shared: number }
+  >(`SELECT g.phrase_id, g.page_id, count(*) AS shared FROM seat mine
+    JOIN seat other ON other.video_id = mine.video_id JOIN standing_page g ON g.page_id = other.page_id
+    WHERE mine.page_id = @page AND mine.rank <= 20 AND g.region = @region AND g.page_id != @page GROUP BY g.page_id
+    ORDER BY shared DESC, g.phrase_id LIMIT @most`)
 
-  const alike = db.prepare<{ page: number, phrase: number, region: string }, { phrase_id: number, page_id: number, text: string, volume: number | null }>(`SELECT g.phrase_id, g.page_id, p.text, f.volume FROM seat mine CROSS JOIN seat other ON other.video_id = mine.video_id AND other.rank <= ${TOP}
-    CROSS JOIN standing_page g ON g.page_id = other.page_id CROSS JOIN phrase p ON p.id = g.phrase_id CROSS JOIN phrase o ON o.id = @phrase AND o.language = p.language LEFT JOIN figure f ON f.phrase_id = g.phrase_id AND f.region = g.region AND f.counts = 1
-    WHERE mine.page_id = @page AND mine.rank <= ${TOP} AND g.region = @region AND g.phrase_id != @phrase GROUP BY g.phrase_id`)
-  const searched = db.prepare<[string, number], { text: string, language: string, volume: number | null }>('SELECT p.text, p.language, f.volume FROM phrase p LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = ? AND f.counts = 1 WHERE p.id = ?')
-  const readAs = db.prepare('UPDATE standing_page SET read_as = ? WHERE phrase_id = ? AND region = ?')
-  const readAsAnywhere = db.prepare<[number], { phrase_id: number }>('SELECT DISTINCT phrase_id FROM standing_page WHERE read_as = ?')
-  const readAsThis = db.prepare<[number, string], { phrase_id: number }>('SELECT phrase_id FROM standing_page WHERE read_as = ? AND region = ?')
-
-  /** Finds of two spellings with the same results which one is searched more: the other one's page is read as that one's. @returns the phrases whose figures change by it. */
-  function matchSpellings(phraseId: number, region: string, pageId: number): number[] {
-    const affected = readAsThis.all(phraseId, region).map(row => row.phrase_id)
-    const near = alike.all({ page: pageId, phrase: phraseId, region })
-    if (!near.length) return affected
-    const mine = searched.get(region, phraseId)!
-    const spellings = near.filter(other => areSpellings(mine.text, other.text, mine.language))
-    if (!spellings.length) return affected
-    const here = new Set(codes.all(pageId, PAGE_SEATS).map(([code]) => code))
-    let best: { id: number, volume: number } | null = null
-    for (const other of spellings) {
-      const there = codes.all(other.page_id, PAGE_SEATS)
-      if (there.filter(([code]) => here.has(code)).length < SAME_RESULTS * Math.max(here.size, there.length)) continue
-      if ((other.volume ?? 0) > (mine.volume ?? 0)) {
-        if (!best || (other.volume ?? 0) > best.volume) best = { id: other.phrase_id, volume: other.volume ?? 0 }
-      } else if ((mine.volume ?? 0) > (other.volume ?? 0)) {
-        readAs.run(phraseId, other.phrase_id, region)
-        affected.push(other.phrase_id)
-      }
-    }
-    if (best) readAs.run(best.id, phraseId, region)
-    // None is read as one that is itself read as another.
-    if (best) for (const id of affected) readAs.run(best.id, id, region)
-    return affected
-  }
-
+  const readAsAnywhere = db.prepare<[number], { phrase_id: number }>(
+    'SELECT DISTINCT phrase_id FROM standing_page WHERE read_as = ?',
+  )
   const keep = relaxedTransaction(db, (pages: readonly PageToKeep[]): number[] => {
     const changed: number[] = []
     for (const page of pages) {
       const { phraseId, region } = page
       const off = new Set(offCodes.all(phraseId).map(([code]) => code))
-      const { difficulty, strengths } = judge(page.seats.map(({ video, strength }) => ({ strength: strength.strength, off: off.has(video.id) })), page.complete, page.more)
+      const { difficulty, strengths } = judge(
+        page.seats.map(({ video, strength }) => ({ strength: strength.strength, off: off.has(video.id) })),
+        page.complete,
+        page.more,
+      )
       const block = page.videoBlock === null ? null : Number(page.videoBlock)
-      const id = Number(addPage.run(phraseId, region, page.kind, page.source, page.at, page.depth, Number(page.complete), Number(page.more), page.titleMatches, block,
-        difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, MODEL_VERSION, Number(page.imported ?? false)).lastInsertRowid)
+      const id = Number(
+        addPage.run(
+          phraseId,
+          region,
+          page.kind,
+          page.source,
+          page.at,
+          page.depth,
+          Number(page.complete),
+          Number(page.more),
+          page.titleMatches,
+          block,
+          difficulty?.page ?? null,
+          difficulty?.front ?? null,
+          difficulty?.middle ?? null,
+          difficulty?.rest ?? null,
+          MODEL_VERSION,
+          Number(page.imported ?? false),
+        ).lastInsertRowid,
+      )
       page.seats.forEach(({ video, strength }, i) => {
-        addSeat.run(id, i + 1, videos.keepVideo(video, page.at), video.channel.subscribers, video.views, video.likes, video.comments, strength.strength, strength.targeting, strength.reach, strength.pull)
+        addSeat.run(
+          id,
+          i + 1,
+          videos.keepVideo(video, page.at),
+          video.channel.subscribers,
+          video.views,
+          video.likes,
+          video.comments,
+          strength.strength,
+          strength.targeting,
+          strength.reach,
+          strength.pull,
+        )
       })
       if (page.kind !== 'site') continue
       // A page that came back half, or was seen earlier and told later, is no reason to forget a whole one.
       const before = standing.get(phraseId, region)
-      if (!before?.complete || page.complete && page.at >= before.at) stand.run(phraseId, region, id, difficulty?.page ?? null, page.titleMatches, block, packStrengths(strengths), Number(page.more), page.intent)
+      if (!before?.complete || (page.complete && page.at >= before.at))
+        stand.run(
+          phraseId,
+          region,
+          id,
+          difficulty?.page ?? null,
+          page.titleMatches,
+          block,
+          packStrengths(strengths),
+          Number(page.more),
+          page.intent,
+        )
       changed.push(phraseId, ...matchSpellings(phraseId, region, standing.get(phraseId, region)!.id))
     }
     return changed
   })
 
-  /** Works out anew what follows from the pages of a phrase, from the strengths they were read with (and so under their model's version): those that stand for it, of web search, and of earlier looks. */
+  /**
+   * Works out anew what follows from the pages of a phrase, from the strengths they were read with (and so under their
+   * model's version): those that stand for it, of web search, and of earlier looks.
+   */
   function judgeAnew(phraseId: number): void {
     for (const page of pagesOf.all(phraseId)) {
-      const { difficulty, strengths } = judge(seats.all(phraseId, page.id, 1000).map(seat => ({ strength: seat.strength, off: seat.off === 1 })), page.complete === 1, page.more === 1)
-      rejudge.run(difficulty?.page ?? null, difficulty?.front ?? null, difficulty?.middle ?? null, difficulty?.rest ?? null, page.id)
+      const { difficulty, strengths } = judge(
+        seats.all(phraseId, page.id, 1000).map(seat => ({ strength: seat.strength, off: seat.off === 1 })),
+        page.complete === 1,
+        page.more === 1,
+      )
+      rejudge.run(
+        difficulty?.page ?? null,
+        difficulty?.front ?? null,
+        difficulty?.middle ?? null,
+        difficulty?.rest ?? null,
+        page.id,
+      )
       if (page.stands) restand.run(difficulty?.page ?? null, packStrengths(strengths), phraseId, page.region)
     }
   }
@@ -167,33 +261,64 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
     judgeAnew(phraseId)
   })
   // Pages kept by a version that did not pack strengths.
-  db.transaction(() => { for (const { phrase_id } of db.readonly ? [] : unpacked.all()) judgeAnew(phrase_id) })()
+  db.transaction(() => {
+    for (const { phrase_id } of db.readonly ? [] : unpacked.all()) judgeAnew(phrase_id)
+  })()
 
   return {
     /** Keeps pages in one transaction; each whole one of the site stands for its phrase from now on. */
     keep(pages: readonly PageToKeep[]): void {
       if (!pages.length) return
-      changed([...new Set([...pages.map(page => page.phraseId), ...keep(pages)])], pages.some(page => page.imported))
+      changed(
+        [...new Set([...pages.map(page => page.phraseId), ...keep(pages)])],
+        pages.some(page => page.imported),
+      )
     },
-    /** Whether a page of a file is kept already: one seen at its time, or, where the file tells none, the last one of its source if it holds the same videos. */
-    holds({ phraseId, region, at, source, codes: told }: { phraseId: number, region: string, at: number | null, source: string, codes: readonly string[] }): boolean {
+    /**
+     * Whether a page of a file is kept already: one seen at its time, or, where the file tells none, the last one of
+     * its source if it holds the same videos.
+     */
+    holds({
+      phraseId,
+      region,
+      at,
+      source,
+      codes,
+    }: {
+      phraseId: number
+      region: string
+      at: number | null
+      source: string
+      codes: readonly string[]
+    }): boolean {
       if (at !== null) return seenAt.get(phraseId, region, at) !== undefined
       const last = lastOf.get(phraseId, region, source)
-      return last !== undefined && codes.all(last.id, told.length + 1).map(([code]) => code).join('\n') === told.join('\n')
+      return last !== undefined && codesOf(last.id, codes.length + 1).join('\n') === codes.join('\n')
     },
     /** The page by which a phrase is judged: its own, or that of the spelling it is read as. */
     judging: (phraseId: number, region: string): KeptPage | null => judging.get(phraseId, region) ?? null,
-    /** The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the web's block, the newest. */
-    latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null => (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
+    /**
+     * The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the
+     * web's block, the newest.
+     */
+    latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null =>
+      (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
     /** The seats of a page down to a depth; `off` marks those taken out for its phrase. */
-    seats: (page: Pick<KeptPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] => seats.all(page.phrase_id, page.id, depth),
+    seats: (page: Pick<KeptPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] =>
+      seats.all(page.phrase_id, page.id, depth),
     /** Takes videos out of a phrase's pages, or back in, in one go; everything that follows is worked out anew. */
     setOffTopic(phraseId: number, codes: readonly string[], off: boolean, at: number): void {
       setOff.immediate(phraseId, codes, off, at)
       changed([phraseId, ...readAsAnywhere.all(phraseId).map(row => row.phrase_id)], true)
     },
     /** Whole pages kept of a phrase, newest first, each with its videos' codes by rank. */
-    past: (phraseId: number, region: string, kind: PageKind = 'site') => pastPages.all(phraseId, region, kind).map(page => ({ id: page.id, at: page.at, difficulty: page.difficulty, ids: codes.all(page.id, PAGE_SEATS).map(([code]) => code) })),
+    past: (phraseId: number, region: string, kind: PageKind = 'site') =>
+      pastPages.all(phraseId, region, kind).map(page => ({
+        id: page.id,
+        at: page.at,
+        difficulty: page.difficulty,
+        ids: codesOf(page.id, PAGE_SEATS),
+      })),
     /** Ids of the first twenty videos for a phrase, by rank; empty when nothing is kept. */
     firstPage: (phraseId: number, region: string): number[] => seatIds.all(phraseId, region).map(([id]) => id),
     /** Standing pages of other phrases that share most videos with a page. */

@@ -7,7 +7,10 @@ export function rivalSetStore(db: Db, now: () => number = Date.now) {
   const put = db.prepare('INSERT OR IGNORE INTO rival_set (workspace_id, channel_id, at) VALUES (?, ?, ?)')
   const drop = db.prepare('DELETE FROM rival_set WHERE workspace_id = ? AND channel_id = ?')
   const has = db.prepare('SELECT 1 FROM rival_set WHERE workspace_id = ? AND channel_id = ?')
-  const list = db.prepare<[string], { channel_id: string }>('SELECT r.channel_id FROM rival_set r JOIN channel c ON c.id = r.channel_id WHERE r.workspace_id = ? ORDER BY c.subscribers DESC')
+  const list = db.prepare<[string], { channel_id: string }>(
+    `SELECT r.channel_id FROM rival_set r JOIN channel c ON c.id = r.channel_id WHERE r.workspace_id = ?
+      ORDER BY c.subscribers DESC`,
+  )
   return {
     /** Watches a channel, or no more. */
     watch(workspace: string, channel: string, on: boolean): void {

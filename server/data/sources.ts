@@ -11,11 +11,23 @@ const RANGE = 5000
 export type SourceStore = ReturnType<typeof sourceStore>
 
 /** Who tells figures, in the order a person believes them. */
-export function sourceStore(db: Db, changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined, now: () => number = Date.now) {
-  const all = db.prepare<[], { id: number, name: string, kind: SourceLine['kind'], figures: number, newest: number | null }>('SELECT id, name, kind, figures, newest FROM source ORDER BY place, id')
+export function sourceStore(
+  db: Db,
+  changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined,
+  now: () => number = Date.now,
+) {
+  const all = db.prepare<
+    [],
+    { id: number; name: string; kind: SourceLine['kind']; figures: number; newest: number | null }
+  >('SELECT id, name, kind, figures, newest FROM source ORDER BY place, id')
   const setPlace = db.prepare('UPDATE source SET place = ? WHERE id = ?')
   const lastPhrase = db.prepare<[], number | null>('SELECT max(id) FROM phrase').pluck()
-  const shared = db.prepare<[number, number], [id: number, region: string]>('SELECT phrase_id, region FROM figure WHERE phrase_id BETWEEN ? AND ? GROUP BY phrase_id, region HAVING count(*) > 1').raw()
+  const shared = db
+    .prepare<[number, number], [id: number, region: string]>(
+      `SELECT phrase_id, region FROM figure WHERE phrase_id BETWEEN ? AND ? GROUP BY phrase_id, region
+        HAVING count(*) > 1`,
+    )
+    .raw()
   const believe = believeFirst(db)
   const chooseAll = relaxedTransaction(db, (list: readonly [number, string][]) => {
     for (const [id, region] of list) believe(id, region)
@@ -28,7 +40,10 @@ export function sourceStore(db: Db, changed: (ids: readonly number[], byPerson?:
 
   return {
     list: (): SourceLine[] => all.all().map(row => ({ ...row, stale: isStale(row.newest, now()) })),
-    /** Puts sources in an order; every phrase that several of them know takes its figure from the first. Other work gets its turn in between. */
+    /**
+     * Puts sources in an order; every phrase that several of them know takes its figure from the first. Other work gets
+     * its turn in between.
+     */
     async order(ids: readonly number[]): Promise<void> {
       order.immediate(ids)
       const last = lastPhrase.get() ?? 0
@@ -37,7 +52,10 @@ export function sourceStore(db: Db, changed: (ids: readonly number[], byPerson?:
         for (let at = 0; at < due.length; at += BATCH) {
           const part = due.slice(at, at + BATCH)
           chooseAll(part)
-          changed(part.map(([id]) => id), true)
+          changed(
+            part.map(([id]) => id),
+            true,
+          )
           await new Promise(resolve => setImmediate(resolve))
         }
         await new Promise(resolve => setImmediate(resolve))

@@ -3,16 +3,57 @@ import type { Db } from './open'
 
 /** What each table holds, its indexes with it. */
 export const HELD: Record<string, SpaceKind> = {
-  brief: 'texts', brief_field: 'texts', brief_edit: 'texts', field_history: 'texts', phrase_list: 'texts', list_phrase: 'texts', phrase_note: 'texts', filter_set: 'texts', workspace: 'texts', own_video: 'texts', rival_set: 'texts', setting: 'texts', off_topic: 'texts',
-  phrase: 'figures', figure: 'figures', figure_past: 'figures', history: 'figures', source: 'figures', volume_cap: 'figures', region_interest: 'figures', look: 'figures', look_phrase: 'figures', place: 'figures',
-  result_page: 'pages', seat: 'pages', standing_page: 'pages', video: 'pages', channel: 'pages', trending: 'pages',
-  job: 'rest', job_input: 'rest', asked: 'rest', access_key: 'rest', session: 'rest',
+  brief: 'texts',
+  brief_field: 'texts',
+  brief_edit: 'texts',
+  field_history: 'texts',
+  phrase_list: 'texts',
+  list_phrase: 'texts',
+  phrase_note: 'texts',
+  filter_set: 'texts',
+  workspace: 'texts',
+  own_video: 'texts',
+  rival_set: 'texts',
+  setting: 'texts',
+  off_topic: 'texts',
+  phrase: 'figures',
+  figure: 'figures',
+  figure_past: 'figures',
+  history: 'figures',
+  source: 'figures',
+  volume_cap: 'figures',
+  region_interest: 'figures',
+  look: 'figures',
+  look_phrase: 'figures',
+  place: 'figures',
+  result_page: 'pages',
+  seat: 'pages',
+  standing_page: 'pages',
+  video: 'pages',
+  channel: 'pages',
+  trending: 'pages',
+  job: 'rest',
+  job_input: 'rest',
+  asked: 'rest',
+  access_key: 'rest',
+  session: 'rest',
 }
 
 /** Bytes by what they hold. It reads the whole file: for a thread of its own. */
 export function spaceOf(db: Db): SpaceAnswer {
-  const sizes = db.prepare<[], { held: string | null, bytes: number }>('SELECT s.tbl_name AS held, sum(d.pgsize) AS bytes FROM dbstat d LEFT JOIN sqlite_schema s ON s.name = d.name WHERE d.aggregate = TRUE GROUP BY 1').all()
-  const space: SpaceAnswer = { texts: 0, figures: 0, pages: 0, rest: 0, free: Number(db.pragma('freelist_count', { simple: true })) * Number(db.pragma('page_size', { simple: true })) }
-  for (const { held, bytes } of sizes) space[held === null ? 'rest' : HELD[held] ?? 'rest'] += bytes
+  const sizes = db
+    .prepare<[], { held: string | null; bytes: number }>(
+      `SELECT s.tbl_name AS held, sum(d.pgsize) AS bytes FROM dbstat d LEFT JOIN sqlite_schema s ON s.name = d.name
+        WHERE d.aggregate = TRUE GROUP BY 1`,
+    )
+    .all()
+  const space: SpaceAnswer = {
+    texts: 0,
+    figures: 0,
+    pages: 0,
+    rest: 0,
+    free: Number(db.pragma('freelist_count', { simple: true })) * Number(db.pragma('page_size', { simple: true })),
+  }
+  for (const { held, bytes } of sizes) space[held === null ? 'rest' : (HELD[held] ?? 'rest')] += bytes
   return space
 }

@@ -5,31 +5,68 @@ import type { OwnStanding } from '../demand/regionColumns'
 import type { Db } from './open'
 import type { VideoStore } from './videos'
 
-interface WorkspaceRow { id: string, name: string, channel_id: string | null, time_zone: string, created_at: number, subscribers: number | null, language: string, region: string | null, briefs: number }
+interface WorkspaceRow {
+  id: string
+  name: string
+  channel_id: string | null
+  time_zone: string
+  created_at: number
+  subscribers: number | null
+  language: string
+  region: string | null
+  briefs: number
+}
 
 export type WorkspaceStore = ReturnType<typeof workspaceStore>
 
 /** Workspaces: each one channel with its briefs and lists, and what is set for it. */
 export function workspaceStore(db: Db, videos: VideoStore, now: () => number = Date.now) {
-  const SELECT = 'SELECT w.*, (SELECT count(*) FROM brief b WHERE b.workspace_id = w.id AND b.deleted_at IS NULL) AS briefs FROM workspace w'
+  const SELECT = `SELECT w.*, (SELECT count(*) FROM brief b WHERE b.workspace_id = w.id AND b.deleted_at IS NULL) AS briefs
+      FROM workspace w`
   const all = db.prepare<[], WorkspaceRow>(`${SELECT} ORDER BY w.created_at, w.id`)
   const one = db.prepare<[string], WorkspaceRow>(`${SELECT} WHERE w.id = ?`)
-  const add = db.prepare('INSERT INTO workspace (id, name, channel_id, time_zone, created_at, subscribers, language, region) VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const set = db.prepare('UPDATE workspace SET name = ?, channel_id = ?, time_zone = ?, subscribers = ?, language = ?, region = ? WHERE id = ?')
-  const drop = db.prepare('DELETE FROM workspace WHERE id = ? AND NOT EXISTS (SELECT 1 FROM brief WHERE workspace_id = workspace.id) AND (SELECT count(*) FROM workspace) > 1')
-  const byHand = db.prepare<[string], { code: string, title: string, views: number, published_at: number, at: number }>('SELECT * FROM own_video WHERE workspace_id = ? ORDER BY published_at DESC')
+  const add = db.prepare(
+    `INSERT INTO workspace (id, name, channel_id, time_zone, created_at, subscribers, language, region)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+  )
+  const set = db.prepare(
+    `UPDATE workspace SET name = ?, channel_id = ?, time_zone = ?, subscribers = ?, language = ?, region = ?
+      WHERE id = ?`,
+  )
+  const drop = db.prepare(
+    `DELETE FROM workspace WHERE id = ? AND NOT EXISTS (SELECT 1 FROM brief WHERE workspace_id = workspace.id)
+      AND (SELECT count(*) FROM workspace) > 1`,
+  )
+  const byHand = db.prepare<[string], { code: string; title: string; views: number; published_at: number; at: number }>(
+    'SELECT * FROM own_video WHERE workspace_id = ? ORDER BY published_at DESC',
+  )
   const dropByHand = db.prepare('DELETE FROM own_video WHERE workspace_id = ?')
-  const addByHand = db.prepare('INSERT OR REPLACE INTO own_video (workspace_id, code, title, views, published_at, at) VALUES (?, ?, ?, ?, ?, ?)')
-  const settingRows = db.prepare<[string], { name: string, value: string }>('SELECT name, value FROM setting WHERE workspace_id = ?')
+  const addByHand = db.prepare(
+    'INSERT OR REPLACE INTO own_video (workspace_id, code, title, views, published_at, at) VALUES (?, ?, ?, ?, ?, ?)',
+  )
+  const settingRows = db.prepare<[string], { name: string; value: string }>(
+    'SELECT name, value FROM setting WHERE workspace_id = ?',
+  )
   const putSetting = db.prepare('INSERT OR REPLACE INTO setting (workspace_id, name, value, at) VALUES (?, ?, ?, ?)')
   const dropSetting = db.prepare('DELETE FROM setting WHERE workspace_id = ? AND name = ?')
 
   function ownOf(row: WorkspaceRow): Workspace['own'] {
-    const stated = byHand.all(row.id).map(video => ({ views: video.views, publishedAt: video.published_at, at: video.at }))
-    const observed = row.channel_id === null ? [] : videos.ofChannel(row.channel_id).flatMap(video => video.views === null || video.published_at === null ? [] : [{ views: video.views, publishedAt: video.published_at, at: video.at }])
+    const stated = byHand
+      .all(row.id)
+      .map(video => ({ views: video.views, publishedAt: video.published_at, at: video.at }))
+    const observed =
+      row.channel_id === null
+        ? []
+        : videos
+            .ofChannel(row.channel_id)
+            .flatMap(video =>
+              video.views === null || video.published_at === null
+                ? []
+                : [{ views: video.views, publishedAt: video.published_at, at: video.at }],
+            )
     const list = observed.length ? observed : stated
     const channel = row.channel_id === null ? null : videos.channel(row.channel_id)
-    const at = list.length ? Math.max(...list.map(video => video.at)) : channel?.at ?? now()
+    const at = list.length ? Math.max(...list.map(video => video.at)) : (channel?.at ?? now())
     const own = ownStrength({ subscribers: row.subscribers ?? channel?.subscribers ?? null, videos: list }, at)
     return own && { ...own, at }
   }
@@ -37,8 +74,16 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
   function toWorkspace(row: WorkspaceRow): Workspace {
     const channel = row.channel_id === null ? null : videos.channel(row.channel_id)
     return {
-      id: row.id, name: row.name, channelId: row.channel_id, channelTitle: channel?.title ?? null, subscribers: row.subscribers ?? channel?.subscribers ?? null,
-      timeZone: row.time_zone, language: row.language, region: row.region, briefs: row.briefs, own: ownOf(row),
+      id: row.id,
+      name: row.name,
+      channelId: row.channel_id,
+      channelTitle: channel?.title ?? null,
+      subscribers: row.subscribers ?? channel?.subscribers ?? null,
+      timeZone: row.time_zone,
+      language: row.language,
+      region: row.region,
+      briefs: row.briefs,
+      own: ownOf(row),
     }
   }
 
@@ -51,11 +96,29 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
   }
 
   const save = db.transaction((id: string, patch: WorkspacePatch & { name?: string }, isNew: boolean) => {
-    if (isNew) add.run(id, patch.name, patch.channelId ?? null, patch.timeZone ?? 'UTC', now(), patch.subscribers ?? null, patch.language ?? 'en', patch.region ?? null)
+    if (isNew)
+      add.run(
+        id,
+        patch.name,
+        patch.channelId ?? null,
+        patch.timeZone ?? 'UTC',
+        now(),
+        patch.subscribers ?? null,
+        patch.language ?? 'en',
+        patch.region ?? null,
+      )
     else {
       const before = one.get(id)!
-      const keep = <Value>(given: Value | undefined, old: Value) => given === undefined ? old : given
-      set.run(keep(patch.name, before.name), keep(patch.channelId, before.channel_id), keep(patch.timeZone, before.time_zone), keep(patch.subscribers, before.subscribers), keep(patch.language, before.language), keep(patch.region, before.region), id)
+      const keep = <Value>(given: Value | undefined, old: Value) => (given === undefined ? old : given)
+      set.run(
+        keep(patch.name, before.name),
+        keep(patch.channelId, before.channel_id),
+        keep(patch.timeZone, before.time_zone),
+        keep(patch.subscribers, before.subscribers),
+        keep(patch.language, before.language),
+        keep(patch.region, before.region),
+        id,
+      )
     }
     if (patch.videos) {
       dropByHand.run(id)
@@ -65,11 +128,20 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
 
   /** What is set for a workspace; the product's own where nothing is. */
   function settings(id: string): Settings {
-    return settingsSchema.parse(Object.fromEntries(settingRows.all(id).flatMap(({ name, value }) => name in settingsSchema.shape ? [[name, JSON.parse(value) as unknown]] : [])))
+    return settingsSchema.parse(
+      Object.fromEntries(
+        settingRows
+          .all(id)
+          .flatMap(({ name, value }) => (name in settingsSchema.shape ? [[name, JSON.parse(value) as unknown]] : [])),
+      ),
+    )
   }
 
   return {
-    list: (): Workspace[] => { first(); return all.all().map(toWorkspace) },
+    list: (): Workspace[] => {
+      first()
+      return all.all().map(toWorkspace)
+    },
     /** A workspace by id, or the first one; `null` for an unknown id. */
     get(id?: string): Workspace | null {
       const row = id ? one.get(id) : first()
@@ -88,7 +160,10 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
     /** Deletes an empty workspace that is not the only one. @returns whether it did. */
     remove: (id: string): boolean => drop.run(id).changes > 0,
     /** Videos stated by hand. */
-    statedVideos: (id: string) => byHand.all(id).map(video => ({ id: video.code, title: video.title, views: video.views, publishedAt: video.published_at })),
+    statedVideos: (id: string) =>
+      byHand
+        .all(id)
+        .map(video => ({ id: video.code, title: video.title, views: video.views, publishedAt: video.published_at })),
     settings,
     /** Sets some of the settings; `null` takes one back to the product's own. */
     putSettings(id: string, patch: Record<string, unknown>): Settings {
@@ -99,12 +174,16 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
       return settings(id)
     },
     /** My channel as forecasts take it; `null` while nothing is known of it. */
-    standing(id?: string): { own: OwnStanding | null, settings: Settings, workspace: Workspace | null } {
+    standing(id?: string): { own: OwnStanding | null; settings: Settings; workspace: Workspace | null } {
       const row = id ? one.get(id) : first()
       if (!row) return { own: null, settings: settingsSchema.parse({}), workspace: null }
       const set = settings(row.id)
       const workspace = toWorkspace(row)
-      return { own: workspace.own ? { strength: workspace.own.strength, spread: set.spread } : null, settings: set, workspace }
+      return {
+        own: workspace.own ? { strength: workspace.own.strength, spread: set.spread } : null,
+        settings: set,
+        workspace,
+      }
     },
   }
 }

@@ -27,24 +27,42 @@ export interface AssessDeps extends MayAsk {
   now?: () => number
 }
 /** For whom a phrase is assessed besides for anyone. */
-export interface AssessFor { own?: OwnStanding | null, weights?: WorthWeights, places?: PlaceNames }
+export interface AssessFor {
+  own?: OwnStanding | null
+  weights?: WorthWeights
+  places?: PlaceNames
+}
 
 /** Pages being asked for, so that two who want one do not both ask for it and keep it twice. */
 const underWay = new Map<string, Promise<unknown>>()
-const pageName = (phrase: string, region: string, language: string, depth: number, kind: PageKind) => [language, region, phrase, depth, kind].join('\n')
+const pageName = (phrase: string, region: string, language: string, depth: number, kind: PageKind) =>
+  [language, region, phrase, depth, kind].join('\n')
 
 /** Does work on pages that nobody else may ask for meanwhile. @returns what it gives. */
 function alone<Result>(names: readonly string[], work: () => Promise<Result>): Promise<Result> {
-  const mine = work().finally(() => { for (const name of names) if (underWay.get(name) === settled) underWay.delete(name) })
+  const mine = work().finally(() => {
+    for (const name of names) if (underWay.get(name) === settled) underWay.delete(name)
+  })
   // Whoever waits looks at what is kept then; why it failed is told to the one who asked.
   const settled = mine.catch(() => undefined)
   for (const name of names) underWay.set(name, settled)
   return mine
 }
 
-interface ToldPage { phrase: string, search: Answer<SearchAnswer>, block: boolean | null }
+interface ToldPage {
+  phrase: string
+  search: Answer<SearchAnswer>
+  block: boolean | null
+}
 
-async function askPage({ services }: AssessDeps, phrase: string, region: string, language: string, depth: number, signal?: AbortSignal): Promise<ToldPage> {
+async function askPage(
+  { services }: AssessDeps,
+  phrase: string,
+  region: string,
+  language: string,
+  depth: number,
+  signal?: AbortSignal,
+): Promise<ToldPage> {
   const [search, block] = await Promise.all([
     withRetry(() => services.site.search(phrase, region || null, language, depth), { signal }),
     // A missing answer about the video block leaves it unknown; it does not spoil the page.
@@ -59,30 +77,98 @@ async function askPage({ services }: AssessDeps, phrase: string, region: string,
 /** The videos of a web search's block, as a page of their own. */
 async function askBlock({ services }: AssessDeps, phrase: string, region: string, language: string): Promise<ToldPage> {
   const answer = await withRetry(() => services.web.blockVideos(phrase, region || null, language))
-  return { phrase, search: { ...answer, data: { titleMatches: null, videos: answer.data } }, block: answer.data.length > 0 }
+  return {
+    phrase,
+    search: { ...answer, data: { titleMatches: null, videos: answer.data } },
+    block: answer.data.length > 0,
+  }
 }
 
 /** Reads pages in the reading thread and makes them ready to be kept. */
-async function readPages({ phrases, reader }: AssessDeps, told: readonly ToldPage[], region: string, language: string, depth: number, kind: PageKind): Promise<PageToKeep[]> {
-  const read = await reader.read(told.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })))
-  const ids = phrases.phraseIds(told.map(page => page.phrase), language)
+async function readPages(
+  { phrases, reader }: AssessDeps,
+  told: readonly ToldPage[],
+  region: string,
+  language: string,
+  depth: number,
+  kind: PageKind,
+): Promise<PageToKeep[]> {
+  const read = await reader.read(
+    told.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })),
+  )
+  const ids = phrases.phraseIds(
+    told.map(page => page.phrase),
+    language,
+  )
   return told.map(({ search, block }, i) => ({
-    phraseId: ids[i]!, region, kind, source: search.source, at: search.at, depth, complete: search.complete,
-    more: search.data.videos.length >= depth || !search.complete, titleMatches: search.data.titleMatches, videoBlock: block, intent: read[i]!.intent,
+    phraseId: ids[i]!,
+    region,
+    kind,
+    source: search.source,
+    at: search.at,
+    depth,
+    complete: search.complete,
+    more: search.data.videos.length >= depth || !search.complete,
+    titleMatches: search.data.titleMatches,
+    videoBlock: block,
+    intent: read[i]!.intent,
     seats: search.data.videos.map((video, k) => ({ video, strength: read[i]!.strengths[k]! })),
   }))
 }
 
-/** Whether a page answers without asking again. One that a person imported does at any age and depth: what a service tells instead may be something else, and is asked for only by hand. */
-const fresh = ({ services }: AssessDeps, page: KeptPage | null, now: number, depth = 20): page is KeptPage => page !== null && page.complete === 1
-  && (page.imported === 1 || !services.superseded?.(page.source) && page.model_version >= STRENGTHS_SINCE && (page.depth >= depth || page.more === 0) && now - page.at < PAGE_AGE_MS)
+/**
+ * Whether a page answers without asking again. One that a person imported does at any age and depth: what a service
+ * tells instead may be something else, and is asked for only by hand.
+ */
+const fresh = ({ services }: AssessDeps, page: KeptPage | null, now: number, depth = 20): page is KeptPage =>
+  page !== null &&
+  page.complete === 1 &&
+  (page.imported === 1 ||
+    (!services.superseded?.(page.source) &&
+      page.model_version >= STRENGTHS_SINCE &&
+      (page.depth >= depth || page.more === 0) &&
+      now - page.at < PAGE_AGE_MS))
 
-function assessedRow({ phrases, results }: AssessDeps, phrase: string, region: string, language: string, problem: string | null, { own = null, weights, places }: AssessFor): AssessedRow {
+function assessedRow(
+  { phrases, results }: AssessDeps,
+  phrase: string,
+  region: string,
+  language: string,
+  problem: string | null,
+  { own = null, weights, places }: AssessFor,
+): AssessedRow {
   const known = phrases.known(phrase, region, language)
-  if (!known) return { phrase, difficulty: null, competition: null, results: null, readAs: null, worth: { anyone: null, channel: null }, chance: null, videoBlock: null, intent: null, complete: false, at: null, problem }
+  if (!known)
+    return {
+      phrase,
+      difficulty: null,
+      competition: null,
+      results: null,
+      readAs: null,
+      worth: { anyone: null, channel: null },
+      chance: null,
+      videoBlock: null,
+      intent: null,
+      complete: false,
+      at: null,
+      problem,
+    }
   const row = toRow(known, { cap: phrases.cap(region).cap, chance: chanceFor(known, own), weights, places })
   const page = results.latest(known.id, region)
-  return { phrase: known.text, difficulty: row.difficulty, competition: row.competition, results: row.results, readAs: row.readAs, worth: row.worth, chance: row.chance, videoBlock: row.videoBlock, intent: row.intent, complete: page?.complete === 1, at: page?.at ?? null, problem }
+  return {
+    phrase: known.text,
+    difficulty: row.difficulty,
+    competition: row.competition,
+    results: row.results,
+    readAs: row.readAs,
+    worth: row.worth,
+    chance: row.chance,
+    videoBlock: row.videoBlock,
+    intent: row.intent,
+    complete: page?.complete === 1,
+    at: page?.at ?? null,
+    problem,
+  }
 }
 
 /**
@@ -92,7 +178,14 @@ function assessedRow({ phrases, results }: AssessDeps, phrase: string, region: s
  *
  * @param region '' for everywhere.
  */
-export async function* assess(deps: AssessDeps, list: readonly string[], region: string, language: string, signal?: AbortSignal, whom: AssessFor = {}): AsyncGenerator<AssessedRow> {
+export async function* assess(
+  deps: AssessDeps,
+  list: readonly string[],
+  region: string,
+  language: string,
+  signal?: AbortSignal,
+  whom: AssessFor = {},
+): AsyncGenerator<AssessedRow> {
   const { phrases, results, mayAsk = true, now = Date.now } = deps
   const wanted = [...new Set(list.map(phraseKey))]
   let restedAt = performance.now()
@@ -107,15 +200,31 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
     const lacking = batch.filter(stale)
     const due = mayAsk ? lacking : []
     const problems = new Map<string, string>(mayAsk ? [] : lacking.map(phrase => [phrase, NOT_ASKED]))
-    if (due.length) await alone(due.map(nameOf), async () => {
-      const told = await Promise.all(due.map(phrase => askPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
-        if (!isServiceFault(error) && !isStop(error)) throw error
-        problems.set(phrase, (error as Error).message)
-        return null
-      })))
-      results.keep(await readPages(deps, told.filter(page => page !== null), region, language, 20, 'site'))
-    })
-    for (const phrase of batch) if (!signal?.aborted || !problems.has(phrase)) yield assessedRow(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
+    if (due.length)
+      await alone(due.map(nameOf), async () => {
+        const told = await Promise.all(
+          due.map(phrase =>
+            askPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
+              if (!isServiceFault(error) && !isStop(error)) throw error
+              problems.set(phrase, (error as Error).message)
+              return null
+            }),
+          ),
+        )
+        results.keep(
+          await readPages(
+            deps,
+            told.filter(page => page !== null),
+            region,
+            language,
+            20,
+            'site',
+          ),
+        )
+      })
+    for (const phrase of batch)
+      if (!signal?.aborted || !problems.has(phrase))
+        yield assessedRow(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
     if (due.length || performance.now() - restedAt > BREATH) {
       await new Promise(resolve => setImmediate(resolve))
       restedAt = performance.now()
@@ -125,21 +234,38 @@ export async function* assess(deps: AssessDeps, list: readonly string[], region:
 
 const NOT_ASKED = 'Showing saved data; the services were not contacted.'
 
-/** The kept page of a phrase, asked for when it is too old or too short. A service's fault leaves an old page standing, if there is one. */
-export async function keptPage(deps: AssessDeps, phrase: string, region: string, language: string, depth: number, kind: PageKind = 'site', anew = false): Promise<{ page: KeptPage, problem: string | null }> {
+/**
+ * The kept page of a phrase, asked for when it is too old or too short. A service's fault leaves an old page standing,
+ * if there is one.
+ */
+export async function keptPage(
+  deps: AssessDeps,
+  phrase: string,
+  region: string,
+  language: string,
+  depth: number,
+  kind: PageKind = 'site',
+  anew = false,
+): Promise<{ page: KeptPage; problem: string | null }> {
   const { phrases, results, mayAsk = true, now = Date.now } = deps
   const key = phraseKey(phrase)
   const latest = () => {
     const id = phrases.known(key, region, language)?.id
     return id === undefined ? null : results.latest(id, region, kind)
   }
-  const young = (page: KeptPage | null): page is KeptPage => kind === 'web' ? page !== null && !deps.services.superseded?.(page.source) && now() - page.at < PAGE_AGE_MS : fresh(deps, page, now(), depth)
+  const young = (page: KeptPage | null): page is KeptPage =>
+    kind === 'web'
+      ? page !== null && !deps.services.superseded?.(page.source) && now() - page.at < PAGE_AGE_MS
+      : fresh(deps, page, now(), depth)
   const name = pageName(key, region, language, depth, kind)
   const before = latest()
   if (young(before) && !anew) return { page: before, problem: null }
   if (!mayAsk) {
     if (before) return { page: before, problem: NOT_ASKED }
-    throw serviceError('NotAsked', `No saved results for “${key}”, and the services were not contacted. Someone with write access can load them; programs use POST.`)
+    throw serviceError(
+      'NotAsked',
+      `No saved results for “${key}”, and the services were not contacted. Someone with write access can load them; programs use POST.`,
+    )
   }
   const other = underWay.get(name)
   if (other) {
@@ -149,7 +275,10 @@ export async function keptPage(deps: AssessDeps, phrase: string, region: string,
   }
   try {
     return await alone([name], async () => {
-      const told = kind === 'site' ? await askPage(deps, key, region, language, depth) : await askBlock(deps, key, region, language)
+      const told =
+        kind === 'site'
+          ? await askPage(deps, key, region, language, depth)
+          : await askBlock(deps, key, region, language)
       const [read] = await readPages(deps, [told], region, language, depth, kind)
       results.keep([read!])
       return { page: results.latest(read!.phraseId, region, kind)!, problem: null }

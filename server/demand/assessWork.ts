@@ -8,7 +8,11 @@ import { learn } from './lookUp'
 const LEARNT = 500
 
 /** The work an assessment asks for: the searches nobody told of, where wanted, and then page by page. */
-export async function* assessWork(runtime: Runtime & MayAsk, { phrases, region, language, workspace, learn: asks }: AssessBody, signal: AbortSignal): AsyncGenerator<AssessedRow> {
+export async function* assessWork(
+  runtime: Runtime & MayAsk,
+  { phrases, region, language, workspace, learn: asks }: AssessBody,
+  signal: AbortSignal,
+): AsyncGenerator<AssessedRow> {
   const { own, settings } = runtime.workspaces.standing(workspace)
   const whom = { own, weights: settings.weights, places: runtime.places.names() }
   for (let from = 0; from < phrases.length && !signal.aborted; from += LEARNT) {

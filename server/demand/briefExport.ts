@@ -3,18 +3,11 @@ import type { Brief } from '../../shared/brief'
 import type { Runtime } from '../runtime'
 import { rowOf } from './rows'
 
-/** The texts of a brief, each under its name, ready to paste. */
-export function briefText({ fields }: Brief): string {
-  const parts: [string, string][] = [
-    ['Title', fields.title], ['Description', fields.description], ['Tags', fields.tags.join(', ')], ['File name', fields.fileName],
-    ['Lead phrase', fields.tray.lead ?? ''], ['Support phrases', fields.tray.support.join('\n')],
-  ]
-  return parts.filter(([, text]) => text.trim()).map(([name, text]) => `${name.toUpperCase()}\n${text}\n`).join('\n')
-}
-
 /** A brief whole, in a format that carries its version. */
 export function briefJson({ id, createdAt, updatedAt, fields }: Brief): string {
-  return `${JSON.stringify({ format: 1, kind: 'fonetra-brief', id, createdAt: new Date(createdAt).toISOString(), updatedAt: new Date(updatedAt).toISOString(), ...fields }, null, 2)}\n`
+  const head = { format: 1, kind: 'fonetra-brief', id }
+  const times = { createdAt: new Date(createdAt).toISOString(), updatedAt: new Date(updatedAt).toISOString() }
+  return `${JSON.stringify({ ...head, ...times, ...fields }, null, 2)}\n`
 }
 
 /** The phrases of a brief with their figures as last observed. */
@@ -23,9 +16,36 @@ export function briefPhrases({ fields }: Brief, runtime: Runtime): string {
   const tell = rowOf(runtime, region ?? '', language)
   const line = (role: string, phrase: string) => {
     const row = tell(phrase)
-    return [role, phrase, row?.volume ?? null, row?.volumeAll ?? null, row?.change ?? null, row?.competition ?? null, row?.difficulty ?? null, row?.worth.anyone ?? null, row?.source ?? null, row?.at ? new Date(row.at).toISOString() : null]
+    return [
+      role,
+      phrase,
+      row?.volume ?? null,
+      row?.volumeAll ?? null,
+      row?.change ?? null,
+      row?.competition ?? null,
+      row?.difficulty ?? null,
+      row?.worth.anyone ?? null,
+      row?.source ?? null,
+      row?.at ? new Date(row.at).toISOString() : null,
+    ]
   }
-  return csvFile(['role', 'phrase', 'volume', 'volume everywhere', 'change', 'competition', 'difficulty', 'worth', 'source', 'observed'], [
-    ...(tray.lead ? [line('lead', tray.lead)] : []), ...tray.support.map(phrase => line('support', phrase)), ...tray.setAside.map(phrase => line('set aside', phrase)),
-  ])
+  return csvFile(
+    [
+      'role',
+      'phrase',
+      'volume',
+      'volume everywhere',
+      'change',
+      'competition',
+      'difficulty',
+      'worth',
+      'source',
+      'observed',
+    ],
+    [
+      ...(tray.lead ? [line('lead', tray.lead)] : []),
+      ...tray.support.map(phrase => line('support', phrase)),
+      ...tray.setAside.map(phrase => line('set aside', phrase)),
+    ],
+  )
 }

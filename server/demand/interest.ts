@@ -8,10 +8,14 @@ const AGE_MS = 30 * 86_400_000
 const MISSING = ['interest by region']
 
 /** Where in the world a phrase is searched, kept or asked for. @returns falling, and what could not be had. */
-export async function interestByRegion({ phrases, services, asked, mayAsk = true }: { phrases: PhraseStore, services: Services, asked: AskedStore } & MayAsk, phrase: string, language: string): Promise<{ interest: { region: string, volume: number }[], missing: string[] }> {
+export async function interestByRegion(
+  { phrases, services, asked, mayAsk = true }: { phrases: PhraseStore; services: Services; asked: AskedStore } & MayAsk,
+  phrase: string,
+  language: string,
+): Promise<{ interest: { region: string; volume: number }[]; missing: string[] }> {
   const id = phrases.phraseId(phrase, language)
   const kept = phrases.interest(id)
-  const plain = (list: { region: string, volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
+  const plain = (list: { region: string; volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
   if (kept.length && Date.now() - kept[0]!.at < AGE_MS) return { interest: plain(kept), missing: [] }
   if (!mayAsk) return { interest: plain(kept), missing: MISSING }
   const what = ['interest', language, phrase]

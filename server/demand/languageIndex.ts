@@ -16,15 +16,17 @@ const REGIONS = 8
 const LATE = 0xfffffffe
 
 /**
- * The phrases of one language. Numbers are given in the order of the texts, later ones as they come. The texts themselves
- * stay in the store: a million of them would take more memory than all else here.
+ * The phrases of one language. Numbers are given in the order of the texts, later ones as they come. The texts
+ * themselves stay in the store: a million of them would take more memory than all else here.
  */
 export class LanguageIndex {
   readonly postings = new Postings()
   /** A phrase's number by its id, plus one; 0 for none of this language. */
   private numbers = new Uint32Array(1024)
   ids = new Uint32Array(1024)
-  /** Where a phrase stands among the others by text: odd for those loaded, in order; what came later stands between two. */
+  /**
+   * Where a phrase stands among the others by text: odd for those loaded, in order; what came later stands between two.
+   */
   text = new Uint32Array(1024)
   words = new Uint8Array(1024)
   via = new Uint8Array(1024)
@@ -39,12 +41,19 @@ export class LanguageIndex {
   private known: Vocabulary | null = null
   readonly regions = new Map<string, RegionColumns>()
 
-  constructor(readonly language: string, private readonly rows: IndexRows, private places: PlaceNames, private readonly weights: WorthWeights) {
+  constructor(
+    readonly language: string,
+    private readonly rows: IndexRows,
+    private places: PlaceNames,
+    private readonly weights: WorthWeights,
+  ) {
     for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
     for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
   }
 
-  get size(): number { return this.postings.size }
+  get size(): number {
+    return this.postings.size
+  }
 
   /** Made when it is first wanted, and anew when a twentieth more words are held. */
   vocabulary(): Vocabulary {
@@ -54,15 +63,23 @@ export class LanguageIndex {
   }
 
   /** Whether numbers follow the order of the texts. */
-  get inTextOrder(): boolean { return this.numbered && this.size === this.base }
+  get inTextOrder(): boolean {
+    return this.numbered && this.size === this.base
+  }
   /** −1 for a phrase of another language, or none. */
-  numberOf(id: number): number { return (this.numbers[id] ?? 0) - 1 }
+  numberOf(id: number): number {
+    return (this.numbers[id] ?? 0) - 1
+  }
 
   private add(id: number, text: string, at: number): number {
     const n = this.postings.add(text)
     if (n >= this.ids.length) {
       const room = this.ids.length * 2
-      const more = <Kind extends Uint32Array | Uint8Array>(old: Kind): Kind => { const larger = new (old.constructor as new (length: number) => Kind)(room); larger.set(old); return larger }
+      const more = <Kind extends Uint32Array | Uint8Array>(old: Kind): Kind => {
+        const larger = new (old.constructor as new (length: number) => Kind)(room)
+        larger.set(old)
+        return larger
+      }
       this.ids = more(this.ids)
       this.text = more(this.text)
       this.words = more(this.words)
@@ -104,10 +121,13 @@ export class LanguageIndex {
     }
   }
 
-  /** The same for phrases whose ids follow one another; new ones find their place among the texts when it is asked for. */
+  /**
+   * The same for phrases whose ids follow one another; new ones find their place among the texts when it is asked for.
+   */
   refreshRange(first: number, last: number): void {
     for (const [id, language, text, via] of this.rows.phraseRange.all(first, last)) {
-      if (language === this.language) this.via[this.numberOf(id) < 0 ? this.add(id, text, LATE) : this.numberOf(id)] = via
+      if (language === this.language)
+        this.via[this.numberOf(id) < 0 ? this.add(id, text, LATE) : this.numberOf(id)] = via
     }
     for (const region of this.regions.values()) {
       region.grow(this.size)
@@ -129,7 +149,9 @@ export class LanguageIndex {
   }
 
   /** The searches everywhere, which stand beside every region. */
-  everywhere(): RegionColumns { return this.regions.get('') ?? this.region('', true) }
+  everywhere(): RegionColumns {
+    return this.regions.get('') ?? this.region('', true)
+  }
 
   region(code: string, volumesAlone = false): RegionColumns {
     const key = volumesAlone ? `${code} volumes` : code
@@ -156,7 +178,10 @@ export class LanguageIndex {
     this.intentsTold = 0
   }
 
-  /** What each phrase's wording asks for, in the order of their ids and up to so many further. @returns whether there is more to do. */
+  /**
+   * What each phrase's wording asks for, in the order of their ids and up to so many further.
+   * @returns whether there is more to do.
+   */
   tellIntents(most = Infinity): boolean {
     for (let left = most; left > 0 && this.intentsTold < this.lastId;) {
       const step = Math.min(left, STEP)

@@ -13,24 +13,43 @@ export async function* listAsCsv(phrases: readonly ListPhrase[], tell: Tell): As
   yield CSV_MARK + csvLine(HEADERS)
   yield* inPieces(phrases, ({ phrase, note }) => {
     const row = tell(phrase)
-    return csvLine([phrase, note, row?.volume ?? null, row?.change ?? null, row?.competition ?? null, row?.difficulty ?? null, row?.worth.anyone ?? null, row?.source ?? null])
+    return csvLine([
+      phrase,
+      note,
+      row?.volume ?? null,
+      row?.change ?? null,
+      row?.competition ?? null,
+      row?.difficulty ?? null,
+      row?.worth.anyone ?? null,
+      row?.source ?? null,
+    ])
   })
 }
 
 /** A list as JSON, a phrase a line, in pieces. */
-export async function* listAsJson({ name, note }: Pick<ListLine, 'name' | 'note'>, phrases: readonly ListPhrase[], tell: Tell): AsyncGenerator<string> {
+export async function* listAsJson(
+  { name, note }: Pick<ListLine, 'name' | 'note'>,
+  phrases: readonly ListPhrase[],
+  tell: Tell,
+): AsyncGenerator<string> {
   yield `${JSON.stringify({ format: 1, kind: 'fonetra-list', name, note }).slice(0, -1)},"phrases":[`
   let n = 0
-  yield* inPieces(phrases, (each) => {
+  yield* inPieces(phrases, each => {
     const row = tell(each.phrase)
     return `${n++ ? ',' : ''}\n${JSON.stringify({ phrase: each.phrase, note: each.note, volume: row?.volume ?? null, difficulty: row?.difficulty ?? null, worth: row?.worth.anyone ?? null })}`
   })
   yield '\n]}\n'
 }
 
-async function* inPieces(phrases: readonly ListPhrase[], write: (phrase: ListPhrase) => string): AsyncGenerator<string> {
+async function* inPieces(
+  phrases: readonly ListPhrase[],
+  write: (phrase: ListPhrase) => string,
+): AsyncGenerator<string> {
   for (let from = 0; from < phrases.length; from += BATCH) {
-    yield phrases.slice(from, from + BATCH).map(write).join('')
+    yield phrases
+      .slice(from, from + BATCH)
+      .map(write)
+      .join('')
     await new Promise(resolve => setImmediate(resolve))
   }
 }

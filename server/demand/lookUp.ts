@@ -14,7 +14,12 @@ const BATCH = 100
 /** Both suggestion sources are also asked for the seed with each letter after it. */
 const LETTERS = ['', ...'abcdefghijklmnopqrstuvwxyz']
 
-interface Deps extends MayAsk { phrases: PhraseStore, services: Services, asked: AskedStore, now?: () => number }
+interface Deps extends MayAsk {
+  phrases: PhraseStore
+  services: Services
+  asked: AskedStore
+  now?: () => number
+}
 
 /** Phrases asked for at once when only their figures are wanted. */
 const ASKED = 500
@@ -24,15 +29,22 @@ const ASKED = 500
  * the region are asked for. What no service tells stays unknown, and is not asked for again at once.
  * @returns what could not be had, in words.
  */
-export async function learn({ phrases, services, asked, mayAsk = true }: Deps, list: readonly string[], region: string, language: string): Promise<string[]> {
+export async function learn(
+  { phrases, services, asked, mayAsk = true }: Deps,
+  list: readonly string[],
+  region: string,
+  language: string,
+): Promise<string[]> {
   const missing = new Set<string>()
-  const unknown = [...new Set(list.map(phraseKey))].filter(phrase => phrase && phrases.known(phrase, region, language)?.volume == null)
+  const unknown = [...new Set(list.map(phraseKey))].filter(
+    phrase => phrase && phrases.known(phrase, region, language)?.volume == null,
+  )
   for (const each of region ? [region, ''] : ['']) {
     const where = figuresIn(each)
     const what = (phrase: string) => ['volume', language, each, phrase]
-    const due = unknown.filter((phrase) => {
+    const due = unknown.filter(phrase => {
       const waits = asked.waits(what(phrase))
-      if (waits?.problem != null || !waits && !mayAsk) missing.add(where)
+      if (waits?.problem != null || (!waits && !mayAsk)) missing.add(where)
       return !waits && mayAsk
     })
     for (let from = 0; from < due.length; from += ASKED) {
@@ -58,14 +70,24 @@ export async function learn({ phrases, services, asked, mayAsk = true }: Deps, l
 }
 
 /** Keeps what a service told of phrases in a region, others being answered in between. */
-async function keep(phrases: PhraseStore, { data: { figures, monthsEnd }, source, at }: Awaited<ReturnType<Services['demand']['volumes']>>, region: string, language: string): Promise<void> {
+async function keep(
+  phrases: PhraseStore,
+  { data: { figures, monthsEnd }, source, at }: Awaited<ReturnType<Services['demand']['volumes']>>,
+  region: string,
+  language: string,
+): Promise<void> {
   for (let from = 0; from < figures.length; from += BATCH) {
-    phrases.save(figures.slice(from, from + BATCH).map(figure => ({ ...figure, region, monthsEnd })), language, { name: source, kind: 'service' }, at)
+    phrases.save(
+      figures.slice(from, from + BATCH).map(figure => ({ ...figure, region, monthsEnd })),
+      language,
+      { name: source, kind: 'service' },
+      at,
+    )
     await nextTurn()
   }
 }
 
-const figuresIn = (region: string) => region ? `figures for ${region}` : 'figures everywhere'
+const figuresIn = (region: string) => (region ? `figures for ${region}` : 'figures everywhere')
 
 /** Looks under way, so that two screens asking for one seed make one look. */
 const running = new Map<string, Promise<Look>>()
@@ -93,12 +115,22 @@ export async function lookUp(deps: Deps, seed: string, region: string, language:
   if (young && !anew) return kept
   const key = `${language}\n${region}\n${phraseKey(seed)}`
   let work = running.get(key)
-  if (!work) running.set(key, work = ask(deps, seed, region, language).finally(() => running.delete(key)))
+  if (!work) running.set(key, (work = ask(deps, seed, region, language).finally(() => running.delete(key))))
   if (!kept || anew) return work
-  return { ...kept, refreshing: work.catch((error: unknown) => { console.error('A look could not be refreshed:', error) }) }
+  return {
+    ...kept,
+    refreshing: work.catch((error: unknown) => {
+      console.error('A look could not be refreshed:', error)
+    }),
+  }
 }
 
-async function ask({ phrases, services, now = Date.now }: Deps, seed: string, region: string, language: string): Promise<Look> {
+async function ask(
+  { phrases, services, now = Date.now }: Deps,
+  seed: string,
+  region: string,
+  language: string,
+): Promise<Look> {
   const text = phraseKey(seed)
   const place = region || null
   const missing: string[] = []
@@ -114,11 +146,15 @@ async function ask({ phrases, services, now = Date.now }: Deps, seed: string, re
   const suggested = async (via: 'video' | 'web') => {
     const service = via === 'video' ? services.site : services.web
     const what = via === 'video' ? 'suggestions of the video site' : 'suggestions of web search'
-    const answers = await Promise.all(LETTERS.map(letter => part(what, () => service.suggest(letter ? `${text} ${letter}` : text, place, language))))
+    const answers = await Promise.all(
+      LETTERS.map(letter => part(what, () => service.suggest(letter ? `${text} ${letter}` : text, place, language))),
+    )
     return new Set(answers.flatMap(answer => answer?.data ?? []).map(phraseKey))
   }
   const [related, fromSite, fromWeb] = await Promise.all([
-    part('related phrases', () => services.demand.related(text, place, language)), suggested('video'), suggested('web'),
+    part('related phrases', () => services.demand.related(text, place, language)),
+    suggested('video'),
+    suggested('web'),
   ])
   const all = [...new Set([text, ...(related?.data ?? []).map(phraseKey), ...fromSite, ...fromWeb])]
   const regions = region ? [region, ''] : ['']

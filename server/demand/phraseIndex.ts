@@ -38,16 +38,18 @@ export interface IndexAnswer {
   wordings: (Intent | null | undefined)[]
   /** Which seeds brought each, by their places; empty where there is one seed only. */
   broughtBy: number[][]
-  /** Phrases near a seed that hardly any phrase answers, the most searched first, with what was changed to find them. */
-  near: { id: number, why: string, seed: number }[]
+  /**
+   * Phrases near a seed that hardly any phrase answers, the most searched first, with what was changed to find them.
+   */
+  near: { id: number; why: string; seed: number }[]
   cap: number
   /** Caps worked out anew on the way. */
-  caps: { region: string, cap: number, known: number }[]
+  caps: { region: string; cap: number; known: number }[]
 }
 
 /**
- * So few hits are sorted outright. Of more, the first ones are found by walking down all phrases in the order wanted, some
- * steps at first: where hits stand far down, sorting up to so many of them is less work than walking to the end.
+ * So few hits are sorted outright. Of more, the first ones are found by walking down all phrases in the order wanted,
+ * some steps at first: where hits stand far down, sorting up to so many of them is less work than walking to the end.
  */
 const FEW = 1000
 const STEPS = 60_000
@@ -66,14 +68,21 @@ const BOTH = 3
 /** So many phrases that changed at once are read as a range, if they are one. */
 const RANGE = 32
 
-/** What is sorted by a channel's figures where there is no channel: all of them are unknown, and what ties goes by searches. */
+/**
+ * What is sorted by a channel's figures where there is no channel: all of them are unknown, and what ties goes by
+ * searches.
+ */
 function withoutChannel(query: IndexQuestion['query']): IndexQuestion['query'] {
-  const ofChannel = query.sort.column === 'chance' || query.sort.column === 'worth' && query.for === 'channel'
+  const ofChannel = query.sort.column === 'chance' || (query.sort.column === 'worth' && query.for === 'channel')
   return ofChannel ? { ...query, sort: { column: 'volume', direction: 'desc' } } : query
 }
 
 /** Terms parted by commas, each as its words. */
-const termsOf = (list: string | undefined) => (list ?? '').split(',').map(term => words(term).map(word => word.norm)).filter(norms => norms.length)
+const termsOf = (list: string | undefined) =>
+  (list ?? '')
+    .split(',')
+    .map(term => words(term).map(word => word.norm))
+    .filter(norms => norms.length)
 
 /**
  * Phrases found by their words, filtered and sorted by any figure, from typed arrays in memory: half a
@@ -86,10 +95,13 @@ export class PhraseIndex {
   /** A phrase that names one of them is looking near it. */
   private places: PlaceNames | null = null
   /** Sets of phrases by what makes them, each with the state of the index it was made in. */
-  private readonly kept = new Map<string, { version: number, bits: Bits }>()
+  private readonly kept = new Map<string, { version: number; bits: Bits }>()
   private version = 0
 
-  constructor(db: Db, private readonly weights: WorthWeights = WORTH_WEIGHTS) {
+  constructor(
+    db: Db,
+    private readonly weights: WorthWeights = WORTH_WEIGHTS,
+  ) {
     this.rows = indexRows(db)
   }
 
@@ -100,7 +112,7 @@ export class PhraseIndex {
   }
 
   placeNames(): PlaceNames {
-    return this.places ??= new PlaceNames(this.rows.places.all().map(([name]) => name))
+    return (this.places ??= new PlaceNames(this.rows.places.all().map(([name]) => name)))
   }
 
   /** Reads the names of places again; what wordings ask for is told anew. */
@@ -146,7 +158,7 @@ export class PhraseIndex {
     const index = this.language(query.language)
     const region = index.region(query.region)
     const everywhere = index.everywhere()
-    const caps = [...new Set([region, everywhere])].flatMap((each) => {
+    const caps = [...new Set([region, everywhere])].flatMap(each => {
       const news = each.settle(index.size, each === region ? own : null, weights ?? this.weights)
       return news ? [{ region: each.region, ...news }] : []
     })
@@ -155,7 +167,11 @@ export class PhraseIndex {
     const near = this.near(index, region, query, held)
     const passing = this.filtered(index, region, query, held)
     let withheld = 0
-    for (const n of this.numbersOf(index, query.language, without)) if (passing.has(n)) { passing.clear(n); withheld++ }
+    for (const n of this.numbersOf(index, query.language, without))
+      if (passing.has(n)) {
+        passing.clear(n)
+        withheld++
+      }
     const total = passing.count()
     const from = query.offset
     const to = Math.min(total, from + query.limit)
@@ -163,7 +179,17 @@ export class PhraseIndex {
     const keys = sortKeys(index, region, everywhere, query)
     const items = total <= FEW ? passing.list(total) : this.first(index, region, query, passing, to, keys)
     const chosen = selectRange(items, [...keys, ...lastKeys(index, region)], from, to)
-    return { total, withheld, ids: Array.from(chosen, n => index.ids[n]!), chances: Array.from(chosen, n => own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null), near, wordings: Array.from(chosen, n => index.wording(n)), broughtBy: seeds.length > 1 ? Array.from(chosen, n => [...seeds.keys()].filter(i => seeds[i]!.has(n))) : [], cap: region.cap, caps }
+    return {
+      total,
+      withheld,
+      ids: Array.from(chosen, n => index.ids[n]!),
+      chances: Array.from(chosen, n => (own && !Number.isNaN(region.chance[n]!) ? region.chance[n]! : null)),
+      near,
+      wordings: Array.from(chosen, n => index.wording(n)),
+      broughtBy: seeds.length > 1 ? Array.from(chosen, n => [...seeds.keys()].filter(i => seeds[i]!.has(n))) : [],
+      cap: region.cap,
+      caps,
+    }
   }
 
   /** A set kept from an earlier question, unless something has changed since. */
@@ -180,9 +206,13 @@ export class PhraseIndex {
 
   /** Phrases that hold every one of some words. */
   private holding(index: LanguageIndex, norms: readonly string[]): Bits {
-    const word = (norm: string) => this.set(index, `word ${norm}`, () => new Bits(index.size).add(index.postings.of(norm)))
+    const word = (norm: string) =>
+      this.set(index, `word ${norm}`, () => new Bits(index.size).add(index.postings.of(norm)))
     const [first, ...others] = [...new Set(norms)]
-    return others.reduce((all, norm) => all.and(word(norm)), first === undefined ? new Bits(index.size) : word(first).copy())
+    return others.reduce(
+      (all, norm) => all.and(word(norm)),
+      first === undefined ? new Bits(index.size) : word(first).copy(),
+    )
   }
 
   /** Phrases that hold every word of a seed, and those of its look besides. */
@@ -190,7 +220,11 @@ export class PhraseIndex {
     const norms = words(seed).map(word => word.norm)
     return this.set(index, `seed ${norms.join(' ')} ${look}`, () => {
       const hits = this.holding(index, norms)
-      if (look !== null) for (const [id] of this.rows.ofLook.all(look)) { const n = index.numberOf(id); if (n >= 0) hits.set(n) }
+      if (look !== null)
+        for (const [id] of this.rows.ofLook.all(look)) {
+          const n = index.numberOf(id)
+          if (n >= 0) hits.set(n)
+        }
       return hits
     })
   }
@@ -200,44 +234,73 @@ export class PhraseIndex {
     const { minWords, maxWords, minVolume, maxDifficulty, questions, rising, both, block, season, intent } = query
     const { size } = index
     // Each set is kept under a name that tells it whole.
-    const filter = (name: string, make: () => Bits) => { passing.and(this.set(index, name, make)) }
-    const inRegion = (name: string, make: () => Bits) => { filter(`${region.region} ${name}`, make) }
-    const anyOf = (terms: string[][]) => terms.map(norms => this.holding(index, norms)).reduce((all, each) => all.or(each))
+    const filter = (name: string, make: () => Bits) => {
+      passing.and(this.set(index, name, make))
+    }
+    const inRegion = (name: string, make: () => Bits) => {
+      filter(`${region.region} ${name}`, make)
+    }
+    const anyOf = (terms: string[][]) =>
+      terms.map(norms => this.holding(index, norms)).reduce((all, each) => all.or(each))
     const [contains, exclude] = [termsOf(query.contains), termsOf(query.exclude)]
     if (contains.length) passing.and(anyOf(contains))
     if (exclude.length) passing.without(anyOf(exclude))
-    if (minWords !== undefined || maxWords !== undefined) { const [least, most] = [minWords ?? 0, maxWords ?? 255]; filter(`words ${least} ${most}`, () => between(index.words, least, most, size)) }
-    if (minVolume !== undefined) inRegion(`volume ${minVolume}`, () => atLeast(region.volume, region.volumeSteps, minVolume, size))
-    // A phrase not assessed yet may still turn out easy: only a known difficulty rules it out. It stands as a 32-bit float, and the bound is rounded alike.
-    if (maxDifficulty !== undefined) { const most = Math.fround(maxDifficulty); inRegion(`difficulty ${most}`, () => notAbove(region.difficulty, most, size)) }
+    if (minWords !== undefined || maxWords !== undefined) {
+      const [least, most] = [minWords ?? 0, maxWords ?? 255]
+      filter(`words ${least} ${most}`, () => between(index.words, least, most, size))
+    }
+    if (minVolume !== undefined)
+      inRegion(`volume ${minVolume}`, () => atLeast(region.volume, region.volumeSteps, minVolume, size))
+    // A phrase not assessed yet may still turn out easy: only a known difficulty rules it out. It stands as a 32-bit
+    // float, and the bound is rounded alike.
+    if (maxDifficulty !== undefined) {
+      const most = Math.fround(maxDifficulty)
+      inRegion(`difficulty ${most}`, () => notAbove(region.difficulty, most, size))
+    }
     if (questions) filter('question', () => between(index.question, 1, 1, size))
     if (rising) inRegion('rising', () => between(region.direction, RISING, RISING, size))
     if (both) filter('both', () => between(index.via, BOTH, BOTH, size))
     if (block) inRegion('block', () => between(region.block, 1, 1, size))
-    if (season) inRegion(`season ${season}`, () => withBit(region.peaks, 1 << season - 1, size))
+    if (season) inRegion(`season ${season}`, () => withBit(region.peaks, 1 << (season - 1), size))
     if (intent) {
       index.tellIntents()
       const wanted = INTENTS.indexOf(intent)
       // What the wording tells goes before what the results told.
-      inRegion(`intent ${intent}`, () => between(index.intent, NO_INTENT, NO_INTENT, size).and(between(region.intent, wanted, wanted, size)).or(between(index.intent, wanted, wanted, size)))
+      inRegion(`intent ${intent}`, () =>
+        between(index.intent, NO_INTENT, NO_INTENT, size)
+          .and(between(region.intent, wanted, wanted, size))
+          .or(between(index.intent, wanted, wanted, size)),
+      )
     }
     return passing
   }
 
   /** What else the seeds may have meant, where hardly any phrase holds their words. */
-  private near(index: LanguageIndex, region: RegionColumns, { seed, offset }: IndexQuestion['query'], held: Bits): { id: number, why: string, seed: number }[] {
+  private near(
+    index: LanguageIndex,
+    region: RegionColumns,
+    { seed, offset }: IndexQuestion['query'],
+    held: Bits,
+  ): { id: number; why: string; seed: number }[] {
     if (offset > 0) return []
     const found = seed.flatMap((each, i) => this.nearSeed(index, region, each, held).map(one => ({ ...one, seed: i })))
     return [...new Map(found.map(each => [each.id, each])).values()].slice(0, NEAR)
   }
 
-  private nearSeed(index: LanguageIndex, region: RegionColumns, seed: string, held: Bits): { id: number, why: string }[] {
+  private nearSeed(
+    index: LanguageIndex,
+    region: RegionColumns,
+    seed: string,
+    held: Bits,
+  ): { id: number; why: string }[] {
     const norms = words(seed).map(word => word.norm)
     if (norms.length > LONGEST_NEAR) return []
     if (this.holding(index, norms).count() > HARDLY_ANY) return []
     const found = new Map<number, string>()
     for (const { groups, why } of nearReadings(norms, index.vocabulary())) {
-      const [first, ...others] = groups.map(group => group.map(norm => this.holding(index, [norm])).reduce((all, each) => all.or(each)))
+      const [first, ...others] = groups.map(group =>
+        group.map(norm => this.holding(index, [norm])).reduce((all, each) => all.or(each)),
+      )
       const hits = others.reduce((all, each) => all.and(each), first!).without(held)
       const most = selectRange(hits.list(hits.count()), lastKeys(index, region), 0, NEAR)
       for (const n of most) if (!found.has(n) && found.size < NEAR) found.set(n, why)
@@ -247,21 +310,43 @@ export class PhraseIndex {
   }
 
   private numbersOf(index: LanguageIndex, language: string, phrases: readonly string[]): Set<number> {
-    return new Set(phrases.flatMap((phrase) => { const id = this.rows.idOf.get(language, phraseKey(phrase)); return id ? [index.numberOf(id[0])] : [] }).filter(n => n >= 0))
+    return new Set(
+      phrases
+        .flatMap(phrase => {
+          const id = this.rows.idOf.get(language, phraseKey(phrase))
+          return id ? [index.numberOf(id[0])] : []
+        })
+        .filter(n => n >= 0),
+    )
   }
 
   /**
-   * Enough of those that pass to hold the first ones in the order wanted: the walk down all phrases in that order ends as soon
-   * as it has met them, and those that changed since the order was made are added.
+   * Enough of those that pass to hold the first ones in the order wanted: the walk down all phrases in that order ends
+   * as soon as it has met them, and those that changed since the order was made are added.
    */
-  private first(index: LanguageIndex, region: RegionColumns, query: IndexQuestion['query'], passing: Bits, to: number, keys: ReturnType<typeof sortKeys>): Uint32Array {
+  private first(
+    index: LanguageIndex,
+    region: RegionColumns,
+    query: IndexQuestion['query'],
+    passing: Bits,
+    to: number,
+    keys: ReturnType<typeof sortKeys>,
+  ): Uint32Array {
     // Where numbers follow the texts the first ones in that order stand at an end.
     if (query.sort.column === 'phrase' && index.inTextOrder) return passing.list(to, query.sort.direction === 'desc')
     const order = region.order(sortName(query), index, keys, lastKeys(index, region))
     // Those that changed since, or came since, may stand anywhere: they are met apart.
     const loose: number[] = []
-    for (const n of order.changed) if (passing.has(n)) { loose.push(n); passing.clear(n) }
-    for (let n = order.sorted.length; n < index.size; n++) if (passing.has(n)) { loose.push(n); passing.clear(n) }
+    for (const n of order.changed)
+      if (passing.has(n)) {
+        loose.push(n)
+        passing.clear(n)
+      }
+    for (let n = order.sorted.length; n < index.size; n++)
+      if (passing.has(n)) {
+        loose.push(n)
+        passing.clear(n)
+      }
     const total = passing.count()
     let found = passing.firstOf(order.sorted, to, total > SORTED ? undefined : STEPS)
     if (found.length < Math.min(to, total) && total <= SORTED) found = passing.list(total)

@@ -21,10 +21,16 @@ const ORDERS = 24
 const CHANGED = 16_384
 
 /** All phrases in one order, and those that changed since it was made. */
-export interface Order { sorted: Uint32Array, changed: Set<number> }
+export interface Order {
+  sorted: Uint32Array
+  changed: Set<number>
+}
 
 /** My channel as it is judged for: its strength and how uncertain a forecast for it is. */
-export interface OwnStanding { strength: number, spread: Spread }
+export interface OwnStanding {
+  strength: number
+  spread: Spread
+}
 
 const unknown = (size: number) => new Float32Array(size).fill(Number.NaN)
 const told = (value: number | null) => value ?? Number.NaN
@@ -60,7 +66,11 @@ export class RegionColumns {
   private weights: WorthWeights
 
   /** @param volumesAlone keeps no more than the searches: all that is shown of everywhere beside a region. */
-  constructor(readonly region: string, weights: WorthWeights, private readonly volumesAlone = false) {
+  constructor(
+    readonly region: string,
+    weights: WorthWeights,
+    private readonly volumesAlone = false,
+  ) {
     this.weights = weights
   }
 
@@ -69,7 +79,10 @@ export class RegionColumns {
     if (size <= this.volume.length) return
     // Columns are scanned by thirty-two values.
     const length = Math.ceil(Math.max(size, this.volume.length * 1.25, 1024) / 32) * 32
-    const more = <Kind extends Float64Array | Float32Array | Uint16Array | Uint8Array>(old: Kind, fill: number): Kind => {
+    const more = <Kind extends Float64Array | Float32Array | Uint16Array | Uint8Array>(
+      old: Kind,
+      fill: number,
+    ): Kind => {
       const larger = new (old.constructor as new (length: number) => Kind)(length)
       larger.set(old)
       if (fill !== 0) larger.fill(fill, old.length)
@@ -78,7 +91,16 @@ export class RegionColumns {
     this.volume = more(this.volume, Number.NaN)
     if (this.volumesAlone) return
     this.volumeSteps = more(this.volumeSteps, 0)
-    for (const name of ['change', 'competition', 'advertiser', 'season', 'difficulty', 'worth', 'channelWorth'] as const) this[name] = more(this[name], Number.NaN)
+    for (const name of [
+      'change',
+      'competition',
+      'advertiser',
+      'season',
+      'difficulty',
+      'worth',
+      'channelWorth',
+    ] as const)
+      this[name] = more(this[name], Number.NaN)
     this.chance = more(this.chance, Number.NaN)
     this.peaks = more(this.peaks, 0)
     this.direction = more(this.direction, 0)
@@ -112,9 +134,17 @@ export class RegionColumns {
   /** Reads again the figures of phrases whose ids follow one another. */
   refreshRange(rows: IndexRows, first: number, last: number, numberOf: (id: number) => number): void {
     const touched: number[] = []
-    for (const row of rows.figureRange.all(first, last, this.region)) { const n = numberOf(row[0]); this.takeFigure(n, row); touched.push(n) }
+    for (const row of rows.figureRange.all(first, last, this.region)) {
+      const n = numberOf(row[0])
+      this.takeFigure(n, row)
+      touched.push(n)
+    }
     if (this.volumesAlone) return
-    for (const row of rows.pageRange.all(first, last, this.region)) { const n = numberOf(row[0]); this.takePage(n, row); touched.push(n) }
+    for (const row of rows.pageRange.all(first, last, this.region)) {
+      const n = numberOf(row[0])
+      this.takePage(n, row)
+      touched.push(n)
+    }
     for (const n of touched) {
       this.touch(n)
       if (!this.worthDue) this.workOut(n)
@@ -128,7 +158,10 @@ export class RegionColumns {
     this.volume[n] = told(volume)
   }
 
-  private takeFigure(n: number, [, volume, change, competition, advertiser, direction, yearly, strength, peaks]: FigureColumns): void {
+  private takeFigure(
+    n: number,
+    [, volume, change, competition, advertiser, direction, yearly, strength, peaks]: FigureColumns,
+  ): void {
     this.takeVolume(n, volume)
     if (n < 0 || this.volumesAlone) return
     this.volumeSteps[n] = stepOf(this.volume[n]!)
@@ -147,7 +180,7 @@ export class RegionColumns {
     // The site's own count goes before what a list told.
     if (titleMatches !== null) this.competition[n] = titleMatches
     this.block[n] = block ?? NO_ANSWER
-    const told_ = INTENTS.indexOf(intent as typeof INTENTS[number])
+    const told_ = INTENTS.indexOf(intent as (typeof INTENTS)[number])
     this.intent[n] = told_ < 0 ? NO_INTENT : told_
     if (strengths && difficulty !== null) this.pages.set(n, firstPage(unpackStrengths(strengths), more === 1))
     else this.pages.delete(n)
@@ -155,12 +188,24 @@ export class RegionColumns {
 
   private trendOf(n: number) {
     const direction = this.direction[n]!
-    return direction === 0 ? null : { direction: DIRECTIONS[direction] as 'steady' | 'rising' | 'fading', yearly: this.yearly[n]! }
+    return direction === 0
+      ? null
+      : { direction: DIRECTIONS[direction] as 'steady' | 'rising' | 'fading', yearly: this.yearly[n]! }
   }
 
   private worthWith(n: number, ease: number): number {
     const volume = this.volume[n]!
-    return worth({ volume: Number.isNaN(volume) ? null : volume, cap: this.cap, ease: Number.isNaN(ease) ? null : ease, trend: this.trendOf(n) }, this.weights) ?? Number.NaN
+    return (
+      worth(
+        {
+          volume: Number.isNaN(volume) ? null : volume,
+          cap: this.cap,
+          ease: Number.isNaN(ease) ? null : ease,
+          trend: this.trendOf(n),
+        },
+        this.weights,
+      ) ?? Number.NaN
+    )
   }
 
   private workOut(n: number): void {
@@ -170,27 +215,39 @@ export class RegionColumns {
 
   private workOutChannel(n: number): void {
     const page = this.pages.get(n)
-    this.chance[n] = told(page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null)
+    this.chance[n] = told(
+      page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null,
+    )
     this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!)
   }
 
   /**
-   * Sees to it that caps, worths and chances are right for a question. A cap stands until a tenth more volumes are known.
+   * Sees to it that caps, worths and chances are right for a question. A cap stands until a tenth more volumes are
+   * known.
    * @returns the cap and how many volumes it was made from when it is new, else `null`.
    */
-  settle(size: number, own: OwnStanding | null, weights = this.weights): { cap: number, known: number } | null {
-    let news: { cap: number, known: number } | null = null
+  settle(size: number, own: OwnStanding | null, weights = this.weights): { cap: number; known: number } | null {
+    let news: { cap: number; known: number } | null = null
     if (!this.cap || this.known > this.capKnown * CAP_GROWTH) {
       this.cap = volumeCap(this.volume.subarray(0, size).filter(volume => !Number.isNaN(volume)))
       this.capKnown = this.known
       this.worthDue = this.channelDue = true
       news = { cap: this.cap, known: this.known }
     }
-    if (weights.demand !== this.weights.demand || weights.ease !== this.weights.ease || weights.trend !== this.weights.trend) {
+    if (
+      weights.demand !== this.weights.demand ||
+      weights.ease !== this.weights.ease ||
+      weights.trend !== this.weights.trend
+    ) {
       this.weights = weights
       this.worthDue = this.channelDue = true
     }
-    if (own?.strength !== this.own?.strength || own?.spread.sigma !== this.own?.spread.sigma || own?.spread.tau !== this.own?.spread.tau || own?.spread.offset !== this.own?.spread.offset) {
+    if (
+      own?.strength !== this.own?.strength ||
+      own?.spread.sigma !== this.own?.spread.sigma ||
+      own?.spread.tau !== this.own?.spread.tau ||
+      own?.spread.offset !== this.own?.spread.offset
+    ) {
       this.own = own
       this.channelDue = true
     }
@@ -226,14 +283,26 @@ export class RegionColumns {
 
   /**
    * All phrases in the order of some keys, made when first asked for and kept while few have changed.
-   * @param keys the column's own keys, and after them `last`, by which all orders part what ties: they are sorted by once.
+   * @param keys the column's own keys, and after them `last`, by which all orders part what ties: they are sorted by
+   * once.
    */
   order(name: string, { size }: { size: number }, keys: readonly KeyOf[], last: readonly KeyOf[]): Order {
     let order = this.orders.get(name)
     // Phrases that came since stand behind; with many of them the order is made anew.
     if (!order || size - order.sorted.length > Math.max(CHANGED, size / 50)) {
       if (this.orders.size >= ORDERS) this.orders.delete(this.orders.keys().next().value!)
-      this.orders.set(name, order = { sorted: sortByKeys(last.length ? this.order('last', { size }, last, []).sorted : Uint32Array.from({ length: size }, (_, n) => n), keys), changed: new Set() })
+      this.orders.set(
+        name,
+        (order = {
+          sorted: sortByKeys(
+            last.length
+              ? this.order('last', { size }, last, []).sorted
+              : Uint32Array.from({ length: size }, (_, n) => n),
+            keys,
+          ),
+          changed: new Set(),
+        }),
+      )
     }
     return order
   }

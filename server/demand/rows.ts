@@ -5,14 +5,23 @@ import { worth, type WorthInput, type WorthWeights, WORTH_WEIGHTS } from '../../
 import { MODEL_VERSION } from '../../core/modelVersion'
 import { chanceOfPageOne, firstPage } from '../../core/rivals/forecast'
 import type { PhraseRow, PhrasesAnswer } from '../../shared/phrases'
-import { VIA, type KnownPhrase, type Origin, type PhraseStore } from '../data/phrases'
+import type { KnownPhrase, Origin } from '../data/knownPhrases'
+import { VIA, type PhraseStore } from '../data/phrases'
 import type { PlaceStore } from '../data/places'
 import type { IndexQuestion, PhraseIndex } from './phraseIndex'
 import type { OwnStanding } from './regionColumns'
 
-/** What a worth is worked out from: ease is what the difficulty leaves for anyone, or the chance of page one for a channel. */
-export const worthInput = (known: KnownPhrase, cap: number, ease: number | null): WorthInput => ({ volume: known.volume, cap, ease, trend: known.trend })
-export const easeForAnyone = ({ difficulty }: KnownPhrase) => difficulty === null ? null : 1 - difficulty / 100
+/**
+ * What a worth is worked out from: ease is what the difficulty leaves for anyone, or the chance of page one for a
+ * channel.
+ */
+export const worthInput = (known: KnownPhrase, cap: number, ease: number | null): WorthInput => ({
+  volume: known.volume,
+  cap,
+  ease,
+  trend: known.trend,
+})
+export const easeForAnyone = ({ difficulty }: KnownPhrase) => (difficulty === null ? null : 1 - difficulty / 100)
 
 /** Chance of page one for a channel; `null` where the page is not known whole, or the channel is not. */
 export function chanceFor({ strengths, more, difficulty }: KnownPhrase, own: OwnStanding | null): number | null {
@@ -24,7 +33,10 @@ export function chanceFor({ strengths, more, difficulty }: KnownPhrase, own: Own
 /** The site's own count, or what an import told. */
 const competitionOf = (known: KnownPhrase) => known.titleMatches ?? known.competition
 
-const viaOf = (via: number): ('video' | 'web')[] => [...(via & VIA.video ? ['video' as const] : []), ...(via & VIA.web ? ['web' as const] : [])]
+const viaOf = (via: number): ('video' | 'web')[] => [
+  ...(via & VIA.video ? ['video' as const] : []),
+  ...(via & VIA.web ? ['web' as const] : []),
+]
 
 const NO_ORIGIN: Origin = { months: [], monthsEnd: null, source: null, at: null }
 
@@ -40,7 +52,18 @@ export interface RowFor {
 }
 
 /** A known phrase as the API tells it; its months, source and time come as its origin. */
-export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_WEIGHTS, places, wording = intentOf(known.text, places)?.intent ?? null, seeds }: RowFor, origin: Origin = NO_ORIGIN): PhraseRow {
+export function toRow(
+  known: KnownPhrase,
+  {
+    cap,
+    chance = null,
+    weights = WORTH_WEIGHTS,
+    places,
+    wording = intentOf(known.text, places)?.intent ?? null,
+    seeds,
+  }: RowFor,
+  origin: Origin = NO_ORIGIN,
+): PhraseRow {
   return {
     phrase: known.text,
     words: known.words,
@@ -52,13 +75,19 @@ export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_
     difficulty: known.difficulty,
     results: known.results,
     readAs: known.readAs,
-    worth: { anyone: worth(worthInput(known, cap, easeForAnyone(known)), weights), channel: worth(worthInput(known, cap, chance), weights) },
+    worth: {
+      anyone: worth(worthInput(known, cap, easeForAnyone(known)), weights),
+      channel: worth(worthInput(known, cap, chance), weights),
+    },
     chance,
     via: viaOf(known.via),
     videoBlock: known.videoBlock === null ? null : known.videoBlock === 1,
     advertiser: known.advertiser,
     tendency: known.trend?.direction ?? null,
-    season: known.seasonStrength === null ? null : { strength: known.seasonStrength, peaks: bitPeaks(known.seasonPeaks ?? 0) },
+    season:
+      known.seasonStrength === null
+        ? null
+        : { strength: known.seasonStrength, peaks: bitPeaks(known.seasonPeaks ?? 0) },
     spiked: known.spiked === null ? null : known.spiked === 1,
     intent: wording ?? known.intent,
     question: isQuestion(known.text),
@@ -68,29 +97,80 @@ export function toRow(known: KnownPhrase, { cap, chance = null, weights = WORTH_
   }
 }
 
-export interface RowsFrom { phrases: PhraseStore, places: Pick<PlaceStore, 'names'> }
+export interface RowsFrom {
+  phrases: PhraseStore
+  places: Pick<PlaceStore, 'names'>
+}
 
 /**
  * Tells what is known of a phrase as a row; `null` for one never heard of.
  * @param region '' for everywhere. @param whom the channel it is judged for, and how; for anyone without.
  */
-export function rowOf({ phrases, places }: RowsFrom, region: string, language: string, { own = null, weights }: { own?: OwnStanding | null, weights?: WorthWeights } = {}): (phrase: string) => PhraseRow | null {
+export function rowOf(
+  { phrases, places }: RowsFrom,
+  region: string,
+  language: string,
+  { own = null, weights }: { own?: OwnStanding | null; weights?: WorthWeights } = {},
+): (phrase: string) => PhraseRow | null {
   const { cap } = phrases.cap(region)
-  return (phrase) => {
+  return phrase => {
     const known = phrases.known(phrase, region, language)
-    return known && toRow(known, { cap, chance: chanceFor(known, own), weights, places: places.names() }, phrases.originOf(known, region))
+    return (
+      known &&
+      toRow(
+        known,
+        { cap, chance: chanceFor(known, own), weights, places: places.names() },
+        phrases.originOf(known, region),
+      )
+    )
   }
 }
 
-export interface RowsQuestion extends IndexQuestion { missing: string[] }
+export interface RowsQuestion extends IndexQuestion {
+  missing: string[]
+}
 
-/** Answers the phrases of a seed: the index says which, the store what is known of them. `startedAt` is by `performance.now()`. */
-export function answerPhrases(index: PhraseIndex, phrases: PhraseStore, question: RowsQuestion, startedAt = performance.now()): PhrasesAnswer & { caps: { region: string, cap: number, known: number }[] } {
+/**
+ * Answers the phrases of a seed: the index says which, the store what is known of them. `startedAt` is by
+ * `performance.now()`.
+ */
+export function answerPhrases(
+  index: PhraseIndex,
+  phrases: PhraseStore,
+  question: RowsQuestion,
+  startedAt = performance.now(),
+): PhrasesAnswer & { caps: { region: string; cap: number; known: number }[] } {
   const { query, missing, weights } = question
   const { total, withheld, ids, chances, wordings, broughtBy, near, cap, caps } = index.answer(question)
   const found = phrases.rowsById(ids, query.region)
-  const rows = found.map(({ known, origin }, i) => toRow(known, { cap, chance: chances[i]!, weights, places: index.placeNames(), wording: wordings[i], ...(broughtBy[i] ? { seeds: broughtBy[i].map(n => query.seed[n]!) } : {}) }, origin))
+  const rows = found.map(({ known, origin }, i) =>
+    toRow(
+      known,
+      {
+        cap,
+        chance: chances[i]!,
+        weights,
+        places: index.placeNames(),
+        wording: wordings[i],
+        ...(broughtBy[i] ? { seeds: broughtBy[i].map(n => query.seed[n]!) } : {}),
+      },
+      origin,
+    ),
+  )
   const monthsEnd = found.find(({ origin }) => origin.monthsEnd !== null)?.origin.monthsEnd ?? null
   const nearTexts = phrases.textsById(near.map(each => each.id))
-  return { seed: query.seed.join(', '), seeds: query.seed, region: query.region || null, total, withheld, rows, monthsEnd, modelVersion: MODEL_VERSION, tookMs: performance.now() - startedAt, missing, near: near.map(({ why, seed }, i) => ({ phrase: nearTexts[i]!, why, seed: query.seed[seed]! })), caps }
+  return {
+    seed: query.seed.join(', '),
+    seeds: query.seed,
+    region: query.region || null,
+    total,
+    withheld,
+    rows,
+    monthsEnd,
+    modelVersion: MODEL_VERSION,
+    tookMs: performance.now() - startedAt,
+    missing,
+    near: near.map(({ why, seed }, i) => ({ phrase: nearTexts[i]!, why, seed: query.seed[seed]! })),
+    caps,
+  }
 }

@@ -25,7 +25,10 @@ export interface PhraseSearch {
 
 /** Starts the index over a user's file. @param entry the built thread. */
 export function startSearch(entry: string, file: string, putCap: PhraseStore['putCap']): PhraseSearch {
-  const thread = keptThread<IndexThread>('The index of phrases', entry, { workerData: { file }, resourceLimits: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 16 } })
+  const thread = keptThread<IndexThread>('The index of phrases', entry, {
+    workerData: { file },
+    resourceLimits: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 16 },
+  })
   // Changes are gathered for a moment: an assessment of three hundred phrases is one message, not three hundred.
   let due: number[] = []
   let timer: NodeJS.Immediate | undefined
@@ -63,7 +66,9 @@ export function startSearch(entry: string, file: string, putCap: PhraseStore['pu
       if (thread.running()) await thread.ask(remote => remote.settled()).catch(() => undefined)
     },
     viewsModel: () => thread.ask(remote => remote.viewsModel()),
-    placesChanged() { if (thread.running()) thread.ask(remote => remote.placesChanged()).catch(() => undefined) },
+    placesChanged() {
+      if (thread.running()) thread.ask(remote => remote.placesChanged()).catch(() => undefined)
+    },
     load: (language, region) => thread.ask(remote => remote.load(language, region)),
     close: thread.close,
   }

@@ -1,16 +1,18 @@
 import { phraseKey } from '../../core/text/words'
-import type { BriefFields } from '../../shared/brief'
+import type { BriefFields } from '../../core/brief/brief'
 
-const inPlace = (template: string, phrase: string, place: string) => phraseKey(template.replace('{phrase}', () => phrase).replace('{place}', () => place))
+const inPlace = (template: string, phrase: string, place: string) =>
+  phraseKey(template.replace('{phrase}', () => phrase).replace('{place}', () => place))
 
 /** The first letter of each word large, as place names are written. */
-const titled = (place: string) => place.replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase())
+const titled = (place: string) =>
+  place.replace(/(^|[\s-])(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase())
 
 /** Every occurrence of a phrase in a text, whatever its case, replaced; the case of its first letter stays. */
 function replaced(text: string, phrase: string, by: string): string {
   if (!phrase) return text
   const pattern = new RegExp(phrase.replace(/[.*+?^${}()|[\]\\]/gu, '\\$&').replace(/ /gu, '\\s+'), 'giu')
-  return text.replace(pattern, found => /^\p{Lu}/u.test(found) ? by[0]!.toUpperCase() + by.slice(1) : by)
+  return text.replace(pattern, found => (/^\p{Lu}/u.test(found) ? by[0]!.toUpperCase() + by.slice(1) : by))
 }
 
 /**
@@ -22,13 +24,17 @@ export function forPlace(fields: BriefFields, place: string, template: string): 
   const cross = (phrase: string) => inPlace(template, phrase, place)
   const lead = fields.tray.lead && cross(fields.tray.lead)
   const written = lead && lead.replace(phraseKey(place), () => name)
-  const texts = (text: string) => fields.tray.lead && written ? replaced(text, fields.tray.lead, written) : text
+  const texts = (text: string) => (fields.tray.lead && written ? replaced(text, fields.tray.lead, written) : text)
   return {
     ...fields,
     topic: `${fields.topic}, ${name}`.slice(0, 300),
     tray: { lead, support: fields.tray.support.map(cross), setAside: fields.tray.setAside },
-    title: texts(fields.title), description: texts(fields.description),
-    tags: fields.tags.map(tag => fields.tray.lead && phraseKey(tag) === phraseKey(fields.tray.lead) ? lead! : tag),
-    fileName: fields.fileName && lead ? `${lead.replace(/[^\p{L}\p{N}]+/gu, '-')}${/\.[a-z0-9]+$/iu.exec(fields.fileName)?.[0] ?? ''}` : fields.fileName,
+    title: texts(fields.title),
+    description: texts(fields.description),
+    tags: fields.tags.map(tag => (fields.tray.lead && phraseKey(tag) === phraseKey(fields.tray.lead) ? lead! : tag)),
+    fileName:
+      fields.fileName && lead
+        ? `${lead.replace(/[^\p{L}\p{N}]+/gu, '-')}${/\.[a-z0-9]+$/iu.exec(fields.fileName)?.[0] ?? ''}`
+        : fields.fileName,
   }
 }

@@ -14,10 +14,21 @@ import type { ResultStore } from '../data/results'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, easeForAnyone, toRow, worthInput } from './rows'
 
-export interface SheetFor { own: OwnStanding | null, settings: Settings, places: PlaceNames }
+export interface SheetFor {
+  own: OwnStanding | null
+  settings: Settings
+  places: PlaceNames
+}
 
 /** Everything known of one phrase, with the working of its worth; `null` for an unknown phrase. */
-export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase: string, regionCode: string | null, language: string, { own, settings, places }: SheetFor): PhraseDetail | null {
+export function answerDetail(
+  phrases: PhraseStore,
+  results: ResultStore,
+  phrase: string,
+  regionCode: string | null,
+  language: string,
+  { own, settings, places }: SheetFor,
+): PhraseDetail | null {
   const region = regionCode ?? ''
   const known = phrases.known(phrase, region, language)
   if (!known) return null
@@ -33,7 +44,10 @@ export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase:
     region: regionCode,
     monthsEnd: origin.monthsEnd,
     trend: known.trend,
-    difficultyParts: page && page.difficulty !== null ? { page: page.difficulty, front: page.front!, middle: page.middle!, rest: page.rest! } : null,
+    difficultyParts:
+      page && page.difficulty !== null
+        ? { page: page.difficulty, front: page.front!, middle: page.middle!, rest: page.rest! }
+        : null,
     worthWorking: { cap: cap.cap, capAt: cap.at, factors, heldBackBy },
     channelWorking: forChannel && { factors: forChannel.factors, heldBackBy: forChannel.heldBackBy },
     pageAt: page?.at ?? null,
@@ -42,8 +56,17 @@ export function answerDetail(phrases: PhraseStore, results: ResultStore, phrase:
   }
 }
 
-/** What the sheet of a phrase tells beside its figures: its months in words, what its results mean, who stands on top. */
-export function answerSheet(phrases: PhraseStore, results: ResultStore, detail: PhraseDetail, regionCode: string | null, language: string, places: PlaceNames): Omit<PhraseSheet, 'interest' | 'related' | 'rising' | 'note' | 'noteRevision' | 'missing'> {
+/**
+ * What the sheet of a phrase tells beside its figures: its months in words, what its results mean, who stands on top.
+ */
+export function answerSheet(
+  phrases: PhraseStore,
+  results: ResultStore,
+  detail: PhraseDetail,
+  regionCode: string | null,
+  language: string,
+  places: PlaceNames,
+): Omit<PhraseSheet, 'interest' | 'related' | 'rising' | 'note' | 'noteRevision' | 'missing'> {
   const region = regionCode ?? ''
   const known = phrases.known(detail.phrase, region, language)!
   const lastMonth = detail.monthsEnd ? Number(detail.monthsEnd.slice(5, 7)) - 1 : 0
@@ -55,12 +78,36 @@ export function answerSheet(phrases: PhraseStore, results: ResultStore, detail: 
   const onTopic = seats.filter(seat => !seat.off)
   return {
     detail,
-    season: found, trend: tendency, spike: burst,
+    season: found,
+    trend: tendency,
+    spike: burst,
     story: demandStory({ season: found, trend: tendency, spike: burst, lastMonth, months: detail.months.length }),
-    intent: intentOf(detail.phrase, places, onTopic.slice(0, 20).map(seat => seat.title)),
-    meanings: meanings(detail.phrase, seats.map(seat => ({ id: seat.code, title: seat.title, tags: seat.tags === null ? null : JSON.parse(seat.tags) as string[] })), language)
-      .map(each => ({ ...each, titles: each.ids.slice(0, 3).map(id => seats.find(seat => seat.code === id)!.title) })),
-    top: onTopic.slice(0, 5).map(seat => ({ videoId: seat.code, rank: seat.rank, title: seat.title, channel: seat.channel_title, subscribers: seat.subscribers, views: seat.views, publishedAt: seat.published_at, thumbnail: seat.thumbnail, strength: seat.strength })),
-    competitionPerThousand: detail.competition !== null && detail.volume ? detail.competition / detail.volume * 1000 : null,
+    intent: intentOf(
+      detail.phrase,
+      places,
+      onTopic.slice(0, 20).map(seat => seat.title),
+    ),
+    meanings: meanings(
+      detail.phrase,
+      seats.map(seat => ({
+        id: seat.code,
+        title: seat.title,
+        tags: seat.tags === null ? null : (JSON.parse(seat.tags) as string[]),
+      })),
+      language,
+    ).map(each => ({ ...each, titles: each.ids.slice(0, 3).map(id => seats.find(seat => seat.code === id)!.title) })),
+    top: onTopic.slice(0, 5).map(seat => ({
+      videoId: seat.code,
+      rank: seat.rank,
+      title: seat.title,
+      channel: seat.channel_title,
+      subscribers: seat.subscribers,
+      views: seat.views,
+      publishedAt: seat.published_at,
+      thumbnail: seat.thumbnail,
+      strength: seat.strength,
+    })),
+    competitionPerThousand:
+      detail.competition !== null && detail.volume ? (detail.competition / detail.volume) * 1000 : null,
   }
 }

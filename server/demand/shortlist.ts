@@ -8,19 +8,30 @@ import { isServiceFault } from '../services/retry'
 import { keptPage } from './assess'
 import { answerDetail, answerSheet, type SheetFor } from './sheet'
 
-export interface ShortlistFor { region: string | null, language: string, workspace: string | undefined, whom: SheetFor }
+export interface ShortlistFor {
+  region: string | null
+  language: string
+  workspace: string | undefined
+  whom: SheetFor
+}
 
 /** Phrases on every figure a shortlist compares; what cannot be had stays unknown and is said. */
-export async function shortlist(runtime: Runtime, given: readonly string[], asked: ShortlistFor): Promise<ShortlistColumn[]> {
-  const read = await Promise.all(given.map(async (each) => {
-    const phrase = phraseKey(each)
-    runtime.phrases.phraseId(phrase, asked.language)
-    const page = await keptPage(runtime, phrase, asked.region ?? '', asked.language, 60).catch((error: unknown) => {
-      if (!isServiceFault(error)) throw error
-      return (error as Error).message
-    })
-    return { phrase, page }
-  }))
+export async function shortlist(
+  runtime: Runtime,
+  given: readonly string[],
+  asked: ShortlistFor,
+): Promise<ShortlistColumn[]> {
+  const read = await Promise.all(
+    given.map(async each => {
+      const phrase = phraseKey(each)
+      runtime.phrases.phraseId(phrase, asked.language)
+      const page = await keptPage(runtime, phrase, asked.region ?? '', asked.language, 60).catch((error: unknown) => {
+        if (!isServiceFault(error)) throw error
+        return (error as Error).message
+      })
+      return { phrase, page }
+    }),
+  )
   const columns: ShortlistColumn[] = []
   for (const { phrase, page } of read) {
     columns.push(await columnOf(runtime, phrase, page, asked))
@@ -29,7 +40,12 @@ export async function shortlist(runtime: Runtime, given: readonly string[], aske
 }
 
 /** @param kept the phrase's page, or why it could not be had. */
-async function columnOf(runtime: Runtime, phrase: string, kept: Awaited<ReturnType<typeof keptPage>> | string, { region, language, workspace, whom }: ShortlistFor): Promise<ShortlistColumn> {
+async function columnOf(
+  runtime: Runtime,
+  phrase: string,
+  kept: Awaited<ReturnType<typeof keptPage>> | string,
+  { region, language, workspace, whom }: ShortlistFor,
+): Promise<ShortlistColumn> {
   const { phrases, results } = runtime
   const page = typeof kept === 'string' ? null : kept
   const detail = answerDetail(phrases, results, phrase, region, language, whom)!
@@ -40,9 +56,23 @@ async function columnOf(runtime: Runtime, phrase: string, kept: Awaited<ReturnTy
   const query = resultsQuerySchema.parse({ phrase, language, depth: 60, workspace, ...(region ? { region } : {}) })
   const reading = page && answerResults(runtime, page.page, query, null, null).reading
   return {
-    row: detail, story: sheet.story, intent: sheet.intent, difficultyParts: detail.difficultyParts,
-    forecast: reading?.forecast ? { pageOne: reading.forecast.pageOne, likely: reading.forecast.likely, softSeats: reading.forecast.softSeats.filter(rank => rank <= 20).length } : null,
-    winnings: reading?.winnings ?? null, turnover: reading?.turnover ?? null, age: reading?.age ?? null, exactTitles: reading?.exactTitles ?? 0,
-    competitionPerThousand: sheet.competitionPerThousand, meanings: sheet.meanings.map(each => each.name), problem: typeof kept === 'string' ? kept : kept?.problem ?? null,
+    row: detail,
+    story: sheet.story,
+    intent: sheet.intent,
+    difficultyParts: detail.difficultyParts,
+    forecast: reading?.forecast
+      ? {
+          pageOne: reading.forecast.pageOne,
+          likely: reading.forecast.likely,
+          softSeats: reading.forecast.softSeats.filter(rank => rank <= 20).length,
+        }
+      : null,
+    winnings: reading?.winnings ?? null,
+    turnover: reading?.turnover ?? null,
+    age: reading?.age ?? null,
+    exactTitles: reading?.exactTitles ?? 0,
+    competitionPerThousand: sheet.competitionPerThousand,
+    meanings: sheet.meanings.map(each => each.name),
+    problem: typeof kept === 'string' ? kept : (kept?.problem ?? null),
   }
 }

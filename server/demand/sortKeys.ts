@@ -7,17 +7,26 @@ import type { RegionColumns } from './regionColumns'
 type Sorting = Pick<IndexQuestion['query'], 'sort' | 'for'>
 
 /** The name under which an order is kept. */
-export const sortName = ({ sort, for: whom }: Sorting) => `${sort.column} ${sort.direction}${sort.column === 'worth' ? ` ${whom}` : ''}`
+export const sortName = ({ sort, for: whom }: Sorting) =>
+  `${sort.column} ${sort.direction}${sort.column === 'worth' ? ` ${whom}` : ''}`
 
 /** What parts phrases that tie in a column: falling volume, then the text. */
-export const lastKeys = (index: LanguageIndex, region: RegionColumns): KeyOf[] => [...doubleKeys(region.volume, true), n => index.text[n]!]
+export const lastKeys = (index: LanguageIndex, region: RegionColumns): KeyOf[] => [
+  ...doubleKeys(region.volume, true),
+  n => index.text[n]!,
+]
 
 /** The keys of the column sorted by, unknown ones last whichever way. */
-export function sortKeys(index: LanguageIndex, region: RegionColumns, everywhere: RegionColumns, { sort, for: whom }: Sorting): KeyOf[] {
+export function sortKeys(
+  index: LanguageIndex,
+  region: RegionColumns,
+  everywhere: RegionColumns,
+  { sort, for: whom }: Sorting,
+): KeyOf[] {
   const falling = sort.direction === 'desc'
   const float = (column: Float32Array | Float64Array): KeyOf[] => [n => floatKey(column[n]!, falling)]
-  const whole = (column: ArrayLike<number>): KeyOf[] => [n => falling ? 0xffffffff - column[n]! : column[n]!]
-  const bits = (via: number) => (via & 1) + (via >> 1 & 1)
+  const whole = (column: ArrayLike<number>): KeyOf[] => [n => (falling ? 0xffffffff - column[n]! : column[n]!)]
+  const bits = (via: number) => (via & 1) + ((via >> 1) & 1)
   const keys: Record<PhraseSort, () => KeyOf[]> = {
     phrase: () => whole(index.text),
     words: () => whole(index.words),
@@ -30,7 +39,7 @@ export function sortKeys(index: LanguageIndex, region: RegionColumns, everywhere
     difficulty: () => float(region.difficulty),
     worth: () => float(whom === 'channel' ? region.channelWorth : region.worth),
     chance: () => float(region.chance),
-    via: () => [n => falling ? 3 - bits(index.via[n]!) : bits(index.via[n]!)],
+    via: () => [n => (falling ? 3 - bits(index.via[n]!) : bits(index.via[n]!))],
   }
   return keys[sort.column]()
 }
@@ -39,9 +48,9 @@ export function sortKeys(index: LanguageIndex, region: RegionColumns, everywhere
 function doubleKeys(column: Float64Array, falling: boolean): KeyOf[] {
   const halves = new Uint32Array(column.buffer)
   // One less than all bits, so that a volume of 0 is not taken for an unknown one.
-  const turn = (half: number) => falling ? (~half - 1) >>> 0 : half
+  const turn = (half: number) => (falling ? (~half - 1) >>> 0 : half)
   return [
-    n => Number.isNaN(column[n]!) ? 0xffffffff : turn(halves[2 * n + 1]!),
-    n => Number.isNaN(column[n]!) ? 0 : turn(halves[2 * n]!),
+    n => (Number.isNaN(column[n]!) ? 0xffffffff : turn(halves[2 * n + 1]!)),
+    n => (Number.isNaN(column[n]!) ? 0 : turn(halves[2 * n]!)),
   ]
 }

@@ -9,5 +9,5 @@ import type { Runtime } from '../runtime'
  */
 export function askable(event: H3Event, runtime: Runtime): Runtime & { mayAsk: boolean } {
   const reads = (event.context.who as Who | undefined)?.role === 'reader'
-  return { ...runtime, mayAsk: !runtime.services.isLive() || event.method === 'POST' && !reads }
+  return { ...runtime, mayAsk: !runtime.services.isLive() || (event.method === 'POST' && !reads) }
 }

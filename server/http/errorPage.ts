@@ -21,7 +21,14 @@ export default function errorPage(error: H3Error, event: H3Event) {
   }
   const nonce = randomBytes(16).toString('base64')
   setResponseHeader(event, 'Content-Type', 'text/html; charset=utf-8')
-  setResponseHeader(event, 'Content-Security-Policy', `default-src 'none'; style-src 'nonce-${nonce}'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'`)
+  setResponseHeader(
+    event,
+    'Content-Security-Policy',
+    `default-src 'none'; style-src 'nonce-${nonce}'; img-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'`,
+  )
   const title = status === 404 ? 'Page not found' : 'Something went wrong'
-  return send(event, `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${title} · Fonetra</title><link rel="icon" href="/mark.svg"><style nonce="${nonce}">${STYLE}</style></head><body><main><h1>${title}</h1><p>${escaped(body.error.message)}</p><a href="/">Back to Fonetra</a></main></body></html>`)
+  return send(
+    event,
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${title} · Fonetra</title><link rel="icon" href="/mark.svg"><style nonce="${nonce}">${STYLE}</style></head><body><main><h1>${title}</h1><p>${escaped(body.error.message)}</p><a href="/">Back to Fonetra</a></main></body></html>`,
+  )
 }

@@ -6,7 +6,9 @@ const open = new Set<EventStream>()
 export function eventStream(event: H3Event): EventStream {
   const stream = createEventStream(event)
   open.add(stream)
-  stream.onClosed(() => { open.delete(stream) })
+  stream.onClosed(() => {
+    open.delete(stream)
+  })
   return stream
 }
 

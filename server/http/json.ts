@@ -13,7 +13,9 @@ export function nesting(text: string): number {
   }
   return deepest
 }
-const [QUOTE, BACKSLASH, BRACKET, BRACKET_END, BRACE, BRACE_END] = ['"', '\\', '[', ']', '{', '}'].map(sign => sign.charCodeAt(0))
+const [QUOTE, BACKSLASH, BRACKET, BRACKET_END, BRACE, BRACE_END] = ['"', '\\', '[', ']', '{', '}'].map(sign =>
+  sign.charCodeAt(0),
+)
 
 /** Whether every text in a value, names included, consists of whole characters. */
 export function wellFormed(value: unknown): boolean {
@@ -22,4 +24,5 @@ export function wellFormed(value: unknown): boolean {
   if (typeof value !== 'object' || value === null) return true
   return Object.entries(value).every(([name, each]) => isWellFormed(name) && wellFormed(each))
 }
-const isWellFormed = (text: string) => !/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/.test(text)
+const isWellFormed = (text: string) =>
+  !/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/.test(text)

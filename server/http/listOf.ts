@@ -4,7 +4,8 @@ import type { Runtime } from '../runtime'
 import { Problem } from './problem'
 import { paramOf } from './route'
 
-export const noSuchList = () => new Problem(404, 'no-such-list', 'This list no longer exists. Choose another in the Library.')
+export const noSuchList = () =>
+  new Problem(404, 'no-such-list', 'This list no longer exists. Choose another in the Library.')
 
 /** The phrase list the path names. @throws Problem when there is none. */
 export function listOf(event: H3Event, { lists }: Runtime): ListLine {

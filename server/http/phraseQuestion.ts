@@ -1,9 +1,14 @@
 import { z } from 'zod'
-import { languageInput, phraseInput, regionInput } from '../../shared/text'
+import { languageInput, phraseInput, regionInput } from '../../core/text/inputs'
 import type { Runtime } from '../runtime'
 
 /** One phrase in a region, judged for a workspace. */
-export const phraseQuestion = z.object({ phrase: phraseInput, region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional() })
+export const phraseQuestion = z.object({
+  phrase: phraseInput,
+  region: regionInput,
+  language: languageInput.default('en'),
+  workspace: z.string().max(60).optional(),
+})
 
 /** For whom a sheet is made: the workspace's channel, what is set for it, and the places it knows. */
 export function sheetFor({ places, workspaces }: Runtime, workspace: string | undefined) {

@@ -6,7 +6,12 @@ import { Problem } from './problem'
 export function ruleSetOf(given: string | RuleSet): RuleSet {
   if (typeof given !== 'string') return given
   const known = RULE_SETS.find(set => set.id === given)
-  if (!known) throw new Problem(400, 'unknown-rule-set', `There is no rule set “${given.slice(0, 60)}”. Known are ${RULE_SETS.map(set => set.id).join(', ')}.`)
+  if (!known)
+    throw new Problem(
+      400,
+      'unknown-rule-set',
+      `There is no rule set “${given.slice(0, 60)}”. Known are ${RULE_SETS.map(set => set.id).join(', ')}.`,
+    )
   return known
 }
 
@@ -14,5 +19,9 @@ export function ruleSetOf(given: string | RuleSet): RuleSet {
 export function profileOf(given: string | LimitProfile): LimitProfile {
   if (typeof given !== 'string') return given
   if (given === DEFAULT_PROFILE.id) return DEFAULT_PROFILE
-  throw new Problem(400, 'unknown-profile', `There is no limit profile “${given.slice(0, 60)}”. Known is ${DEFAULT_PROFILE.id}.`)
+  throw new Problem(
+    400,
+    'unknown-profile',
+    `There is no limit profile “${given.slice(0, 60)}”. Known is ${DEFAULT_PROFILE.id}.`,
+  )
 }

@@ -22,17 +22,27 @@ export interface Upload {
 }
 
 /**
- * Takes the body as a file, bounded, for as long as it is worked on. Who accepts `application/x-ndjson` is told how far the work
- * is, and has the answer or the error in the last line; others have it as the body.
+ * Takes the body as a file, bounded, for as long as it is worked on. Who accepts `application/x-ndjson` is told how far
+ * the work is, and has the answer or the error in the last line; others have it as the body.
  * @throws Problem 422 with the reason when the file cannot be read; what SQLite says is passed on.
  */
-export async function withUpload<Answer>(event: H3Event, folder: string, work: (upload: Upload) => Promise<Answer>): Promise<Answer | PassThrough> {
+export async function withUpload<Answer>(
+  event: H3Event,
+  folder: string,
+  work: (upload: Upload) => Promise<Answer>,
+): Promise<Answer | PassThrough> {
   const file = join(folder, `upload-${uuid()}.tmp`)
   const gone = new AbortController()
-  event.node.res.once('close', () => { gone.abort() })
+  event.node.res.once('close', () => {
+    gone.abort()
+  })
   const done = async (tell: Upload['tell']) => {
     try {
-      return await work({ file, gone: gone.signal, tell }).catch((error: Error & { code?: string }) => { throw error instanceof Problem || error.code?.startsWith('SQLITE') ? error : new Problem(422, 'unreadable', error.message) })
+      return await work({ file, gone: gone.signal, tell }).catch((error: Error & { code?: string }) => {
+        throw error instanceof Problem || error.code?.startsWith('SQLITE')
+          ? error
+          : new Problem(422, 'unreadable', error.message)
+      })
     } finally {
       await rm(file, { force: true })
     }
@@ -53,17 +63,28 @@ function streamed<Answer>(work: (tell: Upload['tell']) => Promise<Answer>): Pass
   const lines = new PassThrough()
   // Whoever has left reads no more; the work learns it by its signal.
   lines.on('error', () => undefined)
-  const say = (line: ImportLine<Answer>) => { if (!lines.destroyed) lines.write(`${JSON.stringify(line)}\n`) }
+  const say = (line: ImportLine<Answer>) => {
+    if (!lines.destroyed) lines.write(`${JSON.stringify(line)}\n`)
+  }
   let toldAt = 0
   const tell = (progress: ImportProgress) => {
     if (Date.now() - toldAt < TOLD_EVERY) return
     toldAt = Date.now()
     say(progress)
   }
-  void work(tell).then(answer => { say({ answer }) }, (error: unknown) => {
-    const { status, body } = problemOf(error)
-    if (status === 500) console.error(error)
-    say({ status, ...body })
-  }).finally(() => { lines.end() })
+  void work(tell)
+    .then(
+      answer => {
+        say({ answer })
+      },
+      (error: unknown) => {
+        const { status, body } = problemOf(error)
+        if (status === 500) console.error(error)
+        say({ status, ...body })
+      },
+    )
+    .finally(() => {
+      lines.end()
+    })
   return lines
 }

@@ -5,7 +5,7 @@ import { textPieces, type FileText } from './fileText'
 const MAX_LINE = 100_000
 
 /** A record of a delimited file and the line it begins in, or why its line cannot be read. */
-export type DelimitedLine = { line: number, cells: string[] } | { line: number, cells: null, reason: string }
+export type DelimitedLine = { line: number; cells: string[] } | { line: number; cells: null; reason: string }
 
 const UNCLOSED = 'A quotation mark in this line is not closed.'
 const TOO_LONG = `This line is longer than ${MAX_LINE.toLocaleString('en')} characters.`
@@ -16,14 +16,20 @@ export function delimiterOf(line: string): string {
   return ['\t', ';', ',', '|'].map(mark => ({ mark, n: outside.split(mark).length })).sort((a, b) => b.n - a.n)[0]!.mark
 }
 
-interface Parsed { data: string[][], errors: { code: string }[], meta: { cursor: number } }
+interface Parsed {
+  data: string[][]
+  errors: { code: string }[]
+  meta: { cursor: number }
+}
 type Step = (row: Parsed) => void
-const parserOf = (delimiter: string, more: { step?: Step, fastMode?: boolean } = {}) => {
+const parserOf = (delimiter: string, more: { step?: Step; fastMode?: boolean } = {}) => {
   const parser = new Papa.Parser({ delimiter, newline: '\n', ...more } as Papa.ParseConfig)
   return (text: string, final: boolean) => parser.parse(text, 0, !final) as Parsed
 }
 
-/** Cuts text into records as it comes. Quotation marks that are never closed cost their own lines, not those after them. */
+/**
+ * Cuts text into records as it comes. Quotation marks that are never closed cost their own lines, not those after them.
+ */
 class Records {
   private readonly parse: ReturnType<typeof parserOf>
   private readonly literally: ReturnType<typeof parserOf>
@@ -60,7 +66,9 @@ class Records {
   }
 
   /** What is left when no more text comes: a line without an end. */
-  end(): DelimitedLine[] { return this.cut(this.rest, true) }
+  end(): DelimitedLine[] {
+    return this.cut(this.rest, true)
+  }
 
   private cut(text: string, final: boolean): DelimitedLine[] {
     const { data, errors, meta } = this.parse(text, final)
@@ -91,16 +99,21 @@ class Records {
     return found
   }
 
-  /** Text whose quotation marks make no sense, each of its lines by itself: an even number of them is taken as it stands. */
+  /**
+   * Text whose quotation marks make no sense, each of its lines by itself: an even number of them is taken as it
+   * stands.
+   */
   private singly(text: string): DelimitedLine[] {
     const lines = text.split('\n')
     if (lines.at(-1) === '') lines.pop()
-    return lines.map((each) => {
+    return lines.map(each => {
       const { data, errors } = this.parse(each, true)
       const open = errors.some(({ code }) => code === 'MissingQuotes')
       const line = this.line++
       if (!open) return { line, cells: data[0] ?? [''] }
-      return each.split('"').length % 2 === 1 ? { line, cells: this.literally(each, true).data[0]! } : { line, cells: null, reason: UNCLOSED }
+      return each.split('"').length % 2 === 1
+        ? { line, cells: this.literally(each, true).data[0]! }
+        : { line, cells: null, reason: UNCLOSED }
     })
   }
 }
@@ -111,7 +124,12 @@ class Records {
  * @param piece bytes read in one go.
  * @throws Error when the file cannot be read or decoded.
  */
-export async function* delimitedLines(of: Pick<FileText, 'file' | 'size' | 'encoding'>, delimiter: string, told?: (part: number) => void, piece?: number): AsyncGenerator<DelimitedLine[]> {
+export async function* delimitedLines(
+  of: Pick<FileText, 'file' | 'size' | 'encoding'>,
+  delimiter: string,
+  told?: (part: number) => void,
+  piece?: number,
+): AsyncGenerator<DelimitedLine[]> {
   const records = new Records(delimiter)
   /** A carriage return whose line feed may be in the next piece. */
   let held = ''

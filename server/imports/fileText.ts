@@ -9,12 +9,24 @@ const BEGINNING = 1 << 18
 const PIECE = 1 << 20
 
 /** What a file of text is: its size, its encoding, and how it begins. */
-export interface FileText { file: string, size: number, encoding: string, beginning: string }
+export interface FileText {
+  file: string
+  size: number
+  encoding: string
+  beginning: string
+}
 
 /** What files that are no text begin with, and what they are. */
 const OTHERS: [string, string][] = [
-  ['\x89PNG', 'a picture'], ['\xff\xd8\xff', 'a picture'], ['GIF8', 'a picture'], ['RIFF', 'a picture or a film'], ['%PDF', 'a PDF document'],
-  ['PK\x03\x04', 'a spreadsheet or an archive; open it and save it as CSV'], ['\xd0\xcf\x11\xe0', 'an old spreadsheet; open it and save it as CSV'], ['\x1f\x8b', 'a compressed file; unpack it first'], ['SQLite format 3', 'a database'],
+  ['\x89PNG', 'a picture'],
+  ['\xff\xd8\xff', 'a picture'],
+  ['GIF8', 'a picture'],
+  ['RIFF', 'a picture or a film'],
+  ['%PDF', 'a PDF document'],
+  ['PK\x03\x04', 'a spreadsheet or an archive; open it and save it as CSV'],
+  ['\xd0\xcf\x11\xe0', 'an old spreadsheet; open it and save it as CSV'],
+  ['\x1f\x8b', 'a compressed file; unpack it first'],
+  ['SQLite format 3', 'a database'],
 ]
 
 function peek(file: string, bytes: number): Buffer {
@@ -41,9 +53,12 @@ function markedEncoding(beginning: Buffer): string | null {
 
 /** The encoding an XML file says it has. @throws Error for one we do not read. */
 function declaredEncoding(beginning: Buffer): string | null {
-  const declared = /^\s*<\?xml[^>]{0,200}?\sencoding=["']([\w.:-]{1,40})["']/u.exec(beginning.subarray(0, 400).toString('latin1'))?.[1]
+  const declared = /^\s*<\?xml[^>]{0,200}?\sencoding=["']([\w.:-]{1,40})["']/u.exec(
+    beginning.subarray(0, 400).toString('latin1'),
+  )?.[1]
   if (!declared) return null
-  if (!iconv.encodingExists(declared)) throw new Error(`The file declares the encoding ${declared}, which is not supported. Save it as UTF-8.`)
+  if (!iconv.encodingExists(declared))
+    throw new Error(`The file declares the encoding ${declared}, which is not supported. Save it as UTF-8.`)
   return declared
 }
 
@@ -62,7 +77,10 @@ function isUtf8Throughout(file: string): boolean {
       for (let back = 1; back <= 3 && back <= end; back++) {
         const byte = buffer[end - back]!
         if (byte < 0x80) break
-        if (byte >= 0xc0) { if (back < (byte >= 0xf0 ? 4 : byte >= 0xe0 ? 3 : 2)) cut = end - back; break }
+        if (byte >= 0xc0) {
+          if (back < (byte >= 0xf0 ? 4 : byte >= 0xe0 ? 3 : 2)) cut = end - back
+          break
+        }
       }
       if (!isUtf8(buffer.subarray(0, cut))) return false
       kept = end - cut
@@ -74,7 +92,8 @@ function isUtf8Throughout(file: string): boolean {
 }
 
 /**
- * What a file of text is. Its encoding is that of its mark, else what it declares, else UTF-8 if all of it is valid, else Windows-1252.
+ * What a file of text is. Its encoding is that of its mark, else what it declares, else UTF-8 if all of it is valid,
+ * else Windows-1252.
  * @throws Error with a message for the user when it is empty or no text.
  */
 export function fileText(file: string): FileText {
@@ -85,13 +104,22 @@ export function fileText(file: string): FileText {
   const other = OTHERS.find(([signature]) => start.startsWith(signature))
   if (other) throw new Error(`This is not a text file but ${other[1]}. Import CSV, TSV, JSON or a feed.`)
   const marked = markedEncoding(bytes)
-  if (!marked && bytes.filter(byte => byte === 0).length > Math.max(8, bytes.length / 100)) throw new Error('This is not a text file. Import CSV, TSV, JSON or a feed.')
+  if (!marked && bytes.filter(byte => byte === 0).length > Math.max(8, bytes.length / 100))
+    throw new Error('This is not a text file. Import CSV, TSV, JSON or a feed.')
   const encoding = marked ?? declaredEncoding(bytes) ?? (isUtf8Throughout(file) ? 'utf-8' : 'windows-1252')
   return { file, size, encoding, beginning: iconv.decode(bytes, encoding).replace(/^\ufeff/u, '') }
 }
 
-/** The text of a file in pieces. @param told is told the part of the file read so far. @param piece bytes read in one go. */
-export async function* textPieces({ file, size, encoding }: Pick<FileText, 'file' | 'size' | 'encoding'>, told: (part: number) => void = () => undefined, piece = 1 << 17): AsyncGenerator<string> {
+/**
+ * The text of a file in pieces.
+ * @param told is told the part of the file read so far.
+ * @param piece bytes read in one go.
+ */
+export async function* textPieces(
+  { file, size, encoding }: Pick<FileText, 'file' | 'size' | 'encoding'>,
+  told: (part: number) => void = () => undefined,
+  piece = 1 << 17,
+): AsyncGenerator<string> {
   const decoder = iconv.decodeStream(encoding)
   // A fault is thrown to whoever reads, and the file is closed when reading ends early.
   const source = createReadStream(file, { highWaterMark: piece })
@@ -103,7 +131,11 @@ export async function* textPieces({ file, size, encoding }: Pick<FileText, 'file
 }
 
 /** The lines of a file, each at most so long; a longer one is told as `null`. */
-export async function* textLines(of: FileText, longest: number, told?: (part: number) => void): AsyncGenerator<{ line: number, text: string | null }> {
+export async function* textLines(
+  of: FileText,
+  longest: number,
+  told?: (part: number) => void,
+): AsyncGenerator<{ line: number; text: string | null }> {
   let rest = ''
   let line = 0
   let skipping = false
@@ -114,7 +146,10 @@ export async function* textLines(of: FileText, longest: number, told?: (part: nu
       yield { line: ++line, text: skipping || text.length > longest ? null : text }
       skipping = false
     }
-    if (rest.length > longest) { skipping = true; rest = '' }
+    if (rest.length > longest) {
+      skipping = true
+      rest = ''
+    }
   }
   if (rest.trim() || skipping) yield { line: ++line, text: skipping ? null : rest }
 }

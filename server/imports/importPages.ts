@@ -11,10 +11,14 @@ export interface PagesAnswer {
   pages: number
   /** Pages that are kept already as the file tells them. */
   known: number
-  rejected: { line: number, reason: string }[]
+  rejected: { line: number; reason: string }[]
   rejectedMore: number
 }
-export interface ImportPagesDeps { phrases: PhraseStore, results: ResultStore, videos: VideoStore }
+export interface ImportPagesDeps {
+  phrases: PhraseStore
+  results: ResultStore
+  videos: VideoStore
+}
 export interface ImportPagesOptions {
   language: string
   source: string
@@ -27,30 +31,56 @@ export interface ImportPagesOptions {
 }
 
 /**
- * Keeps result pages, videos and channels told elsewhere. A page gives difficulty and chance as any other. In transactions of some
- * hundred videos, the event loop free between them; importing the same file again changes nothing, so that an import cut off is
- * simply repeated.
+ * Keeps result pages, videos and channels told elsewhere. A page gives difficulty and chance as any other. In
+ * transactions of some hundred videos, the event loop free between them; importing the same file again changes nothing,
+ * so that an import cut off is simply repeated.
  *
  * @throws Error with a message for the user when the file as a whole cannot be read; what was written stays.
  */
-export async function importPages({ phrases, results, videos }: ImportPagesDeps, events: AsyncIterable<PagesEvent>, { language, source, now, signal, tell }: ImportPagesOptions): Promise<PagesAnswer> {
+export async function importPages(
+  { phrases, results, videos }: ImportPagesDeps,
+  events: AsyncIterable<PagesEvent>,
+  { language, source, now, signal, tell }: ImportPagesOptions,
+): Promise<PagesAnswer> {
   const counts = { videos: 0, pages: 0, known: 0 }
   const refusals = new Refusals()
   const channels = new Set<string>()
 
   function keepPages(list: ImportedPage[]): void {
-    const ids = phrases.phraseIds(list.map(page => page.phrase), language)
+    const ids = phrases.phraseIds(
+      list.map(page => page.phrase),
+      language,
+    )
     const due = list.flatMap((page, i) => {
       const phraseId = ids[i]!
-      const known = results.holds({ phraseId, region: page.region, at: page.at, source, codes: page.videos.map(video => video.id) })
+      const known = results.holds({
+        phraseId,
+        region: page.region,
+        at: page.at,
+        source,
+        codes: page.videos.map(video => video.id),
+      })
       if (known) counts.known++
       return known ? [] : [{ ...page, phraseId }]
     })
-    results.keep(due.map(({ phraseId, ranks, strengths, intent, ...page }) => ({
-      // A page with a hole, or that begins after the first rank, was not told whole.
-      phraseId, region: page.region, kind: 'site', source, at: page.at ?? now, depth: ranks.at(-1) ?? 0, complete: ranks.every((rank, k) => rank === k + 1), more: page.videos.length >= 20,
-      titleMatches: page.titleMatches, videoBlock: null, intent, imported: true, seats: page.videos.map((video, k) => ({ video, strength: strengths[k]! })),
-    })))
+    results.keep(
+      due.map(({ phraseId, ranks, strengths, intent, ...page }) => ({
+        // A page with a hole, or that begins after the first rank, was not told whole.
+        phraseId,
+        region: page.region,
+        kind: 'site',
+        source,
+        at: page.at ?? now,
+        depth: ranks.at(-1) ?? 0,
+        complete: ranks.every((rank, k) => rank === k + 1),
+        more: page.videos.length >= 20,
+        titleMatches: page.titleMatches,
+        videoBlock: null,
+        intent,
+        imported: true,
+        seats: page.videos.map((video, k) => ({ video, strength: strengths[k]! })),
+      })),
+    )
     counts.pages += due.length
     for (const page of list) {
       counts.videos += page.videos.length

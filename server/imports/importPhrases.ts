@@ -1,13 +1,13 @@
 import type { ImportProgress } from '../../shared/imports'
 import type { ImportAnswer } from '../../shared/phrases'
-import type { PhraseStore, ToldFigure } from '../data/phrases'
+import type { ToldFigure } from '../data/figures'
+import type { PhraseStore } from '../data/phrases'
 import { unpackBatch, type PackedBatch } from './listBatch'
 import type { ListEvent } from './readList'
 import { Refusals } from './refusals'
 
 export type ImportResult =
-  | { kind: 'imported', answer: ImportAnswer }
-  | { kind: 'unknown-columns', headers: string[], sample: string[][] }
+  { kind: 'imported'; answer: ImportAnswer } | { kind: 'unknown-columns'; headers: string[]; sample: string[][] }
 
 export interface ImportOptions {
   /** Where a line names no region: '' for everywhere. */
@@ -25,9 +25,17 @@ export interface ImportOptions {
 }
 
 /** A batch's rows as figures; those that name no region tell of this one. */
-const figuresOf = (batch: PackedBatch, region: string): ToldFigure[] => unpackBatch(batch).map(({ phrase, volume, change, competition, advertiser, region: told, months }) => ({
-  phrase, region: told ?? region, volume, change, competition, advertiser, months: months ?? undefined, keyed: true,
-}))
+const figuresOf = (batch: PackedBatch, region: string): ToldFigure[] =>
+  unpackBatch(batch).map(({ phrase, volume, change, competition, advertiser, region: told, months }) => ({
+    phrase,
+    region: told ?? region,
+    volume,
+    change,
+    competition,
+    advertiser,
+    months: months ?? undefined,
+    keyed: true,
+  }))
 
 /**
  * Keeps the phrases of a list as they are read, in transactions of at most 2,000 rows with the
@@ -35,15 +43,21 @@ const figuresOf = (batch: PackedBatch, region: string): ToldFigure[] => unpackBa
  *
  * @throws Error with a message for the user when the file cannot be read; what was written stays.
  */
-export async function importPhrases(phrases: PhraseStore, events: AsyncIterable<ListEvent>, options: ImportOptions): Promise<ImportResult> {
+export async function importPhrases(
+  phrases: PhraseStore,
+  events: AsyncIterable<ListEvent>,
+  options: ImportOptions,
+): Promise<ImportResult> {
   const { region, language, source, into, signal, tell, now = Date.now } = options
   const refusals = new Refusals()
   const answer = { accepted: 0, updated: 0, columns: {} as Record<string, string> }
   const at = now()
   for await (const event of events) {
-    if (event.kind === 'unknown-columns') return { kind: 'unknown-columns', headers: event.headers, sample: event.sample }
+    if (event.kind === 'unknown-columns')
+      return { kind: 'unknown-columns', headers: event.headers, sample: event.sample }
     if (event.kind === 'columns') {
-      for (const [column, index] of Object.entries(event.map)) answer.columns[column] = event.headers[index] ?? `column ${index + 1}`
+      for (const [column, index] of Object.entries(event.map))
+        answer.columns[column] = event.headers[index] ?? `column ${index + 1}`
       continue
     }
     if (event.kind === 'refused') {

@@ -3,10 +3,18 @@ import type { PlaceStore } from '../data/places'
 import type { PlacesEvent } from './readPlaces'
 import { Refusals } from './refusals'
 
-export interface PlacesAnswer { accepted: number, rejected: { line: number, reason: string }[], rejectedMore: number }
+export interface PlacesAnswer {
+  accepted: number
+  rejected: { line: number; reason: string }[]
+  rejectedMore: number
+}
 
 /** Keeps the places of a list as they are read. @param signal ends it after the batch at work; what was kept stays. */
-export async function importPlaces(places: PlaceStore, events: AsyncIterable<PlacesEvent>, { source, signal, tell }: { source: string, signal?: AbortSignal, tell?: (progress: ImportProgress) => void }): Promise<PlacesAnswer> {
+export async function importPlaces(
+  places: PlaceStore,
+  events: AsyncIterable<PlacesEvent>,
+  { source, signal, tell }: { source: string; signal?: AbortSignal; tell?: (progress: ImportProgress) => void },
+): Promise<PlacesAnswer> {
   const refusals = new Refusals()
   let accepted = 0
   for await (const event of events) {

@@ -6,11 +6,11 @@ import { ListWindow, type PackedBatch } from './listBatch'
 
 /** What reading a list tells, in order: its columns, then batches, then the end. */
 export type ListEvent =
-  | { kind: 'columns', headers: string[], map: ColumnMap }
-  | { kind: 'unknown-columns', headers: string[], sample: string[][] }
+  | { kind: 'columns'; headers: string[]; map: ColumnMap }
+  | { kind: 'unknown-columns'; headers: string[]; sample: string[][] }
   /** `part` is what of the list is handed on with it, 0 to 1. */
-  | { kind: 'batch', batch: PackedBatch, part: number }
-  | { kind: 'refused', lines: { line: number, reason: string }[] }
+  | { kind: 'batch'; batch: PackedBatch; part: number }
+  | { kind: 'refused'; lines: { line: number; reason: string }[] }
 
 /** Lines shown where columns must be mapped by hand. */
 const SAMPLE = 5
@@ -51,7 +51,7 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
   let columns = null as ReturnType<typeof columnsFor> | null
   let headers: string[] = []
   /** Values whose columns are not told yet. */
-  let waiting: { line: number, value: unknown }[] = []
+  let waiting: { line: number; value: unknown }[] = []
   let any = false
   const tell = function* (): Generator<ListEvent> {
     const table = jsonRows(waiting.map(each => each.value))
@@ -61,8 +61,13 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
     if (columns.map) for (const [i, row] of table.rows.entries()) gathered.take(row, waiting[i]!.line, columns.map)
     waiting = []
   }
-  for await (const told of jsonValues(of, (part) => { read = part })) {
-    if ('reason' in told) { gathered.refuse(told.line, told.reason); continue }
+  for await (const told of jsonValues(of, part => {
+    read = part
+  })) {
+    if ('reason' in told) {
+      gathered.refuse(told.line, told.reason)
+      continue
+    }
     any = true
     if (told.whole) {
       const list = listIn(told.value)
@@ -83,12 +88,14 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
 /** Rows read and not yet handed on, and lines refused. */
 class Gathered {
   private readonly window: ListWindow
-  private refused: { line: number, reason: string }[] = []
+  private refused: { line: number; reason: string }[] = []
   /** What of the list was handed on before. */
   private part = 0
 
   /** @param rows about the most there are: a short list needs little room. */
-  constructor(rows: number) { this.window = new ListWindow(Math.min(WINDOW, Math.ceil(rows) + 1)) }
+  constructor(rows: number) {
+    this.window = new ListWindow(Math.min(WINDOW, Math.ceil(rows) + 1))
+  }
 
   take(cells: readonly string[], line: number, map: ColumnMap): void {
     const row = readListRow(cells, map)
@@ -96,24 +103,33 @@ class Gathered {
     else this.window.add(row)
   }
 
-  refuse(line: number, reason: string): void { this.refused.push({ line, reason }) }
+  refuse(line: number, reason: string): void {
+    this.refused.push({ line, reason })
+  }
 
   /** Whether there is enough to be handed on. */
-  get full(): boolean { return this.window.full || this.refused.length >= REFUSED }
+  get full(): boolean {
+    return this.window.full || this.refused.length >= REFUSED
+  }
 
   /** @param to what of the list has been read by now, 0 to 1. */
-  * batches(to: number): Generator<ListEvent> {
+  *batches(to: number): Generator<ListEvent> {
     if (this.refused.length) yield { kind: 'refused', lines: this.refused }
     this.refused = []
     const size = this.window.hasMonths ? BATCH_OF_MONTHS : BATCH
     const of = Math.ceil(this.window.size / size)
     let n = 0
-    for (const batch of this.window.batches(size)) yield { kind: 'batch', batch, part: ++n === of ? to : this.part + (to - this.part) * n / of }
+    for (const batch of this.window.batches(size))
+      yield { kind: 'batch', batch, part: ++n === of ? to : this.part + ((to - this.part) * n) / of }
     this.part = to
   }
 }
 
-function columnsFor(headers: string[], sample: string[][], given: ColumnMap | null): { map: ColumnMap | null, event: ListEvent, headless: boolean } {
+function columnsFor(
+  headers: string[],
+  sample: string[][],
+  given: ColumnMap | null,
+): { map: ColumnMap | null; event: ListEvent; headless: boolean } {
   const recognised = recogniseColumns(headers)
   // One column without a known header is a bare list of phrases.
   const bare = !recognised && headers.length === 1
@@ -131,25 +147,31 @@ async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGener
   // A line has two bytes at least.
   const gathered = new Gathered(of.size / 2)
   let read = 0
-  reading: for await (const lines of delimitedLines(of, delimiterOf(firstLine), (part) => { read = part })) for (const told of lines) {
-    const { line, cells } = told
-    if (cells === null) { gathered.refuse(line, told.reason); continue }
-    if (cells.length === 1 && cells[0] === '') continue
-    if (columns) {
-      gathered.take(cells, line, columns.map!)
-      if (gathered.full) yield* gathered.batches(read)
-    } else if (headers) {
-      sample.push(cells)
-      if (sample.length === SAMPLE) break reading
-    } else {
-      headers = cells
-      const early = columnsFor(headers, [], given)
-      if (!early.map) continue
-      columns = early
-      yield early.event
-      if (early.headless) gathered.take(cells, line, early.map)
+  reading: for await (const lines of delimitedLines(of, delimiterOf(firstLine), part => {
+    read = part
+  }))
+    for (const told of lines) {
+      const { line, cells } = told
+      if (cells === null) {
+        gathered.refuse(line, told.reason)
+        continue
+      }
+      if (cells.length === 1 && cells[0] === '') continue
+      if (columns) {
+        gathered.take(cells, line, columns.map!)
+        if (gathered.full) yield* gathered.batches(read)
+      } else if (headers) {
+        sample.push(cells)
+        if (sample.length === SAMPLE) break reading
+      } else {
+        headers = cells
+        const early = columnsFor(headers, [], given)
+        if (!early.map) continue
+        columns = early
+        yield early.event
+        if (early.headless) gathered.take(cells, line, early.map)
+      }
     }
-  }
   if (!headers) throw new Error('The file has no readable lines.')
   if (columns) yield* gathered.batches(1)
   else yield columnsFor(headers, sample, given).event

@@ -1,22 +1,43 @@
 import { isJsonLd, videosOfJsonLd } from '../../core/formats/jsonLd'
 import { FeedReader } from '../../core/formats/mediaRss'
-import { videoColumns, videoRecord, type ToldChannel, type ToldSeat, type ToldVideo } from '../../core/formats/videoRecord'
+import {
+  videoColumns,
+  videoRecord,
+  type ToldChannel,
+  type ToldSeat,
+  type ToldVideo,
+} from '../../core/formats/videoRecord'
 import { readPage, type PageRead } from '../rivals/pageReader'
 import { delimitedLines, delimiterOf } from './delimited'
 import { fileText, textPieces, type FileText } from './fileText'
 import { jsonValues } from './jsonValues'
 
-/** A result page of a file, its seats in the order of their ranks, read against its phrase. `at` is `null` where the file tells no time. */
-export interface ImportedPage extends PageRead { phrase: string, region: string, at: number | null, titleMatches: number | null, ranks: number[], videos: ToldVideo[] }
+/**
+ * A result page of a file, its seats in the order of their ranks, read against its phrase. `at` is `null` where the
+ * file tells no time.
+ */
+export interface ImportedPage extends PageRead {
+  phrase: string
+  region: string
+  at: number | null
+  titleMatches: number | null
+  ranks: number[]
+  videos: ToldVideo[]
+}
 
 /** What reading a file of pages and videos tells. `part` is what of the file was read by then, 0 to 1. */
 export type PagesEvent =
-  | { kind: 'channel', channel: ToldChannel }
-  | { kind: 'videos', list: ToldVideo[], part: number }
-  | { kind: 'pages', list: ImportedPage[], part: number }
-  | { kind: 'refused', lines: { line: number, reason: string }[] }
+  | { kind: 'channel'; channel: ToldChannel }
+  | { kind: 'videos'; list: ToldVideo[]; part: number }
+  | { kind: 'pages'; list: ImportedPage[]; part: number }
+  | { kind: 'refused'; lines: { line: number; reason: string }[] }
 
-export interface PagesQuestion { file: string, region: string, language: string, /** When the file was read: the time of what tells none. */ now: number }
+export interface PagesQuestion {
+  file: string
+  region: string
+  language: string
+  /** When the file was read: the time of what tells none. */ now: number
+}
 
 /** Videos handed on in one go. */
 const BATCH = 200
@@ -27,20 +48,37 @@ const MAX_SEATS = 60
 /** Characters of pages whose seats may still be coming; past it those begun first are taken as whole. */
 const HELD = 40_000_000
 
-type Taken = { line: number } & ({ video: ToldVideo, seat: ToldSeat | null } | { reason: string } | { channel: ToldChannel })
+type Taken = { line: number } & (
+  { video: ToldVideo; seat: ToldSeat | null } | { reason: string } | { channel: ToldChannel }
+)
 
 /** Records of a JSON value: a list, or the lists it holds by name; a page's results get its phrase. */
 function* recordsOf(value: unknown, depth = 0): Generator<Record<string, unknown>> {
   if (depth > 6) return
-  if (Array.isArray(value)) { for (const each of value) yield* recordsOf(each, depth + 1); return }
+  if (Array.isArray(value)) {
+    for (const each of value) yield* recordsOf(each, depth + 1)
+    return
+  }
   if (typeof value !== 'object' || value === null) return
   const thing = value as Record<string, unknown>
   if (Array.isArray(thing.results)) {
-    for (const [i, each] of thing.results.entries()) if (typeof each === 'object' && each !== null) yield { rank: i + 1, ...each as object, phrase: thing.phrase, region: thing.region, at: thing.at, titleMatches: thing.titleMatches }
+    for (const [i, each] of thing.results.entries())
+      if (typeof each === 'object' && each !== null)
+        yield {
+          rank: i + 1,
+          ...(each as object),
+          phrase: thing.phrase,
+          region: thing.region,
+          at: thing.at,
+          titleMatches: thing.titleMatches,
+        }
     return
   }
   const lists = ['pages', 'videos', 'items', 'rows'].filter(name => Array.isArray(thing[name]))
-  if (lists.length && !('title' in thing)) { for (const name of lists) yield* recordsOf(thing[name], depth + 1); return }
+  if (lists.length && !('title' in thing)) {
+    for (const name of lists) yield* recordsOf(thing[name], depth + 1)
+    return
+  }
   yield thing
 }
 
@@ -54,7 +92,14 @@ async function* taken(of: FileText, told: (part: number) => void): AsyncGenerato
 async function* takenFromFeed(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
   let due: Taken[] = []
   let line = 0
-  const reader = new FeedReader({ channel: (channel) => { due.push({ line, channel }) }, video: (video) => { due.push({ line: ++line, video, seat: null }) } })
+  const reader = new FeedReader({
+    channel: channel => {
+      due.push({ line, channel })
+    },
+    video: video => {
+      due.push({ line: ++line, video, seat: null })
+    },
+  })
   let first = true
   for await (const piece of textPieces(of, told)) {
     reader.write(first ? piece.replace(/^\ufeff/u, '') : piece)
@@ -68,7 +113,10 @@ async function* takenFromFeed(of: FileText, told: (part: number) => void): Async
 
 async function* takenFromJson(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
   for await (const each of jsonValues(of, told)) {
-    if ('reason' in each) { yield each; continue }
+    if ('reason' in each) {
+      yield each
+      continue
+    }
     const { line, value, whole } = each
     if (isJsonLd(value)) {
       const videos = videosOfJsonLd(value)
@@ -77,32 +125,53 @@ async function* takenFromJson(of: FileText, told: (part: number) => void): Async
       continue
     }
     let n = 0
-    for (const record of recordsOf(value)) yield { line: whole ? ++n : line, ...videoRecord(record, videoColumns(Object.keys(record))) }
+    for (const record of recordsOf(value))
+      yield { line: whole ? ++n : line, ...videoRecord(record, videoColumns(Object.keys(record))) }
   }
 }
 
 async function* takenFromTable(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
   let headers: string[] | null = null
   let columns: ReturnType<typeof videoColumns> = {}
-  for await (const lines of delimitedLines(of, delimiterOf(of.beginning.trimStart().split(/\r?\n/u)[0] ?? ''), told)) for (const each of lines) {
-    const { line, cells } = each
-    if (cells === null) { yield { line, reason: each.reason }; continue }
-    if (cells.every(cell => cell === '')) continue
-    if (!headers) {
-      headers = cells
-      columns = videoColumns(headers)
-      if (columns.title === undefined) throw new Error('No column is named title. A list of results needs at least a title and an id or link; see docs/formats.md.')
-    } else yield { line, ...videoRecord(Object.fromEntries(headers.map((header, i) => [header, cells[i] ?? ''])), columns) }
-  }
+  for await (const lines of delimitedLines(of, delimiterOf(of.beginning.trimStart().split(/\r?\n/u)[0] ?? ''), told))
+    for (const each of lines) {
+      const { line, cells } = each
+      if (cells === null) {
+        yield { line, reason: each.reason }
+        continue
+      }
+      if (cells.every(cell => cell === '')) continue
+      if (!headers) {
+        headers = cells
+        columns = videoColumns(headers)
+        if (columns.title === undefined)
+          throw new Error(
+            'No column is named title. A list of results needs at least a title and an id or link; see docs/formats.md.',
+          )
+      } else
+        yield {
+          line,
+          ...videoRecord(Object.fromEntries(headers.map((header, i) => [header, cells[i] ?? ''])), columns),
+        }
+    }
 }
 
-interface OpenPage { phrase: string, region: string, at: number | null, titleMatches: number | null, seats: Map<number, ToldVideo>, length: number }
+interface OpenPage {
+  phrase: string
+  region: string
+  at: number | null
+  titleMatches: number | null
+  seats: Map<number, ToldVideo>
+  length: number
+}
 
-const lengthOf = ({ title, description, tags }: ToldVideo) => 300 + title.length + (description?.length ?? 0) + (tags?.join().length ?? 0)
+const lengthOf = ({ title, description, tags }: ToldVideo) =>
+  300 + title.length + (description?.length ?? 0) + (tags?.join().length ?? 0)
 
 /**
- * Reads result pages, videos and channels from JSON, JSON Lines, CSV, JSON-LD VideoObject, Atom and RSS with Media RSS. Lines that
- * tell a phrase and a rank make its page. What is held at a time is bounded, whatever the length of the file.
+ * Reads result pages, videos and channels from JSON, JSON Lines, CSV, JSON-LD VideoObject, Atom and RSS with Media RSS.
+ * Lines that tell a phrase and a rank make its page. What is held at a time is bounded, whatever the length of the
+ * file.
  *
  * @throws Error with a message for the user when the file as a whole cannot be read.
  */
@@ -110,7 +179,7 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   const of = fileText(file)
   let part = 0
   let batch: ToldVideo[] = []
-  let refused: { line: number, reason: string }[] = []
+  let refused: { line: number; reason: string }[] = []
   const open = new Map<string, OpenPage>()
   /** Pages that were taken as whole: what comes of them later cannot be added. */
   const closed = new Set<string>()
@@ -130,9 +199,10 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   function seat(video: ToldVideo, { phrase, region: told, rank, at, titleMatches }: ToldSeat): boolean | string {
     const where = told ?? region
     const key = `${where}\n${at}\n${phrase}`
-    if (closed.has(key)) return `The results for “${phrase}” are too far apart in this file. Sort it by phrase and import it again.`
+    if (closed.has(key))
+      return `The results for “${phrase}” are too far apart in this file. Sort it by phrase and import it again.`
     let page = open.get(key)
-    if (!page) open.set(key, page = { phrase, region: where, at, titleMatches, seats: new Map(), length: 0 })
+    if (!page) open.set(key, (page = { phrase, region: where, at, titleMatches, seats: new Map(), length: 0 }))
     if (rank > MAX_SEATS || page.seats.has(rank)) return false
     page.seats.set(rank, video)
     const length = lengthOf(video)
@@ -146,12 +216,20 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   }
 
   function* due(all: boolean): Generator<PagesEvent> {
-    if (refused.length && (all || refused.length >= BATCH)) { yield { kind: 'refused', lines: refused }; refused = [] }
-    if (batch.length && (all || batch.length >= BATCH)) { yield { kind: 'videos', list: batch, part }; batch = [] }
-    while (ready.length >= PAGES || all && ready.length) yield { kind: 'pages', list: ready.splice(0, PAGES), part }
+    if (refused.length && (all || refused.length >= BATCH)) {
+      yield { kind: 'refused', lines: refused }
+      refused = []
+    }
+    if (batch.length && (all || batch.length >= BATCH)) {
+      yield { kind: 'videos', list: batch, part }
+      batch = []
+    }
+    while (ready.length >= PAGES || (all && ready.length)) yield { kind: 'pages', list: ready.splice(0, PAGES), part }
   }
 
-  for await (const each of taken(of, (read) => { part = read })) {
+  for await (const each of taken(of, read => {
+    part = read
+  })) {
     if ('reason' in each) refused.push({ line: each.line, reason: each.reason })
     else if ('channel' in each) yield { kind: 'channel', channel: each.channel }
     else {

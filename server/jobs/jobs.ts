@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import type { JobState } from '../../shared/jobs'
 import type { Db } from '../data/open'
 
-type Listener = (event: { name: string, data: unknown }) => void
+type Listener = (event: { name: string; data: unknown }) => void
 export type JobWork = (signal: AbortSignal) => AsyncIterable<unknown>
 
 /** Jobs listed, and ended ones whose rows can still be listened to; so many rows in all. */
@@ -13,10 +13,36 @@ const KEPT = 100
 /** How often at most the progress is written down. */
 const WRITE_MS = 1000
 
-interface Job { state: JobState, rows: unknown[], stop: AbortController, listeners: Set<Listener>, written: number }
-interface JobRow { id: string, kind: JobState['kind'], title: string, state: JobState['state'], done: number, total: number, started_at: number, ended_at: number | null, problem: string | null }
+interface Job {
+  state: JobState
+  rows: unknown[]
+  stop: AbortController
+  listeners: Set<Listener>
+  written: number
+}
+interface JobRow {
+  id: string
+  kind: JobState['kind']
+  title: string
+  state: JobState['state']
+  done: number
+  total: number
+  started_at: number
+  ended_at: number | null
+  problem: string | null
+}
 
-const toState = ({ id, kind, title, state, done, total, started_at, ended_at, problem }: JobRow): JobState => ({ id, kind, title, state, done, total, startedAt: started_at, endedAt: ended_at, problem })
+const toState = ({ id, kind, title, state, done, total, started_at, ended_at, problem }: JobRow): JobState => ({
+  id,
+  kind,
+  title,
+  state,
+  done,
+  total,
+  startedAt: started_at,
+  endedAt: ended_at,
+  problem,
+})
 
 /**
  * Long work that outlives the request that began it and the window that shows it: progress, rows as they
@@ -35,16 +61,24 @@ export class Jobs {
   private closing = false
 
   /** @param changed told when a job begins or ends. */
-  constructor(private readonly db: Db, private readonly changed: () => void = () => undefined) {
-    this.put = db.prepare(`INSERT INTO job (id, kind, title, state, done, total, started_at, ended_at, problem) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
-      ON CONFLICT (id) DO UPDATE SET state = excluded.state, done = excluded.done, total = excluded.total, started_at = excluded.started_at, ended_at = excluded.ended_at, problem = excluded.problem`)
+  constructor(
+    private readonly db: Db,
+    private readonly changed: () => void = () => undefined,
+  ) {
+    this.put = db.prepare(`INSERT INTO job (id, kind, title, state, done, total, started_at, ended_at, problem)
+        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
+      ON CONFLICT (id) DO UPDATE
+      SET state = excluded.state, done = excluded.done, total = excluded.total, started_at = excluded.started_at, ended_at = excluded.ended_at, problem = excluded.problem`)
     this.one = db.prepare<[string], JobRow>('SELECT * FROM job WHERE id = ?')
     this.newest = db.prepare<[], JobRow>(`SELECT * FROM job ORDER BY started_at DESC, id DESC LIMIT ${LISTED}`)
     this.putInput = db.prepare('INSERT OR REPLACE INTO job_input (job_id, input) VALUES (?, ?)')
     this.inputOf = db.prepare<[string], { input: string }>('SELECT input FROM job_input WHERE job_id = ?')
     this.dropInput = db.prepare('DELETE FROM job_input WHERE job_id = ?')
-    this.prune = db.prepare(`DELETE FROM job WHERE id IN (SELECT id FROM job WHERE ended_at IS NOT NULL ORDER BY ended_at DESC LIMIT -1 OFFSET ${KEPT})`)
-    db.prepare('UPDATE job SET state = \'interrupted\', ended_at = ? WHERE state = \'running\'').run(Date.now())
+    this.prune = db.prepare(
+      `DELETE FROM job WHERE id IN (SELECT id FROM job WHERE ended_at IS NOT NULL ORDER BY ended_at DESC
+        LIMIT -1 OFFSET ${KEPT})`,
+    )
+    db.prepare("UPDATE job SET state = 'interrupted', ended_at = ? WHERE state = 'running'").run(Date.now())
   }
 
   /**
@@ -52,10 +86,20 @@ export class Jobs {
    * @param input what the work was asked for, to begin it again by.
    * @param id of a job that was interrupted, to go on under it.
    */
-  start(kind: JobState['kind'], title: string, input: unknown, total: number, work: JobWork, id: string = uuid()): JobState {
+  start(
+    kind: JobState['kind'],
+    title: string,
+    input: unknown,
+    total: number,
+    work: JobWork,
+    id: string = uuid(),
+  ): JobState {
     const job: Job = {
       state: { id, kind, title, state: 'running', done: 0, total, startedAt: Date.now(), endedAt: null, problem: null },
-      rows: [], stop: new AbortController(), listeners: new Set(), written: 0,
+      rows: [],
+      stop: new AbortController(),
+      listeners: new Set(),
+      written: 0,
     }
     this.jobs.set(id, job)
     this.write(job)
@@ -91,7 +135,9 @@ export class Jobs {
     job.listeners.clear()
   }
 
-  private cutOff(): 'stopped' | 'interrupted' { return this.closing ? 'interrupted' : 'stopped' }
+  private cutOff(): 'stopped' | 'interrupted' {
+    return this.closing ? 'interrupted' : 'stopped'
+  }
 
   private write(job: Job): void {
     if (!this.db.open) return
@@ -105,7 +151,12 @@ export class Jobs {
   }
 
   /** The newest jobs, whoever began them. */
-  list(): JobState[] { return this.newest.all().map(row => this.jobs.get(row.id)?.state ?? toState(row)).map(state => ({ ...state })) }
+  list(): JobState[] {
+    return this.newest
+      .all()
+      .map(row => this.jobs.get(row.id)?.state ?? toState(row))
+      .map(state => ({ ...state }))
+  }
 
   get(id: string): JobState | null {
     const job = this.jobs.get(id)
@@ -117,7 +168,7 @@ export class Jobs {
   /** What a job was asked for, to take it up again; `null` when it is done or unknown. */
   input(id: string): unknown {
     const row = this.inputOf.get(id)
-    return row ? JSON.parse(row.input) as unknown : null
+    return row ? (JSON.parse(row.input) as unknown) : null
   }
 
   /** Stops a job; rows done so far stay. @returns its state, or `null` when unknown. */
@@ -149,7 +200,10 @@ export class Jobs {
 
   private forget(): void {
     let rows = 0
-    for (const [i, job] of [...this.jobs.values()].filter(each => each.state.endedAt !== null).reverse().entries()) {
+    for (const [i, job] of [...this.jobs.values()]
+      .filter(each => each.state.endedAt !== null)
+      .reverse()
+      .entries()) {
       rows += job.rows.length
       if (i >= LISTED || rows > ROWS) this.jobs.delete(job.state.id)
     }

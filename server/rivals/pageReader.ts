@@ -4,14 +4,24 @@ import { readPhrase } from '../../core/text/match'
 import type { SiteVideo } from '../services/contract'
 
 /** A page as a service told it, to be read against its phrase. */
-export interface PageToRead { phrase: string, language: string, at: number, videos: SiteVideo[] }
-export interface PageRead { strengths: Strength[], intent: Intent | null }
+export interface PageToRead {
+  phrase: string
+  language: string
+  at: number
+  videos: SiteVideo[]
+}
+export interface PageRead {
+  strengths: Strength[]
+  intent: Intent | null
+}
 
 /** Reads pages: matches their words and works out each seat's strength. */
-export interface PageReader { read: (pages: PageToRead[]) => Promise<PageRead[]> }
+export interface PageReader {
+  read: (pages: PageToRead[]) => Promise<PageRead[]>
+}
 
 /** Pages of one language follow one another: its reader is kept until another one is asked for. */
-let kept: { language: string, reader: RivalReader } | null = null
+let kept: { language: string; reader: RivalReader } | null = null
 function readerFor(language: string): RivalReader {
   if (kept?.language !== language) kept = { language, reader: new RivalReader(language) }
   return kept.reader
@@ -22,11 +32,24 @@ export function readPage({ phrase, language, at, videos }: PageToRead): PageRead
   const read = readPhrase(phrase, language)
   const reader = readerFor(language)
   return {
-    strengths: videos.map(video => strength(read, {
-      ...video, subscribers: video.channel.subscribers,
-      viewsPerDay: video.views === null || video.publishedAt === null ? null : viewsPerDay(video.views, video.publishedAt, at),
-    }, reader)),
-    intent: intentOf(phrase, undefined, videos.slice(0, 20).map(video => video.title))?.intent ?? null,
+    strengths: videos.map(video =>
+      strength(
+        read,
+        {
+          ...video,
+          subscribers: video.channel.subscribers,
+          viewsPerDay:
+            video.views === null || video.publishedAt === null ? null : viewsPerDay(video.views, video.publishedAt, at),
+        },
+        reader,
+      ),
+    ),
+    intent:
+      intentOf(
+        phrase,
+        undefined,
+        videos.slice(0, 20).map(video => video.title),
+      )?.intent ?? null,
   }
 }
 

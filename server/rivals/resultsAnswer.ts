@@ -17,15 +17,24 @@ import type { PhraseStore } from '../data/phrases'
 
 const DAY = 86_400_000
 
-export interface AnswerDeps { phrases: PhraseStore, results: ResultStore, videos: VideoStore, workspaces: WorkspaceStore }
+export interface AnswerDeps {
+  phrases: PhraseStore
+  results: ResultStore
+  videos: VideoStore
+  workspaces: WorkspaceStore
+}
 
-interface Seen extends SeatRow { daily: number | null, age: number | null, tagList: string[] | null }
+interface Seen extends SeatRow {
+  daily: number | null
+  age: number | null
+  tagList: string[] | null
+}
 
 const see = (seat: SeatRow, at: number): Seen => ({
   ...seat,
   daily: seat.views === null || seat.published_at === null ? null : viewsPerDay(seat.views, seat.published_at, at),
   age: seat.published_at === null ? null : Math.max(0, (at - seat.published_at) / DAY),
-  tagList: seat.tags === null ? null : JSON.parse(seat.tags) as string[],
+  tagList: seat.tags === null ? null : (JSON.parse(seat.tags) as string[]),
 })
 
 const known = (list: (number | null)[]) => list.filter(value => value !== null)
@@ -34,11 +43,31 @@ const known = (list: (number | null)[]) => list.filter(value => value !== null)
 function spreadsOf(seats: readonly Seen[]): Spreads[] {
   const of = (name: Spreads['name'], list: (number | null)[]): Spreads[] => {
     const values = known(list).sort((a, b) => a - b)
-    return values.length ? [{ name, low: quantile(values, 0.25)!, median: median(values)!, high: quantile(values, 0.75)!, values }] : []
+    return values.length
+      ? [{ name, low: quantile(values, 0.25)!, median: median(values)!, high: quantile(values, 0.75)!, values }]
+      : []
   }
   return [
-    ...of('views', seats.map(seat => seat.views)), ...of('viewsPerDay', seats.map(seat => seat.daily)), ...of('subscribers', seats.map(seat => seat.subscribers)),
-    ...of('age', seats.map(seat => seat.age)), ...of('length', seats.map(seat => seat.seconds)),
+    ...of(
+      'views',
+      seats.map(seat => seat.views),
+    ),
+    ...of(
+      'viewsPerDay',
+      seats.map(seat => seat.daily),
+    ),
+    ...of(
+      'subscribers',
+      seats.map(seat => seat.subscribers),
+    ),
+    ...of(
+      'age',
+      seats.map(seat => seat.age),
+    ),
+    ...of(
+      'length',
+      seats.map(seat => seat.seconds),
+    ),
   ]
 }
 
@@ -54,9 +83,18 @@ function channelsOf(seats: readonly Seen[], phrase: string): PageChannel[] {
   const found = new Map<string, PageChannel>()
   for (const seat of seats) {
     const has = found.get(seat.channel_id)
-    if (has) { has.results++; continue }
+    if (has) {
+      has.results++
+      continue
+    }
     const name = words(seat.channel_title).map(word => word.norm)
-    found.set(seat.channel_id, { id: seat.channel_id, title: seat.channel_title, subscribers: seat.subscribers, results: 1, nameHolds: wanted.length > 0 && wanted.every(norm => name.includes(norm)) })
+    found.set(seat.channel_id, {
+      id: seat.channel_id,
+      title: seat.channel_title,
+      subscribers: seat.subscribers,
+      results: 1,
+      nameHolds: wanted.length > 0 && wanted.every(norm => name.includes(norm)),
+    })
   }
   return [...found.values()].sort((a, b) => b.results - a.results || (b.subscribers ?? -1) - (a.subscribers ?? -1))
 }
@@ -65,7 +103,13 @@ function channelsOf(seats: readonly Seen[], phrase: string): PageChannel[] {
  * A kept page as Rivals shows it: each seat with its strength, match and soft spots, my channel's
  * forecast among those that are on topic, and the reading of the whole.
  */
-export function answerResults({ phrases, results, videos, workspaces }: AnswerDeps, page: KeptPage, query: ResultsQuery, model: ViewsModel | null, problem: string | null): ResultsAnswer {
+export function answerResults(
+  { phrases, results, videos, workspaces }: AnswerDeps,
+  page: KeptPage,
+  query: ResultsQuery,
+  model: ViewsModel | null,
+  problem: string | null,
+): ResultsAnswer {
   const { phrase, region, language, depth } = query
   const { own, settings, workspace } = workspaces.standing(query.workspace)
   const mine: OwnStrength | null = workspace?.own ?? null
@@ -76,53 +120,143 @@ export function answerResults({ phrases, results, videos, workspaces }: AnswerDe
   // A misspelling is judged by the page of the right spelling, which holds the same results and is worded for.
   const judging = page.kind === 'site' ? results.judging(page.phrase_id, page.region) : null
   const judgedBy = judging && judging.phrase_id !== page.phrase_id ? judging : page
-  const allStrengths = results.seats(judgedBy, 60).filter(seat => !seat.off).map(seat => seat.strength)
-  const ahead: Forecast | null = own && whole ? forecast(own.strength, allStrengths, judgedBy.more === 1, own.spread) : null
+  const allStrengths = results
+    .seats(judgedBy, 60)
+    .filter(seat => !seat.off)
+    .map(seat => seat.strength)
+  const ahead: Forecast | null =
+    own && whole ? forecast(own.strength, allStrengths, judgedBy.more === 1, own.spread) : null
   const compared = firstPage(allStrengths, judgedBy.more === 1)
   const read = readPhrase(phrase, language)
   const grade = (text: string) => match(read, readText(text, language))
   const first = topical.slice(0, PAGE_SEATS)
-  const usual = { targeting: median(first, seat => seat.targeting) ?? 0, ageDays: median(known(first.map(seat => seat.age))) ?? 0, seconds: median(known(first.map(seat => seat.seconds))) ?? 0 }
+  const usual = {
+    targeting: median(first, seat => seat.targeting) ?? 0,
+    ageDays: median(known(first.map(seat => seat.age))) ?? 0,
+    seconds: median(known(first.map(seat => seat.seconds))) ?? 0,
+  }
   const past = results.past(page.phrase_id, page.region, page.kind)
   const earlier = past.find(each => each.at < page.at - DAY / 2)
-  const moved = earlier ? moves(seats.map(seat => seat.code), earlier.ids) : null
+  const moved = earlier
+    ? moves(
+        seats.map(seat => seat.code),
+        earlier.ids,
+      )
+    : null
   let place = 0
   const rows = seats.map((seat): RivalRow => {
     const title = grade(seat.title)
-    const expected = model && seat.subscribers !== null && seat.daily !== null && seat.age !== null ? { subscribers: seat.subscribers, ageDays: Math.max(1, seat.age), viewsPerDay: seat.daily } : null
+    const expected =
+      model && seat.subscribers !== null && seat.daily !== null && seat.age !== null
+        ? { subscribers: seat.subscribers, ageDays: Math.max(1, seat.age), viewsPerDay: seat.daily }
+        : null
     const upset = expected !== null && isUpset(model!, expected, seat.views ?? 0)
     const index = seat.off ? null : place++
-    const stays = ahead && index !== null ? ahead.ahead[index] ?? null : null
+    const stays = ahead && index !== null ? (ahead.ahead[index] ?? null) : null
     return {
-      rank: seat.rank, videoId: seat.code, title: seat.title, titleRanges: title.grade === 'none' ? [] : title.ranges, description: seat.description, tags: seat.tagList,
-      channel: { id: seat.channel_id, title: seat.channel_title, subscribers: seat.subscribers }, views: seat.views, viewsPerDay: seat.daily, likes: seat.likes, comments: seat.comments,
-      publishedAt: seat.published_at, durationSeconds: seat.seconds, thumbnail: seat.thumbnail, strength: seat.strength, targeting: seat.targeting ?? 0, reach: seat.reach, pull: seat.pull,
-      matches: { title: title.grade, firstLine: seat.description === null ? null : grade(firstLine(seat.description)).grade, tag: bestTag(seat.tagList, grade) },
-      off: seat.off === 1, ahead: stays, soft: stays !== null && stays < 0.5 && mine ? whySoft({ targeting: seat.targeting ?? 0, reach: seat.reach, pull: seat.pull }, mine) : null,
-      timesExpected: expected ? timesExpected(model!, expected) : null, upset,
-      upsetReason: upset ? upsetReason({ targeting: seat.targeting ?? 0, ageDays: expected.ageDays, seconds: seat.seconds ?? usual.seconds }, usual) : null,
+      rank: seat.rank,
+      videoId: seat.code,
+      title: seat.title,
+      titleRanges: title.grade === 'none' ? [] : title.ranges,
+      description: seat.description,
+      tags: seat.tagList,
+      channel: { id: seat.channel_id, title: seat.channel_title, subscribers: seat.subscribers },
+      views: seat.views,
+      viewsPerDay: seat.daily,
+      likes: seat.likes,
+      comments: seat.comments,
+      publishedAt: seat.published_at,
+      durationSeconds: seat.seconds,
+      thumbnail: seat.thumbnail,
+      strength: seat.strength,
+      targeting: seat.targeting ?? 0,
+      reach: seat.reach,
+      pull: seat.pull,
+      matches: {
+        title: title.grade,
+        firstLine: seat.description === null ? null : grade(firstLine(seat.description)).grade,
+        tag: bestTag(seat.tagList, grade),
+      },
+      off: seat.off === 1,
+      ahead: stays,
+      soft:
+        stays !== null && stays < 0.5 && mine
+          ? whySoft({ targeting: seat.targeting ?? 0, reach: seat.reach, pull: seat.pull }, mine)
+          : null,
+      timesExpected: expected ? timesExpected(model!, expected) : null,
+      upset,
+      upsetReason: upset
+        ? upsetReason(
+            { targeting: seat.targeting ?? 0, ageDays: expected.ageDays, seconds: seat.seconds ?? usual.seconds },
+            usual,
+          )
+        : null,
       ...(moved ? { before: moved.find(each => each.id === seat.code)?.before ?? null } : {}),
     }
   })
   const volume = phrases.known(phrase, region ?? '', language)?.volume ?? null
   const winnings = ahead && viewsToWin(volume, ahead, settings.shares)
   const rate = settings.rates[region ?? ''] ?? settings.rates['']
-  const difficulty = judgedBy.difficulty === null ? null : { page: judgedBy.difficulty, front: judgedBy.front!, middle: judgedBy.middle!, rest: judgedBy.rest! }
+  const difficulty =
+    judgedBy.difficulty === null
+      ? null
+      : { page: judgedBy.difficulty, front: judgedBy.front!, middle: judgedBy.middle!, rest: judgedBy.rest! }
   const readAs = judgedBy === page ? null : phrases.textsById([judgedBy.phrase_id])[0]!
   const changes = turnover(past)
   const age = pageAge(known(first.map(seat => seat.published_at)), page.at)
-  const exact = (at: 'title' | 'firstLine') => rows.filter(row => !row.off).slice(0, PAGE_SEATS).filter(row => row.matches[at] === 'exact').length
+  const exact = (at: 'title' | 'firstLine') =>
+    rows
+      .filter(row => !row.off)
+      .slice(0, PAGE_SEATS)
+      .filter(row => row.matches[at] === 'exact').length
   const reading: Reading = {
-    sentence: readingInWords({ difficulty, forecast: ahead, winnings, turnover: changes, age, results: topical.length, exactTitles: exact('title'), readAs }),
+    sentence: readingInWords({
+      difficulty,
+      forecast: ahead,
+      winnings,
+      turnover: changes,
+      age,
+      results: topical.length,
+      exactTitles: exact('title'),
+      readAs,
+    }),
     own: mine && { strength: mine.strength, reach: mine.reach, pull: mine.pull },
-    forecast: ahead && { pageOne: ahead.pageOne, likely: ahead.likely, ranks: [...ahead.ranks], softSeats: ahead.softSeats.map(n => topical[n - 1]?.rank ?? n) },
+    forecast: ahead && {
+      pageOne: ahead.pageOne,
+      likely: ahead.likely,
+      ranks: [...ahead.ranks],
+      softSeats: ahead.softSeats.map(n => topical[n - 1]?.rank ?? n),
+    },
     compared: own && whole ? chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread) : null,
-    winnings, earnings: winnings && rate ? { currency: rate.currency, ...earnings(winnings, rate) } : null, volume, turnover: changes, pagesKept: past.length, age,
-    exactTitles: exact('title'), exactFirstLines: exact('firstLine'), spreads: spreadsOf(first),
+    winnings,
+    earnings: winnings && rate ? { currency: rate.currency, ...earnings(winnings, rate) } : null,
+    volume,
+    turnover: changes,
+    pagesKept: past.length,
+    age,
+    exactTitles: exact('title'),
+    exactFirstLines: exact('firstLine'),
+    spreads: spreadsOf(first),
   }
-  const left = (moved ?? []).filter(each => each.rank === null && each.before! <= depth).map(each => ({ videoId: each.id, title: videos.video(each.id)?.title ?? each.id, before: each.before! }))
+  const left = (moved ?? [])
+    .filter(each => each.rank === null && each.before! <= depth)
+    .map(each => ({ videoId: each.id, title: videos.video(each.id)?.title ?? each.id, before: each.before! }))
   return {
-    phrase, region, from: page.kind, at: page.at, source: page.source, complete: whole, more: page.more === 1, titleMatches: judgedBy.title_matches, readAs, difficulty, rows, reading,
-    channels: channelsOf(first, phrase), looks: past.map(({ id, at, difficulty }) => ({ id, at, difficulty })), left, problem,
+    phrase,
+    region,
+    from: page.kind,
+    at: page.at,
+    source: page.source,
+    complete: whole,
+    more: page.more === 1,
+    titleMatches: judgedBy.title_matches,
+    readAs,
+    difficulty,
+    rows,
+    reading,
+    channels: channelsOf(first, phrase),
+    looks: past.map(({ id, at, difficulty }) => ({ id, at, difficulty })),
+    left,
+    problem,
   }
 }

@@ -18,14 +18,23 @@ type Ask = (...given: unknown[]) => Promise<unknown>
 export function connectStandin(entry: string, world: string): ConnectedServices {
   const thread = keptThread<StandinThread>('The simulated services', entry, { workerData: { world } })
   /** One of the interfaces, each method passed on by its name. */
-  const passed = <Name extends keyof Services>(name: Name): Services[Name] => new Proxy({} as Services[Name], {
-    get: (_, method: string) => async (...given: unknown[]) => {
-      try {
-        return await thread.ask(remote => (remote[name] as unknown as Record<string, Ask>)[method]!(...given))
-      } catch (error) {
-        throw error instanceof ThreadEnded ? serviceError('ServiceFailed', error.message) : error
-      }
-    },
-  })
-  return { site: passed('site'), demand: passed('demand'), web: passed('web'), behave: settings => thread.ask(remote => remote.behave(settings)), close: thread.close }
+  const passed = <Name extends keyof Services>(name: Name): Services[Name] =>
+    new Proxy({} as Services[Name], {
+      get:
+        (_, method: string) =>
+        async (...given: unknown[]) => {
+          try {
+            return await thread.ask(remote => (remote[name] as unknown as Record<string, Ask>)[method]!(...given))
+          } catch (error) {
+            throw error instanceof ThreadEnded ? serviceError('ServiceFailed', error.message) : error
+          }
+        },
+    })
+  return {
+    site: passed('site'),
+    demand: passed('demand'),
+    web: passed('web'),
+    behave: settings => thread.ask(remote => remote.behave(settings)),
+    close: thread.close,
+  }
 }

@@ -6,7 +6,12 @@ import type { ToldChannel, ToldVideo } from '../../core/formats/videoRecord'
  */
 
 /** An answer with its origin. `complete` is false when the service told only part. */
-export interface Answer<Data> { source: string, at: number, complete: boolean, data: Data }
+export interface Answer<Data> {
+  source: string
+  at: number
+  complete: boolean
+  data: Data
+}
 
 /** ISO 3166 alpha-2, or `null` for everywhere. */
 export type Region = string | null
@@ -46,10 +51,15 @@ export interface VideoSite {
 
 export interface DemandData {
   volumes(phrases: string[], region: Region, language: string): Promise<Answer<VolumeAnswer>>
-  history(phrase: string, region: Region, language: string, months: number): Promise<Answer<{ monthsEnd: string, months: (number | null)[] }>>
+  history(
+    phrase: string,
+    region: Region,
+    language: string,
+    months: number,
+  ): Promise<Answer<{ monthsEnd: string; months: (number | null)[] }>>
   /** Related phrases by falling volume everywhere, the seed itself included when it is known. */
   related(phrase: string, region: Region, language: string): Promise<Answer<string[]>>
-  byRegion(phrase: string, language: string): Promise<Answer<{ region: string, volume: number }[]>>
+  byRegion(phrase: string, language: string): Promise<Answer<{ region: string; volume: number }[]>>
 }
 
 export interface WebSearch {
@@ -60,7 +70,11 @@ export interface WebSearch {
   blockVideos(phrase: string, region: Region, language: string): Promise<Answer<SiteVideo[]>>
 }
 
-export interface Services { site: VideoSite, demand: DemandData, web: WebSearch }
+export interface Services {
+  site: VideoSite
+  demand: DemandData
+  web: WebSearch
+}
 
 /** How a call to a service can fail, told apart by `name` since that survives threads and wires. */
 export type ServiceFault = 'ServiceRefused' | 'ServiceFailed' | 'NotAsked'

@@ -3,7 +3,10 @@ import { CALLS, SERVICE_NAMES, type ServiceName } from './wire'
 
 /** Calls to one service that are under way at a time, whoever makes them. */
 const AT_ONCE = 32
-/** Milliseconds all calls to a service wait after it has refused one; twice as long after each further refusal, up to the longest. */
+/**
+ * Milliseconds all calls to a service wait after it has refused one; twice as long after each further refusal, up to
+ * the longest.
+ */
 const PAUSE = 150
 const LONGEST_PAUSE = 5000
 /** Suggestions are asked for with each letter: what was told is told again for this long. */
@@ -21,16 +24,23 @@ class Budget {
   private readonly queue: (() => void)[] = []
 
   async run<Result>(work: () => Promise<Result>): Promise<Result> {
-    if (this.running >= AT_ONCE) await new Promise<void>((resolve) => { this.queue.push(resolve) })
+    if (this.running >= AT_ONCE)
+      await new Promise<void>(resolve => {
+        this.queue.push(resolve)
+      })
     else this.running++
     try {
       const pause = this.until - Date.now()
-      if (pause > 0) await new Promise((resolve) => { setTimeout(resolve, pause) })
+      if (pause > 0)
+        await new Promise(resolve => {
+          setTimeout(resolve, pause)
+        })
       const result = await work()
       this.refusals = 0
       return result
     } catch (error) {
-      if ((error as Error).name === 'ServiceRefused') this.until = Math.max(this.until, Date.now() + Math.min(LONGEST_PAUSE, PAUSE * 2 ** this.refusals++))
+      if ((error as Error).name === 'ServiceRefused')
+        this.until = Math.max(this.until, Date.now() + Math.min(LONGEST_PAUSE, PAUSE * 2 ** this.refusals++))
       throw error
     } finally {
       // Who waits next takes the place over.
@@ -42,20 +52,24 @@ class Budget {
 }
 
 /**
- * Services that are asked no faster than they bear, whoever asks: one budget a service, equal calls under way shared, suggestions
- * remembered for some minutes.
+ * Services that are asked no faster than they bear, whoever asks: one budget a service, equal calls under way shared,
+ * suggestions remembered for some minutes.
  */
 export function gate(ask: AskService): Services & { forget: () => void } {
   const budgets = Object.fromEntries(SERVICE_NAMES.map(name => [name, new Budget()])) as Record<ServiceName, Budget>
   const underWay = new Map<string, Promise<Answer<unknown>>>()
-  const suggested = new Map<string, { at: number, answer: Answer<unknown> }>()
+  const suggested = new Map<string, { at: number; answer: Answer<unknown> }>()
 
   async function call(service: ServiceName, method: string, args: unknown[]): Promise<Answer<unknown>> {
     const key = JSON.stringify([service, method, args])
     const kept = method === 'suggest' ? suggested.get(key) : undefined
     if (kept && Date.now() - kept.at < SUGGESTED_MS) return kept.answer
     let work = underWay.get(key)
-    if (!work) underWay.set(key, work = budgets[service].run(() => ask(service, method, args)).finally(() => underWay.delete(key)))
+    if (!work)
+      underWay.set(
+        key,
+        (work = budgets[service].run(() => ask(service, method, args)).finally(() => underWay.delete(key))),
+      )
     const answer = await work
     if (method === 'suggest' && answer.complete) {
       if (suggested.size >= SUGGESTIONS_KEPT) suggested.delete(suggested.keys().next().value!)
@@ -64,6 +78,19 @@ export function gate(ask: AskService): Services & { forget: () => void } {
     return answer
   }
 
-  const services = Object.fromEntries(SERVICE_NAMES.map(service => [service, Object.fromEntries(Object.keys(CALLS[service]).map(method => [method, (...args: unknown[]) => call(service, method, args)]))])) as unknown as Services
-  return { ...services, /** Forgets what was remembered: another service is asked from now on. */ forget: () => { suggested.clear(); underWay.clear() } }
+  const services = Object.fromEntries(
+    SERVICE_NAMES.map(service => [
+      service,
+      Object.fromEntries(
+        Object.keys(CALLS[service]).map(method => [method, (...args: unknown[]) => call(service, method, args)]),
+      ),
+    ]),
+  ) as unknown as Services
+  return {
+    ...services,
+    /** Forgets what was remembered: another service is asked from now on. */ forget: () => {
+      suggested.clear()
+      underWay.clear()
+    },
+  }
 }

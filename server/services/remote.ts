@@ -16,8 +16,10 @@ const MAX_BYTES = 32 * 1024 * 1024
 /** What went wrong, for the person: without the key, and without what the service wrote. */
 function faultOf(status: number): Error {
   if (status === 429) return serviceError('ServiceRefused', 'Too many requests to the service. Trying again shortly.')
-  if (status === 401 || status === 403) return serviceError('ServiceFailed', 'The service does not accept the key. Check it in the Library, under Sources.')
-  if (status === 404) return serviceError('ServiceFailed', 'No such service at this address. Check it in the Library, under Sources.')
+  if (status === 401 || status === 403)
+    return serviceError('ServiceFailed', 'The service does not accept the key. Check it in the Library, under Sources.')
+  if (status === 404)
+    return serviceError('ServiceFailed', 'No such service at this address. Check it in the Library, under Sources.')
   return serviceError('ServiceFailed', `The service answered with status ${status}.`)
 }
 
@@ -30,7 +32,10 @@ async function readBounded(response: Response): Promise<string> {
     const { done, value } = await reader.read()
     if (done) break
     text += value
-    if (text.length > MAX_BYTES) { await reader.cancel(); throw serviceError('ServiceFailed', 'The answer of the service is too large.') }
+    if (text.length > MAX_BYTES) {
+      await reader.cancel()
+      throw serviceError('ServiceFailed', 'The answer of the service is too large.')
+    }
   }
   return text
 }
@@ -43,8 +48,14 @@ export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptio
     let response: Response
     try {
       response = await fetch(`${base}/v1/${service}/${method}`, {
-        method: 'POST', signal: AbortSignal.timeout(timeOutMs), redirect: 'error',
-        headers: { 'Content-Type': 'application/json', Accept: 'application/json', ...(key ? { Authorization: `Bearer ${key}` } : {}) },
+        method: 'POST',
+        signal: AbortSignal.timeout(timeOutMs),
+        redirect: 'error',
+        headers: {
+          'Content-Type': 'application/json',
+          'Accept': 'application/json',
+          ...(key ? { Authorization: `Bearer ${key}` } : {}),
+        },
         body: JSON.stringify(Object.fromEntries(args.map((name, i) => [name, values[i] ?? null]))),
       })
     } catch (error) {
@@ -60,14 +71,26 @@ export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptio
     try {
       told = JSON.parse(await readBounded(response))
     } catch (error) {
-      throw error instanceof Error && error.name.startsWith('Service') ? error : serviceError('ServiceFailed', 'The answer of the service cannot be read.')
+      throw error instanceof Error && error.name.startsWith('Service')
+        ? error
+        : serviceError('ServiceFailed', 'The answer of the service cannot be read.')
     }
     const checked = output.safeParse(told)
     if (!checked.success) {
       const issue = checked.error.issues[0]!
-      throw serviceError('ServiceFailed', `The answer of the service has an unexpected format (${issue.path.join('.') || 'the whole answer'}).`)
+      throw serviceError(
+        'ServiceFailed',
+        `The answer of the service has an unexpected format (${issue.path.join('.') || 'the whole answer'}).`,
+      )
     }
     return checked.data
   }
-  return Object.fromEntries(SERVICE_NAMES.map(service => [service, Object.fromEntries(Object.keys(CALLS[service]).map(method => [method, (...values: unknown[]) => ask(service, method, values)]))])) as unknown as Services
+  return Object.fromEntries(
+    SERVICE_NAMES.map(service => [
+      service,
+      Object.fromEntries(
+        Object.keys(CALLS[service]).map(method => [method, (...values: unknown[]) => ask(service, method, values)]),
+      ),
+    ]),
+  ) as unknown as Services
 }

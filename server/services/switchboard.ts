@@ -20,7 +20,7 @@ type Ask = (...args: unknown[]) => Promise<Answer<unknown>>
 const BY = ' by '
 
 export function switchboard(standin: ConnectedServices, attached: Attached | null): Switchboard {
-  let live: { services: Services, host: string } | null = null
+  let live: { services: Services; host: string } | null = null
   const { forget, ...gated } = gate(async (service, method, args) => {
     const asked = live
     const answer = await ((asked?.services ?? standin)[service] as unknown as Record<string, Ask>)[method]!(...args)

@@ -6,42 +6,86 @@ import type { Services } from './contract'
  * simulated services answer and docs/services.md is written. A call is `POST {address}/v1/{service}/{method}` with
  * its arguments as a JSON object, so that long lists of phrases need no special case.
  */
-const region = z.string().regex(/^[A-Z]{2}$/u).nullable()
+const region = z
+  .string()
+  .regex(/^[A-Z]{2}$/u)
+  .nullable()
 const language = z.string().max(20)
 const text = z.string().max(500)
 const id = z.string().max(200)
 const count = z.number().min(0)
 
 export const videoSchema = z.object({
-  id, title: z.string().max(1000), description: z.string().max(60_000).nullable(), tags: z.array(z.string().max(1000)).max(1000).nullable(),
+  id,
+  title: z.string().max(1000),
+  description: z.string().max(60_000).nullable(),
+  tags: z.array(z.string().max(1000)).max(1000).nullable(),
   channel: z.object({ id, title: z.string().max(500), subscribers: count.nullable() }),
-  views: count.nullable(), likes: count.nullable(), comments: count.nullable(), publishedAt: z.number().nullable(), durationSeconds: count.nullable(),
-  thumbnail: z.string().max(20_000).regex(/^data:image\//u).nullable().catch(null),
+  views: count.nullable(),
+  likes: count.nullable(),
+  comments: count.nullable(),
+  publishedAt: z.number().nullable(),
+  durationSeconds: count.nullable(),
+  thumbnail: z
+    .string()
+    .max(20_000)
+    .regex(/^data:image\//u)
+    .nullable()
+    .catch(null),
 })
-const channelSchema = z.object({ id, title: z.string().max(500), subscribers: count.nullable(), foundedAt: z.number().nullable(), videos: count.nullable() })
+const channelSchema = z.object({
+  id,
+  title: z.string().max(500),
+  subscribers: count.nullable(),
+  foundedAt: z.number().nullable(),
+  videos: count.nullable(),
+})
 const months = z.array(count.nullable()).max(36)
 const month = z.string().regex(/^\d{4}-\d{2}$/u)
-const answer = <Data extends z.ZodType>(data: Data) => z.object({ source: z.string().max(100), at: z.number(), complete: z.boolean(), data })
+const answer = <Data extends z.ZodType>(data: Data) =>
+  z.object({ source: z.string().max(100), at: z.number(), complete: z.boolean(), data })
 const texts = answer(z.array(text).max(5000))
 
-interface Call { args: readonly string[], input: z.ZodObject, output: z.ZodType }
-const call = (shape: z.ZodRawShape, output: z.ZodType): Call => ({ args: Object.keys(shape), input: z.object(shape), output })
+interface Call {
+  args: readonly string[]
+  input: z.ZodObject
+  output: z.ZodType
+}
+const call = (shape: z.ZodRawShape, output: z.ZodType): Call => ({
+  args: Object.keys(shape),
+  input: z.object(shape),
+  output,
+})
 
 /** Every call: its arguments in the order of the interface, and what it answers. */
 export const CALLS = {
   site: {
     suggest: call({ prefix: text, region, language }, texts),
-    search: call({ phrase: text, region, language, depth: z.number().int().min(1).max(60) }, answer(z.object({ titleMatches: count.nullable(), videos: z.array(videoSchema).max(60) }))),
+    search: call(
+      { phrase: text, region, language, depth: z.number().int().min(1).max(60) },
+      answer(z.object({ titleMatches: count.nullable(), videos: z.array(videoSchema).max(60) })),
+    ),
     video: call({ id, language }, answer(videoSchema.nullable())),
     channel: call({ id, language }, answer(channelSchema.nullable())),
     channelVideos: call({ id, language }, answer(z.array(videoSchema).max(5000))),
     trending: call({ region, language }, answer(z.array(videoSchema).max(200))),
   },
   demand: {
-    volumes: call({ phrases: z.array(text).max(5000), region, language }, answer(z.object({ monthsEnd: month, figures: z.array(z.object({ phrase: text, volume: count, months })).max(5000) }))),
-    history: call({ phrase: text, region, language, months: z.number().int().min(1).max(36) }, answer(z.object({ monthsEnd: month, months }))),
+    volumes: call(
+      { phrases: z.array(text).max(5000), region, language },
+      answer(
+        z.object({ monthsEnd: month, figures: z.array(z.object({ phrase: text, volume: count, months })).max(5000) }),
+      ),
+    ),
+    history: call(
+      { phrase: text, region, language, months: z.number().int().min(1).max(36) },
+      answer(z.object({ monthsEnd: month, months })),
+    ),
     related: call({ phrase: text, region, language }, texts),
-    byRegion: call({ phrase: text, language }, answer(z.array(z.object({ region: z.string().regex(/^[A-Z]{2}$/u), volume: count })).max(300))),
+    byRegion: call(
+      { phrase: text, language },
+      answer(z.array(z.object({ region: z.string().regex(/^[A-Z]{2}$/u), volume: count })).max(300)),
+    ),
   },
   web: {
     suggest: call({ prefix: text, region, language }, texts),
@@ -53,4 +97,6 @@ export const CALLS = {
 export type ServiceName = keyof typeof CALLS
 export const SERVICE_NAMES = Object.keys(CALLS) as ServiceName[]
 export const callOf = (service: string, method: string): Call | undefined =>
-  Object.hasOwn(CALLS, service) && Object.hasOwn(CALLS[service as ServiceName], method) ? (CALLS[service as ServiceName] as Record<string, Call>)[method] : undefined
+  Object.hasOwn(CALLS, service) && Object.hasOwn(CALLS[service as ServiceName], method)
+    ? (CALLS[service as ServiceName] as Record<string, Call>)[method]
+    : undefined

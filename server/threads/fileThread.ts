@@ -14,7 +14,9 @@ const db = new Database((workerData as { file: string }).file, { readonly: true 
 db.pragma('cache_size = -1000')
 const thread = {
   space: () => spaceOf(db),
-  /** Copies the file as it is at this moment. In one step: between two, another connection's write would begin it anew. */
+  /**
+   * Copies the file as it is at this moment. In one step: between two, another connection's write would begin it anew.
+   */
   copy: async (to: string): Promise<void> => {
     await db.backup(to, { progress: () => ALL })
   },

@@ -8,21 +8,34 @@ import { readPlaces, type PlacesEvent, type PlacesQuestion } from '../imports/re
 
 /** A file to be read, and what it is read as. */
 export interface ImportQuestions {
-  phrases: { file: string, columns: ColumnMap | null }
+  phrases: { file: string; columns: ColumnMap | null }
   pages: PagesQuestion
   places: PlacesQuestion
 }
-export interface ImportEvents { phrases: ListEvent, pages: PagesEvent, places: PlacesEvent }
+export interface ImportEvents {
+  phrases: ListEvent
+  pages: PagesEvent
+  places: PlacesEvent
+}
 export type ImportKind = keyof ImportQuestions
 
-/** What the thread says. It reads ahead of the one who writes, but never far: a file of any length takes little memory. */
-export type ImportMessage = { event: ImportEvents[ImportKind] } | { end: true } | { problem: string, /** Whether the thread itself ended by it. */ ended: boolean }
+/**
+ * What the thread says. It reads ahead of the one who writes, but never far: a file of any length takes little memory.
+ */
+export type ImportMessage =
+  | { event: ImportEvents[ImportKind] }
+  | { end: true }
+  | { problem: string; /** Whether the thread itself ended by it. */ ended: boolean }
 
-/** As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are larger. */
+/**
+ * As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are
+ * larger.
+ */
 const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8 }
 
 /** What the thread is told: what to read, or that one of the events it sent was taken. */
-export type ImportOrder = { [Kind in ImportKind]: { kind: Kind, question: ImportQuestions[Kind] } }[ImportKind] | 'taken'
+export type ImportOrder =
+  { [Kind in ImportKind]: { kind: Kind; question: ImportQuestions[Kind] } }[ImportKind] | 'taken'
 
 // Where a thread has a priority of its own, reading a file gives way to whoever waits for an answer.
 if (platform() === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL)
@@ -33,17 +46,28 @@ let wake: (() => void) | undefined
 
 async function run({ kind, question }: Exclude<ImportOrder, 'taken'>): Promise<void> {
   waiting = 0
-  const events = kind === 'phrases' ? readList(question.file, question.columns) : kind === 'pages' ? readPages(question) : readPlaces(question)
+  const events =
+    kind === 'phrases'
+      ? readList(question.file, question.columns)
+      : kind === 'pages'
+        ? readPages(question)
+        : readPlaces(question)
   for await (const event of events) {
     port.postMessage({ event } satisfies ImportMessage, event.kind === 'batch' ? handedOver(event.batch) : [])
     waiting++
-    while (waiting >= AHEAD[kind]) await new Promise<void>((resolve) => { wake = resolve })
+    while (waiting >= AHEAD[kind])
+      await new Promise<void>(resolve => {
+        wake = resolve
+      })
   }
   port.postMessage({ end: true } satisfies ImportMessage)
 }
 
 port.on('message', (order: ImportOrder) => {
-  if (order !== 'taken') return void run(order).catch((error: unknown) => { port.postMessage({ problem: (error as Error).message, ended: false } satisfies ImportMessage) })
+  if (order !== 'taken')
+    return void run(order).catch((error: unknown) => {
+      port.postMessage({ problem: (error as Error).message, ended: false } satisfies ImportMessage)
+    })
   waiting--
   wake?.()
 })

@@ -10,8 +10,8 @@ import { PhraseIndex } from '../demand/phraseIndex'
 import { answerPhrases, type RowsQuestion } from '../demand/rows'
 
 /**
- * The index of phrases in a thread of its own, over a connection that only reads. What a person changed is taken in before the
- * next question; what a long import changed is taken in between questions, and none waits for all of it.
+ * The index of phrases in a thread of its own, over a connection that only reads. What a person changed is taken in
+ * before the next question; what a long import changed is taken in between questions, and none waits for all of it.
  */
 const { file } = workerData as { file: string }
 const db = new Database(file, { readonly: true })
@@ -19,7 +19,10 @@ db.pragma('cache_size = -6000')
 const index = new PhraseIndex(db)
 const phrases = phraseStore(db)
 
-/** What can be worked out before it is asked for is done when nothing has changed for a while, in small steps, so that no question waits for it. */
+/**
+ * What can be worked out before it is asked for is done when nothing has changed for a while, in small steps, so that
+ * no question waits for it.
+ */
 const QUIET = 1500
 let timer: NodeJS.Timeout | undefined
 function wake(): void {
@@ -43,7 +46,7 @@ function takeIn(): void {
 
 const videos = videoStore(db)
 /** The model of views is fitted anew when a twentieth more videos are known. */
-let model: { fitted: ViewsModel | null, videos: number } | null = null
+let model: { fitted: ViewsModel | null; videos: number } | null = null
 const MODEL_GROWTH = 1.05
 
 const thread = {
@@ -75,7 +78,10 @@ const thread = {
     wake()
   },
   /** The answer as JSON, ready to be sent, with the caps worked out anew. */
-  answer(question: RowsQuestion, waited: number): { json: string, caps: { region: string, cap: number, known: number }[] } {
+  answer(
+    question: RowsQuestion,
+    waited: number,
+  ): { json: string; caps: { region: string; cap: number; known: number }[] } {
     const startedAt = performance.now() - waited
     const { caps, ...answer } = answerPhrases(index, phrases, question, startedAt)
     return { json: JSON.stringify({ ...answer, tookMs: performance.now() - startedAt }), caps }

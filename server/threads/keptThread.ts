@@ -5,7 +5,10 @@ import { Worker, type WorkerOptions } from 'node:worker_threads'
 
 /** A thread ended while it was asked something: what it was asked can be asked again. */
 export class ThreadEnded extends Error {
-  constructor(readonly what: string, cause: unknown) {
+  constructor(
+    readonly what: string,
+    cause: unknown,
+  ) {
     super(`${what} had to be restarted. Try again.`, { cause })
     this.name = 'ThreadEnded'
   }
@@ -22,7 +25,8 @@ export class ThreadLate extends Error {
 export interface KeptThread<Served> {
   /**
    * Asks the thread, starting it when it does not run.
-   * @param longest milliseconds after which the thread is ended, with whatever else it was asked; no bound unless given.
+   * @param longest milliseconds after which the thread is ended, with whatever else it was asked; no bound unless
+   * given.
    * @throws ThreadEnded when it ends before it answers, ThreadLate when that is since this question took too long.
    */
   ask: <Answer>(question: (remote: Comlink.Remote<Served>) => Promise<Answer>, longest?: number) => Promise<Answer>
@@ -31,13 +35,13 @@ export interface KeptThread<Served> {
 }
 
 /**
- * A worker thread that is started when it is first asked and started anew when it has ended; nobody is left waiting for an
- * answer that cannot come.
+ * A worker thread that is started when it is first asked and started anew when it has ended; nobody is left waiting for
+ * an answer that cannot come.
  *
  * @param what the thread's name in a message, as “The index of phrases”.
  */
 export function keptThread<Served>(what: string, entry: string, options: WorkerOptions = {}): KeptThread<Served> {
-  let current: { worker: Worker, remote: Comlink.Remote<Served>, ended: Promise<never> } | undefined
+  let current: { worker: Worker; remote: Comlink.Remote<Served>; ended: Promise<never> } | undefined
   let closing = false
   function start() {
     const worker = new Worker(entry, options)
@@ -49,10 +53,12 @@ export function keptThread<Served>(what: string, entry: string, options: WorkerO
         reject(new ThreadEnded(what, cause))
       }
       worker.once('error', end)
-      worker.once('exit', code => { if (current?.worker === worker) end(`exit code ${code}`) })
+      worker.once('exit', code => {
+        if (current?.worker === worker) end(`exit code ${code}`)
+      })
     })
     ended.catch(() => undefined)
-    return current = { worker, remote: Comlink.wrap<Served>(nodeEndpoint(worker)), ended }
+    return (current = { worker, remote: Comlink.wrap<Served>(nodeEndpoint(worker)), ended })
   }
   return {
     async ask(question, longest) {
@@ -65,7 +71,9 @@ export function keptThread<Served>(what: string, entry: string, options: WorkerO
           void worker.terminate()
         }, longest)
       })
-      return Promise.race([question(remote), ended, late]).finally(() => { clearTimeout(timer) })
+      return Promise.race([question(remote), ended, late]).finally(() => {
+        clearTimeout(timer)
+      })
     },
     running: () => current !== undefined,
     async close() {

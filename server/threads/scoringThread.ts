@@ -9,21 +9,42 @@ import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { scoreDraft } from '../../core/draft/score'
-import type { BriefFields } from '../../shared/brief'
+import { draftOf, type BriefFields } from '../../core/brief/brief'
 
 // A text may be long and its rules many: scored here, it holds up nobody else.
 const thread = {
   /** The score with the fixes that help; each also as the whole new value it makes of its field. */
   score(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet, profile: LimitProfile, language: string) {
-    const score = withHelpfulFixes(scoreDraft(draft, phrases, ruleSet, profile, language), draft, phrases, ruleSet, profile, language)
-    return { ...score, checks: score.checks.map(check => ({ ...check, fixes: check.fixes.map(fix => ({ ...fix, value: fixed(draft, fix) })) })) }
+    const score = withHelpfulFixes(
+      scoreDraft(draft, phrases, ruleSet, profile, language),
+      draft,
+      phrases,
+      ruleSet,
+      profile,
+      language,
+    )
+    return {
+      ...score,
+      checks: score.checks.map(check => ({
+        ...check,
+        fixes: check.fixes.map(fix => ({ ...fix, value: fixed(draft, fix) })),
+      })),
+    }
   },
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
-  percents: (list: BriefFields[]): (number | null)[] => list.map(({ title, description, tags, tray, ruleSet, language }) => {
-    if (!title.trim() && !description.trim() && !tags.length) return null
-    const set = RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!
-    return scoreDraft({ title, description, tags }, { lead: tray.lead ?? '', support: tray.support }, set, DEFAULT_PROFILE, language).percent
-  }),
+  percents: (list: BriefFields[]): (number | null)[] =>
+    list.map(fields => {
+      const { title, description, tags, tray, ruleSet, language } = fields
+      if (!title.trim() && !description.trim() && !tags.length) return null
+      const set = RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!
+      return scoreDraft(
+        draftOf(fields),
+        { lead: tray.lead ?? '', support: tray.support },
+        set,
+        DEFAULT_PROFILE,
+        language,
+      ).percent
+    }),
 }
 export type ScoringThread = typeof thread
 

@@ -10,7 +10,10 @@ export interface FileWork {
   close: () => Promise<void>
 }
 
-/** Work that reads a user's whole file, done in a thread so that no request waits for it. @param entry the built thread. */
+/**
+ * Work that reads a user's whole file, done in a thread so that no request waits for it.
+ * @param entry the built thread.
+ */
 export function startFileWork(entry: string, file: string): FileWork {
   const thread = keptThread<FileThread>('Reading the whole file', entry, {
     workerData: { file },
@@ -18,7 +21,12 @@ export function startFileWork(entry: string, file: string): FileWork {
   })
   let underWay: Promise<SpaceAnswer> | null = null
   return {
-    space: () => underWay ??= thread.ask(remote => remote.space()).finally(() => { underWay = null }),
+    space: () =>
+      (underWay ??= thread
+        .ask(remote => remote.space())
+        .finally(() => {
+          underWay = null
+        })),
     copy: to => thread.ask(remote => remote.copy(to)),
     close: thread.close,
   }

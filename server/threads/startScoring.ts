@@ -1,5 +1,5 @@
 import type { Score, scoreDraft } from '../../core/draft/score'
-import type { BriefFields } from '../../shared/brief'
+import type { BriefFields } from '../../core/brief/brief'
 import { keptThread } from './keptThread'
 import type { ScoringThread } from './scoringThread'
 
@@ -16,10 +16,12 @@ const LONGEST = 5000
 
 /** @param entry the built thread. */
 export function startScoring(entry: string): Scoring {
-  const thread = keptThread<ScoringThread>('Scoring', entry, { resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 } })
+  const thread = keptThread<ScoringThread>('Scoring', entry, {
+    resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 },
+  })
   return {
     score: (...question) => thread.ask(remote => remote.score(...question), LONGEST),
-    percents: list => list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([]),
+    percents: list => (list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([])),
     close: thread.close,
   }
 }

@@ -2,36 +2,67 @@ import { AxeBuilder } from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './app'
 
-/** What axe finds that is serious or worse, in words. Contrast follows from the theme's colours, which have a test of their own: to look for it takes most of the time. */
+/**
+ * What axe finds that is serious or worse, in words. Contrast follows from the theme's colours, which have a test of
+ * their own: to look for it takes most of the time.
+ */
 async function serious(page: Page, part?: string, contrast = false): Promise<string[]> {
   // The legacy mode looks at this page alone: there are no frames, and it spares opening another page for each run.
   const builder = new AxeBuilder({ page }).setLegacyMode(true)
   if (part) builder.include(part)
   // Rows are alike: the first ones tell of all.
-  for (const row of ['phrase-row', 'rival', 'channel', 'word', 'trend', 'strip']) builder.exclude(`[data-test=${row}]:nth-child(n+4)`)
+  for (const row of ['phrase-row', 'rival', 'channel', 'word', 'trend', 'strip'])
+    builder.exclude(`[data-test=${row}]:nth-child(n+4)`)
   const runOnly = { type: 'tag' as const, values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }
-  const { violations } = await builder.options({ runOnly, resultTypes: ['violations'], rules: { 'color-contrast': { enabled: contrast } } }).analyze()
-  return violations.filter(each => each.impact === 'serious' || each.impact === 'critical').map(each => `${each.id}: ${each.nodes.map(node => node.target.join(' ')).join(', ')}`)
+  const { violations } = await builder
+    .options({ runOnly, resultTypes: ['violations'], rules: { 'color-contrast': { enabled: contrast } } })
+    .analyze()
+  return violations
+    .filter(each => each.impact === 'serious' || each.impact === 'critical')
+    .map(each => `${each.id}: ${each.nodes.map(node => node.target.join(' ')).join(', ')}`)
 }
 
 /** Goes to an address as a link does, without loading the program again. */
 async function turnTo(page: Page, address: string): Promise<void> {
   if (page.url() === 'about:blank') await page.goto(address)
-  else await page.evaluate((to) => { history.pushState(null, '', to); dispatchEvent(new PopStateEvent('popstate', { state: null })) }, address)
+  else
+    await page.evaluate(to => {
+      history.pushState(null, '', to)
+      dispatchEvent(new PopStateEvent('popstate', { state: null }))
+    }, address)
 }
 
 /** Every screen with what says that it stands. */
 const SCREENS = [
-  ['demand', '[data-test=demand-empty]'], ['demand?seed=rear+derailleur&region=GB', '[data-test=phrase-row]'], ['demand?seed=rear+derailleur&region=GB&volume=99999999', '[data-test=no-phrases]'],
-  ['demand?seed=rear+derailleur&region=GB&phrase=rear+derailleur&for=channel', '[data-test=story]'], ['demand?seed=rear+derailleur&region=GB&view=chart', '[data-test=point]'], ['demand?seed=rear+derailleur&region=GB&view=year', '[data-test=strip]'], ['demand?seed=rear+derailleur&region=GB&view=groups', '[data-test=group]'],
-  ['rivals?phrase=how+to+clean+bike+chain&region=GB', '[data-test=rival]'], ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=curves', '.apexcharts-canvas'], ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=words', '[data-test=word]'], ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=channels', '[data-test=channel]'], ['rivals?region=GB&tab=trending', '[data-test=trend]'],
-  ['library?tab=lists', '[data-test=list-name]'], ['library?tab=sources', '[data-test=source]'], ['library?tab=places', '[data-test=place-list]'], ['library?tab=channels', '[data-test=own]'], ['library?tab=data', '[data-test=backup-now]'],
-  ['desk', '[data-test=ledger] li'], ['library', '[data-test=open-brief]'], ['release', 'h1'], ['ranks', 'h1'],
+  ['demand', '[data-test=demand-empty]'],
+  ['demand?seed=rear+derailleur&region=GB', '[data-test=phrase-row]'],
+  ['demand?seed=rear+derailleur&region=GB&volume=99999999', '[data-test=no-phrases]'],
+  ['demand?seed=rear+derailleur&region=GB&phrase=rear+derailleur&for=channel', '[data-test=story]'],
+  ['demand?seed=rear+derailleur&region=GB&view=chart', '[data-test=point]'],
+  ['demand?seed=rear+derailleur&region=GB&view=year', '[data-test=strip]'],
+  ['demand?seed=rear+derailleur&region=GB&view=groups', '[data-test=group]'],
+  ['rivals?phrase=how+to+clean+bike+chain&region=GB', '[data-test=rival]'],
+  ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=curves', '.apexcharts-canvas'],
+  ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=words', '[data-test=word]'],
+  ['rivals?phrase=how+to+clean+bike+chain&region=GB&tab=channels', '[data-test=channel]'],
+  ['rivals?region=GB&tab=trending', '[data-test=trend]'],
+  ['library?tab=lists', '[data-test=list-name]'],
+  ['library?tab=sources', '[data-test=source]'],
+  ['library?tab=places', '[data-test=place-list]'],
+  ['library?tab=channels', '[data-test=own]'],
+  ['library?tab=data', '[data-test=backup-now]'],
+  ['desk', '[data-test=ledger] li'],
+  ['library', '[data-test=open-brief]'],
+  ['release', 'h1'],
+  ['ranks', 'h1'],
 ] as const
 
 test.describe('free of serious findings', () => {
   test.describe.configure({ mode: 'parallel' })
-  for (const [half, screens] of [['first', SCREENS.slice(0, 8)], ['other', SCREENS.slice(8)]] as const) {
+  for (const [half, screens] of [
+    ['first', SCREENS.slice(0, 8)],
+    ['other', SCREENS.slice(8)],
+  ] as const) {
     test(`each of the ${half} screens`, async ({ page }) => {
       test.setTimeout(240_000)
       for (const [path, ready] of screens) {
@@ -45,7 +76,11 @@ test.describe('free of serious findings', () => {
 
   test('each dialog and menu', async ({ page }) => {
     test.setTimeout(120_000)
-    for (const [query, ready] of [['longer=bike+chain', '[data-test=longer-row]'], ['places=1', '[data-test=places-run]'], ['shortlist=bike+chain,wax+bike+chain', '[data-test=shortlist-lead]']] as const) {
+    for (const [query, ready] of [
+      ['longer=bike+chain', '[data-test=longer-row]'],
+      ['places=1', '[data-test=places-run]'],
+      ['shortlist=bike+chain,wax+bike+chain', '[data-test=shortlist-lead]'],
+    ] as const) {
       await turnTo(page, `/demand?seed=bike+chain&region=GB&${query}`)
       await page.locator(ready).first().waitFor({ timeout: 30_000 })
       expect(await serious(page, '.v-dialog.v-overlay--active'), query).toEqual([])
@@ -70,7 +105,10 @@ test.describe('free of serious findings', () => {
   test.describe('in the dark', () => {
     test.use({ colorScheme: 'dark' })
     test('colours of two full screens', async ({ page }) => {
-      for (const [path, ready] of [['demand?seed=rear+derailleur&region=GB', '[data-test=phrase-row]'], ['desk', '[data-test=ledger] li']] as const) {
+      for (const [path, ready] of [
+        ['demand?seed=rear+derailleur&region=GB', '[data-test=phrase-row]'],
+        ['desk', '[data-test=ledger] li'],
+      ] as const) {
         await turnTo(page, `/${path}`)
         await page.locator(ready).first().waitFor({ timeout: 30_000 })
         expect(await serious(page, undefined, true), path).toEqual([])
@@ -82,7 +120,11 @@ test.describe('free of serious findings', () => {
 test('a change of the score is said to screen readers, and every figure of the grid has a name', async ({ page }) => {
   await page.goto('/library')
   await page.getByRole('link', { name: 'Indexing a rear derailleur' }).click()
-  await expect(page.getByTestId('grid').getByRole('img', { name: /“how to index a rear derailleur” in the title: word for word/u })).toBeVisible()
+  await expect(
+    page
+      .getByTestId('grid')
+      .getByRole('img', { name: /“how to index a rear derailleur” in the title: word for word/u }),
+  ).toBeVisible()
   const spoken = page.locator('[aria-live=polite]').filter({ hasText: /points/u })
   await page.getByTestId('title').locator('.cm-content').click()
   await page.keyboard.press('Control+A')
@@ -93,5 +135,10 @@ test('a change of the score is said to screen readers, and every figure of the g
 test('with reduced motion nothing moves', async ({ page }) => {
   await page.goto('/desk')
   await page.getByTestId('ledger').waitFor()
-  expect(await page.getByTestId('ledger').locator('.bar span').evaluate(bar => parseFloat(getComputedStyle(bar).transitionDuration))).toBeLessThan(0.001)
+  expect(
+    await page
+      .getByTestId('ledger')
+      .locator('.bar span')
+      .evaluate(bar => parseFloat(getComputedStyle(bar).transitionDuration)),
+  ).toBeLessThan(0.001)
 })

@@ -10,7 +10,11 @@ async function elsewhere(browser: Browser, app: RunningApp): Promise<BrowserCont
   return browser.newContext({ baseURL: app.url, viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
 }
 
-test('what another browser writes in the same brief, and its new briefs, are seen at once', async ({ page, app, browser }) => {
+test('what another browser writes in the same brief, and its new briefs, are seen at once', async ({
+  page,
+  app,
+  browser,
+}) => {
   const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Seen by two' } } })).json
   await page.goto(`/desk?brief=${id}`)
   await expect(page.getByTestId('title')).toBeVisible()
@@ -29,11 +33,19 @@ test('what another browser writes in the same brief, and its new briefs, are see
 })
 
 test('figures imported elsewhere are offered on Demand, and stand in the tray by themselves', async ({ page, app }) => {
-  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Figures', region: 'GB', tray: { lead: 'bike chain', support: [], setAside: [] } } } })).json
+  const { id } = (
+    await call(app, '/api/briefs', {
+      method: 'POST',
+      body: { fields: { topic: 'Figures', region: 'GB', tray: { lead: 'bike chain', support: [], setAside: [] } } },
+    })
+  ).json
   await page.goto(`/demand?brief=${id}&seed=bike%20chain&sort=volume:desc`)
   await expect(page.getByTestId('phrase-row').first()).toBeVisible()
   await expect(page.getByTestId('judge-stop')).toHaveCount(0)
-  await call(app, '/api/import/phrases?region=GB&name=elsewhere.csv', { method: 'POST', raw: 'phrase,volume\nbike chain,98765\n' })
+  await call(app, '/api/import/phrases?region=GB&name=elsewhere.csv', {
+    method: 'POST',
+    raw: 'phrase,volume\nbike chain,98765\n',
+  })
   await expect(page.getByTestId('tray')).toContainText('98.8K')
   await page.getByTestId('demand-stale').click()
   await expect(page.getByTestId('phrase-row').filter({ hasText: '98.8K' }).first()).toBeVisible()
@@ -46,7 +58,10 @@ test('what one assesses oneself is not told as somebody else’s', async ({ page
   await expect(page.getByTestId('judge-stop')).toBeVisible()
   await expect(page.getByTestId('judge-stop')).toHaveCount(0)
   // What another one changes is told after all of one's own.
-  await call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: crypto.randomUUID(), fields: { topic: { revision: 1, value: 'After it' } } } })
+  await call(app, `/api/briefs/${id}`, {
+    method: 'PATCH',
+    body: { editId: crypto.randomUUID(), fields: { topic: { revision: 1, value: 'After it' } } },
+  })
   await expect(page.getByRole('button', { name: 'Switch brief' })).toContainText('After it')
   await expect(page.getByTestId('demand-stale')).toHaveCount(0)
 })
@@ -54,13 +69,25 @@ test('what one assesses oneself is not told as somebody else’s', async ({ page
 test('work begun elsewhere is shown, and its end is told', async ({ page, app }) => {
   await page.goto('/library')
   await expect(page.getByTestId('library-briefs')).toBeVisible()
-  const { rows } = (await call(app, '/api/phrases?seed=bike&region=GB&limit=1000')).json as { rows: { phrase: string }[] }
-  await call(app, '/api/phrases/assess', { method: 'POST', body: { phrases: rows.slice(0, 900).map(row => row.phrase), region: 'GB', language: 'en', title: 'Begun elsewhere' } })
+  const { rows } = (await call(app, '/api/phrases?seed=bike&region=GB&limit=1000')).json as {
+    rows: { phrase: string }[]
+  }
+  await call(app, '/api/phrases/assess', {
+    method: 'POST',
+    body: {
+      phrases: rows.slice(0, 900).map(row => row.phrase),
+      region: 'GB',
+      language: 'en',
+      title: 'Begun elsewhere',
+    },
+  })
   await expect(page.getByTestId('jobs')).toBeVisible()
   await expect(page.getByTestId('notice')).toContainText('Begun elsewhere: done.')
 })
 
-test('the stream that broke off with the server is taken up, and what happened meanwhile is asked for', async ({ page }) => {
+test('the stream that broke off with the server is taken up, and what happened meanwhile is asked for', async ({
+  page,
+}) => {
   const first = await startApp({ from: 'empty' })
   await page.goto(`${first.url}/library`)
   await expect(page.getByText('No briefs yet')).toBeVisible()

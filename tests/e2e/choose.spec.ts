@@ -11,7 +11,10 @@ const SEED = 'seed=rear+derailleur&region=GB'
 
 test('the sheet lays a phrase open, keeps a note, and reopens from the address', async ({ page }) => {
   await open(page, SEED)
-  await rows(page).nth(1).getByRole('button', { name: /^Sheet of/u }).click()
+  await rows(page)
+    .nth(1)
+    .getByRole('button', { name: /^Sheet of/u })
+    .click()
   await expect(page).toHaveURL(/phrase=/u)
   const sheet = page.getByTestId('sheet')
   await expect(sheet.getByTestId('story')).toContainText(/season|year round|Rising|Fading|spike/u)
@@ -25,7 +28,10 @@ test('the sheet lays a phrase open, keeps a note, and reopens from the address',
   await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('Ask Ida about this one')
   // A note just typed goes to its own phrase, also when the sheet turns to another at once.
   await page.getByTestId('note').locator('textarea').first().fill('Ask Ida and Tom')
-  await rows(page).nth(2).getByRole('button', { name: /^Sheet of/u }).click()
+  await rows(page)
+    .nth(2)
+    .getByRole('button', { name: /^Sheet of/u })
+    .click()
   await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('')
   await page.goBack()
   await expect(page.getByTestId('note').locator('textarea').first()).toHaveValue('Ask Ida and Tom')
@@ -49,7 +55,11 @@ test('filters of the menu narrow, are saved and come back', async ({ page }) => 
   await page.getByTestId('filter-more').click()
   await page.getByTestId('filter-questions').locator('input').check()
   await expect(page).toHaveURL(/questions=1/u)
-  await expect.poll(async () => (await rows(page).locator('.phrase button').allInnerTexts()).every(text => /^(how|can|when)/u.test(text))).toBe(true)
+  await expect
+    .poll(async () =>
+      (await rows(page).locator('.phrase button').allInnerTexts()).every(text => /^(how|can|when)/u.test(text)),
+    )
+    .toBe(true)
   await page.getByTestId('filter-save').locator('input').fill('Asked')
   await page.getByTestId('filter-save').locator('input').press('Enter')
   await expect(page.getByTestId('filter-sets')).toContainText('Asked')
@@ -85,7 +95,13 @@ test('chart, year and groups show the same rows and share the selection', async 
   const [x, y] = [point.x + point.width / 2, point.y + point.height / 2]
   await page.mouse.move(x - 30, y - 30)
   await page.mouse.down()
-  for (const [dx, dy] of [[30, -30], [30, 30], [-30, 30], [-30, -25]] as const) await page.mouse.move(Math.max(frame.x + 1, x + dx), Math.max(frame.y + 1, y + dy), { steps: 4 })
+  for (const [dx, dy] of [
+    [30, -30],
+    [30, 30],
+    [-30, 30],
+    [-30, -25],
+  ] as const)
+    await page.mouse.move(Math.max(frame.x + 1, x + dx), Math.max(frame.y + 1, y + dy), { steps: 4 })
   await page.mouse.up()
   const chosen = Number(await page.getByTestId('actions').locator('strong').innerText())
   expect(chosen).toBeGreaterThan(0)
@@ -98,7 +114,9 @@ test('chart, year and groups show the same rows and share the selection', async 
   await page.getByTestId('view-groups').click()
   await expect(page.getByTestId('group').first()).toBeVisible()
   await page.getByTestId('group').first().getByRole('checkbox').first().click()
-  await expect.poll(async () => Number(await page.getByTestId('actions').locator('strong').innerText())).toBeGreaterThan(chosen)
+  await expect
+    .poll(async () => Number(await page.getByTestId('actions').locator('strong').innerText()))
+    .toBeGreaterThan(chosen)
   await page.reload()
   await expect(page.getByTestId('groups')).toBeVisible()
 })
@@ -106,7 +124,9 @@ test('chart, year and groups show the same rows and share the selection', async 
 test('a phrase too hard is lengthened, and the word that makes it winnable is named', async ({ page }) => {
   await open(page, `${SEED}&longer=rear+derailleur`)
   await expect(page.getByTestId('longer-answer')).toContainText('makes it winnable', { timeout: 30_000 })
-  await expect(page.getByTestId('longer').getByTestId('progress')).toContainText(/\d+ of \d+ assessed\./u, { timeout: 30_000 })
+  await expect(page.getByTestId('longer').getByTestId('progress')).toContainText(/\d+ of \d+ assessed\./u, {
+    timeout: 30_000,
+  })
   await page.getByTestId('longer-row').first().getByRole('checkbox').check()
   await page.getByTestId('longer-tray').click()
   await page.getByTestId('longer').getByRole('button', { name: 'Close' }).click()
@@ -160,7 +180,11 @@ test('a phrase is chosen and its rivals’ words are taken with the keyboard alo
   const phrase = await rows(page).nth(1).locator('.phrase button').innerText()
   await keys.press('Enter')
   await expect(page.getByTestId('sheet')).toContainText(phrase)
-  for (const [digit, view] of [['2', 'chart'], ['3', 'year'], ['4', 'groups']] as const) {
+  for (const [digit, view] of [
+    ['2', 'chart'],
+    ['3', 'year'],
+    ['4', 'groups'],
+  ] as const) {
     await keys.press(digit)
     await expect(page).toHaveURL(new RegExp(`view=${view}`, 'u'))
   }
@@ -201,7 +225,10 @@ test('a phrase is chosen and its rivals’ words are taken with the keyboard alo
   await expect(page.getByTestId('tag')).toHaveCount(tags)
 })
 
-test('more than can be assessed in a moment becomes work that a reload does not end, and that stops', async ({ page, app }) => {
+test('more than can be assessed in a moment becomes work that a reload does not end, and that stops', async ({
+  page,
+  app,
+}) => {
   await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 120 } })
   await open(page, 'seed=disc+brake&region=GB')
   await page.getByTestId('judge-stop').click()
@@ -214,6 +241,6 @@ test('more than can be assessed in a moment becomes work that a reload does not 
   await page.getByTestId('job-stop').click()
   await expect(page.getByTestId('notice')).toContainText(/stopped after [\d,]+ of 1,\d{3}, which stay/u)
   await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 0 } })
-  const { jobs } = (await call(app, '/api/jobs')).json as { jobs: { id: string, state: string, done: number }[] }
+  const { jobs } = (await call(app, '/api/jobs')).json as { jobs: { id: string; state: string; done: number }[] }
   expect(jobs[0]).toMatchObject({ state: 'stopped' })
 })

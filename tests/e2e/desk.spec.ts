@@ -5,12 +5,19 @@ const editor = (page: Page, name: 'title' | 'description') => page.getByTestId(n
 const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
 
 async function brief(app: RunningApp, fields: object) {
-  return (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Desk', region: 'GB', ...fields } } })).json.id as string
+  return (
+    await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Desk', region: 'GB', ...fields } } })
+  ).json.id as string
 }
 const tray = { lead: 'true a bike wheel', support: ['spoke tension', 'wheel truing stand'], setAside: [] }
 
 test('the ledger counts points by check, and a fix is one click, with a way back', async ({ page, app }) => {
-  const id = await brief(app, { title: 'Wobbly rim', description: 'You will see it. wheelshed.example', tags: ['rim'], tray })
+  const id = await brief(app, {
+    title: 'Wobbly rim',
+    description: 'You will see it. wheelshed.example',
+    tags: ['rim'],
+    tray,
+  })
   await page.goto(`/desk?brief=${id}`)
   const points = page.getByTestId('points')
   await expect(points).toHaveText(/\d/u)
@@ -27,7 +34,12 @@ test('the ledger counts points by check, and a fix is one click, with a way back
 })
 
 test('the other rule set wants other things of the same text', async ({ page, app }) => {
-  const id = await brief(app, { title: 'True a bike wheel', description: 'True a bike wheel\n\nAll of it.', tags: ['true a bike wheel'], tray })
+  const id = await brief(app, {
+    title: 'True a bike wheel',
+    description: 'True a bike wheel\n\nAll of it.',
+    tags: ['true a bike wheel'],
+    tray,
+  })
   await page.goto(`/desk?brief=${id}`)
   await expect(page.getByTestId('check-title-width')).toHaveAttribute('data-state', 'partly')
   await page.getByTestId('rule-set').click()
@@ -40,7 +52,11 @@ test('the other rule set wants other things of the same text', async ({ page, ap
 })
 
 test('matches are underlined with the phrase’s mark, exact and close apart', async ({ page, app }) => {
-  const id = await brief(app, { title: 'How to true a bike wheel', description: 'Tensioning the spokes comes first.', tray })
+  const id = await brief(app, {
+    title: 'How to true a bike wheel',
+    description: 'Tensioning the spokes comes first.',
+    tray,
+  })
   await page.goto(`/desk?brief=${id}`)
   await expect(editor(page, 'title').locator('.match-exact')).toHaveText('true a bike wheel')
   await expect(editor(page, 'title').locator('.match-exact')).toHaveAttribute('data-mark', 'A')
@@ -48,14 +64,22 @@ test('matches are underlined with the phrase’s mark, exact and close apart', a
 })
 
 test('a phrase has one letter everywhere, also where there is no lead', async ({ page, app }) => {
-  const id = await brief(app, { title: 'Bike pump for the road', tray: { lead: null, support: ['bike bell', 'bike pump'], setAside: [] } })
+  const id = await brief(app, {
+    title: 'Bike pump for the road',
+    tray: { lead: null, support: ['bike bell', 'bike pump'], setAside: [] },
+  })
   await page.goto(`/desk?brief=${id}`)
   await expect(page.getByTestId('support').filter({ hasText: 'bike pump' }).locator('.mark')).toHaveText('C')
   await expect(page.getByTestId('title').locator('[data-mark]')).toHaveAttribute('data-mark', 'C')
 })
 
 test('the grid shows where phrases stand, goes there on a click, and fills an empty cell', async ({ page, app }) => {
-  const id = await brief(app, { title: 'How to true a bike wheel', description: 'We look at it.\n\nSpoke tension matters.', tags: ['wheel'], tray })
+  const id = await brief(app, {
+    title: 'How to true a bike wheel',
+    description: 'We look at it.\n\nSpoke tension matters.',
+    tags: ['wheel'],
+    tray,
+  })
   await page.goto(`/desk?brief=${id}`)
   const grid = page.getByTestId('grid')
   await grid.getByRole('button', { name: '“spoke tension” in the description: word for word' }).click()
@@ -86,7 +110,10 @@ test('a pasted list becomes tags; duplicates are shown and removed; all are copi
   await expect(page.getByTestId('tag').first()).toContainText('rim')
 })
 
-test('limits are told as they are passed: the ruler, the bytes, and no way to put two lines in a title', async ({ page, app }) => {
+test('limits are told as they are passed: the ruler, the bytes, and no way to put two lines in a title', async ({
+  page,
+  app,
+}) => {
   const id = await brief(app, { tray })
   await page.goto(`/desk?brief=${id}`)
   await page.evaluate(() => navigator.clipboard.writeText(`${'word '.repeat(21)}\nmore`))
@@ -103,7 +130,14 @@ test('limits are told as they are passed: the ruler, the bytes, and no way to pu
 
 test('markup and control characters are text in every field', async ({ page, app }) => {
   const evil = '<script>document.title="hacked"</script><img src=x onerror=alert(1)>'
-  const id = await brief(app, { topic: evil, title: evil, description: `${evil}\u0007`, tags: [evil], fileName: evil, tray: { lead: evil, support: [`${evil} two`], setAside: [evil] } })
+  const id = await brief(app, {
+    topic: evil,
+    title: evil,
+    description: `${evil}\u0007`,
+    tags: [evil],
+    fileName: evil,
+    tray: { lead: evil, support: [`${evil} two`], setAside: [evil] },
+  })
   for (const path of ['desk', 'library', 'demand']) {
     await page.goto(`/${path}?brief=${id}`)
     await expect(page.getByTestId('lead')).toContainText('<script>')
@@ -127,9 +161,18 @@ test('earlier versions of a text can be looked at and brought back', async ({ pa
 })
 
 test('a score of the browser’s worker is the score of the API', async ({ page, app }) => {
-  const fields = { title: 'How to true a bike wheel, calmly', description: 'You will true a bike wheel.', tags: ['true a bike wheel', 'rim'] }
+  const fields = {
+    title: 'How to true a bike wheel, calmly',
+    description: 'You will true a bike wheel.',
+    tags: ['true a bike wheel', 'rim'],
+  }
   const id = await brief(app, { ...fields, tray })
   await page.goto(`/desk?brief=${id}`)
-  const told = (await call(app, '/api/check', { method: 'POST', body: { draft: fields, phrases: { lead: tray.lead, support: tray.support } } })).json
+  const told = (
+    await call(app, '/api/check', {
+      method: 'POST',
+      body: { draft: fields, phrases: { lead: tray.lead, support: tray.support } },
+    })
+  ).json
   await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent)} %`)
 })

@@ -1,13 +1,25 @@
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
-import { copyFileSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import {
+  copyFileSync,
+  existsSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { call, expect, startApp, test, type RunningApp } from './app'
 import { storm } from './storm'
 
 const patch = (app: RunningApp, id: string, revision: number, value: string) =>
-  call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: randomUUID(), fields: { description: { revision, value } } } })
+  call(app, `/api/briefs/${id}`, {
+    method: 'PATCH',
+    body: { editId: randomUUID(), fields: { description: { revision, value } } },
+  })
 
 for (const signal of ['SIGKILL', 'SIGTERM'] as const) {
   test(`ended by ${signal} at any moment while eight writers save, nothing acknowledged is lost and the file stays whole`, async () => {
@@ -24,7 +36,12 @@ test('server and threads share one copy of the database driver', async () => {
   await call(app, '/api/phrases?seed=bike%20chain&region=GB&limit=1')
   await call(app, '/api/import/phrases?region=GB&name=few.csv', { method: 'POST', raw: 'phrase,volume\none copy,5\n' })
   const maps = readFileSync(`/proc/${app.process.pid}/maps`, 'utf8')
-  const copies = new Set(maps.split('\n').filter(line => line.endsWith('better_sqlite3.node')).map(line => line.slice(line.indexOf('/'))))
+  const copies = new Set(
+    maps
+      .split('\n')
+      .filter(line => line.endsWith('better_sqlite3.node'))
+      .map(line => line.slice(line.indexOf('/'))),
+  )
   expect([...copies]).toHaveLength(1)
   await app.close()
 })
@@ -32,8 +49,13 @@ test('server and threads share one copy of the database driver', async () => {
 test('a second program on the same data says where the first one is, ends, and disturbs nothing', async () => {
   const app = await startApp({ from: 'empty' })
   writeFileSync(join(app.data, 'upload-of-the-first.tmp'), 'being read')
-  const message = await startApp({ data: app.data }).then(() => '', (error: Error) => error.message)
-  expect(message).toContain(`already running with the data in ${app.data} (process ${app.process.pid}): open ${app.url}.`)
+  const message = await startApp({ data: app.data }).then(
+    () => '',
+    (error: Error) => error.message,
+  )
+  expect(message).toContain(
+    `already running with the data in ${app.data} (process ${app.process.pid}): open ${app.url}.`,
+  )
   expect(message).not.toContain('    at ')
   expect(existsSync(join(app.data, 'upload-of-the-first.tmp'))).toBe(true)
   expect((await call(app, '/api/briefs', { method: 'POST', body: { fields: {} } })).status).toBe(201)
@@ -50,11 +72,19 @@ test('a backup made by hand is restored, and the state before it can be had back
   expect(await description()).toBe('First')
   const { backups } = (await call(app, '/api/data')).json
   expect(backups.map((each: { kind: string }) => each.kind).sort()).toEqual(['before-restore', 'by-hand'])
-  await call(app, '/api/data/restore', { method: 'POST', body: { name: backups.find((each: { kind: string }) => each.kind === 'before-restore').name } })
+  await call(app, '/api/data/restore', {
+    method: 'POST',
+    body: { name: backups.find((each: { kind: string }) => each.kind === 'before-restore').name },
+  })
   expect(await description()).toBe('Second')
-  expect((await call(app, '/api/data/restore', { method: 'POST', body: { name: '../fonetra.sqlite' } })).status).toBe(422)
+  expect((await call(app, '/api/data/restore', { method: 'POST', body: { name: '../fonetra.sqlite' } })).status).toBe(
+    422,
+  )
   truncateSync(join(app.data, 'backups', made.name), 5000)
-  expect(await call(app, '/api/data/restore', { method: 'POST', body: { name: made.name } })).toMatchObject({ status: 422, json: { error: { code: 'unusable-backup', message: expect.stringContaining('Nothing was changed') } } })
+  expect(await call(app, '/api/data/restore', { method: 'POST', body: { name: made.name } })).toMatchObject({
+    status: 422,
+    json: { error: { code: 'unusable-backup', message: expect.stringContaining('Nothing was changed') } },
+  })
   expect(await description()).toBe('Second')
   await app.close()
 })
@@ -63,7 +93,8 @@ test('a damaged file is told plainly on the screen, and a backup restored from t
   const data = mkdtempSync(join(tmpdir(), 'fonetra-e2e-'))
   const first = await startApp({ from: 'demo' })
   const made = (await call(first, '/api/data/backups', { method: 'POST' })).json
-  for (const name of ['fonetra.sqlite', 'world.sqlite', `backups/${made.name}`]) copyFileSync(join(first.data, name), join(data, name.split('/').at(-1)!))
+  for (const name of ['fonetra.sqlite', 'world.sqlite', `backups/${made.name}`])
+    copyFileSync(join(first.data, name), join(data, name.split('/').at(-1)!))
   const { port } = new URL(first.url)
   await first.kill()
   writeFileSync(join(first.data, 'fonetra.sqlite'), 'This was a database once. '.repeat(400))
@@ -129,19 +160,29 @@ test('typed while the server is down and the window closed, it is taken up by th
 
 test('on a full disk the edit stays in the window and is told; nothing saved is lost', async ({ page }) => {
   const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: '0.3' } })
-  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Full', title: 'Kept' } } })).json
-  // Growing texts until one does not fit; then small ones, each of which leaves an answer behind, until there is no room for a line.
+  const { id } = (
+    await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Full', title: 'Kept' } } })
+  ).json
+  // Growing texts until one does not fit; then small ones, each of which leaves an answer behind, until there is no
+  // room for a line.
   let full = await patch(app, id, 0, 'x')
   let revision = 1
-  for (let size = 4000; full.status === 200 && size < 60_000; size += 4000, revision++) full = await patch(app, id, revision, `${revision} `.repeat(size).slice(0, size))
+  for (let size = 4000; full.status === 200 && size < 60_000; size += 4000, revision++)
+    full = await patch(app, id, revision, `${revision} `.repeat(size).slice(0, size))
   // An edit's id says which page its answer goes to: only when many in a row are refused is there no room on any.
   revision--
   for (let refused = 0, tries = 0; refused < 30 && tries < 1500; tries++) {
     full = await patch(app, id, revision, `Line ${revision}`)
-    if (full.status === 200) { revision++; refused = 0 } else refused++
+    if (full.status === 200) {
+      revision++
+      refused = 0
+    } else refused++
   }
   expect(full.status).toBe(507)
-  expect(full.json.error).toMatchObject({ code: 'disk-full', message: expect.stringMatching(/still in this window\. Free some space/u) })
+  expect(full.json.error).toMatchObject({
+    code: 'disk-full',
+    message: expect.stringMatching(/still in this window\. Free some space/u),
+  })
   await page.goto(`${app.url}/desk?brief=${id}`)
   await page.getByTestId('description').locator('.cm-content').click()
   await page.keyboard.press('Control+Home')
@@ -159,7 +200,9 @@ test('an import runs in its thread while an edit is saved, leaves no file behind
   const importing = call(app, '/api/import/phrases?region=GB&name=big.csv', { method: 'POST', raw: list })
   let edits = 0
   let done = false
-  void importing.then(() => { done = true })
+  void importing.then(() => {
+    done = true
+  })
   while (!done) {
     const answer = await patch(app, id, edits, `edit ${edits}`)
     expect(answer.status).toBe(200)
@@ -169,7 +212,9 @@ test('an import runs in its thread while an edit is saved, leaves no file behind
   expect(edits).toBeGreaterThan(3)
   const left = () => readdirSync(app.data).filter(name => name.endsWith('.tmp'))
   expect(left()).toEqual([])
-  const cutOff = call(app, '/api/import/phrases?region=GB&name=cut-off.csv', { method: 'POST', raw: list }).catch(() => null)
+  const cutOff = call(app, '/api/import/phrases?region=GB&name=cut-off.csv', { method: 'POST', raw: list }).catch(
+    () => null,
+  )
   await expect.poll(() => left().length).toBe(1)
   await app.kill()
   await cutOff
@@ -185,8 +230,15 @@ test('an import that is stopped ends soon, keeps what it did, and leaves no file
   const app = await startApp({ from: 'empty' })
   const rows = 400_000
   const stop = new AbortController()
-  const importing = fetch(`${app.url}/api/import/phrases?region=GB&name=long.csv`, { method: 'POST', signal: stop.signal, body: `phrase,volume\n${Array.from({ length: rows }, (_, i) => `long phrase ${i},${i}`).join('\n')}\n` }).catch(() => null)
-  const figures = async () => ((await call(app, '/api/sources')).json as { sources: { name: string, figures: number }[] }).sources.find(each => each.name === 'long.csv')?.figures ?? 0
+  const importing = fetch(`${app.url}/api/import/phrases?region=GB&name=long.csv`, {
+    method: 'POST',
+    signal: stop.signal,
+    body: `phrase,volume\n${Array.from({ length: rows }, (_, i) => `long phrase ${i},${i}`).join('\n')}\n`,
+  }).catch(() => null)
+  const figures = async () =>
+    ((await call(app, '/api/sources')).json as { sources: { name: string; figures: number }[] }).sources.find(
+      each => each.name === 'long.csv',
+    )?.figures ?? 0
   await expect.poll(figures).toBeGreaterThan(0)
   stop.abort()
   expect(await importing).toBeNull()

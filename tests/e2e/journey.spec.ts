@@ -133,7 +133,9 @@ test('the same with the keyboard alone', async ({ page }) => {
   const more = page.getByTestId('support').nth(1).getByRole('button')
   await tabTo(page, more)
   await keys.press('Enter')
-  await expect(page.getByRole('menu').or(page.getByRole('listbox')).or(page.locator('.v-menu .v-list')).first()).toBeVisible()
+  await expect(
+    page.getByRole('menu').or(page.getByRole('listbox')).or(page.locator('.v-menu .v-list')).first(),
+  ).toBeVisible()
   await keys.press('ArrowDown')
   await keys.press('Enter')
   await expect(page.getByTestId('lead')).toContainText(names[2]!)
@@ -148,7 +150,9 @@ test('the same with the keyboard alone', async ({ page }) => {
   await tabTo(page, page.getByTestId('check-title-lead').getByTestId('fix').first())
   await keys.press('Enter')
   await expect(page.getByTestId('check-title-lead')).toHaveAttribute('data-state', 'met')
-  await page.evaluate(() => { (document.activeElement as HTMLElement).blur() })
+  await page.evaluate(() => {
+    ;(document.activeElement as HTMLElement).blur()
+  })
   await keys.press('/')
   await tabTo(page, editor(page, 'description'))
   await keys.type('You will learn it.')

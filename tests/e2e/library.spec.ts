@@ -29,18 +29,32 @@ test('briefs are made, found, duplicated, deleted and brought back', async ({ pa
 
 test('a brief is exported as text, JSON and CSV', async ({ page }) => {
   await page.goto('/library')
-  for (const [name, ending] of [['Plain text, ready to paste', 'txt'], ['JSON', 'json'], ['CSV of its phrases', 'csv']] as const) {
+  for (const [name, ending] of [
+    ['Plain text, ready to paste', 'txt'],
+    ['JSON', 'json'],
+    ['CSV of its phrases', 'csv'],
+  ] as const) {
     await page.getByRole('button', { name: 'Export Indexing a rear derailleur' }).click()
     const download = page.waitForEvent('download')
-    await page.getByRole('link', { name, exact: true }).or(page.getByText(name, { exact: true })).first().click()
+    await page
+      .getByRole('link', { name, exact: true })
+      .or(page.getByText(name, { exact: true }))
+      .first()
+      .click()
     const file = await download
     expect(file.suggestedFilename()).toBe(`how-to-index-a-rear-derailleur.${ending}`)
     expect(readFileSync(await file.path(), 'utf8')).toContain('how to index a rear derailleur')
   }
 })
 
-test('two windows never overwrite each other: the second is told and shown both versions', async ({ page, context, app }) => {
-  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Two windows', title: 'Start' } } })).json
+test('two windows never overwrite each other: the second is told and shown both versions', async ({
+  page,
+  context,
+  app,
+}) => {
+  const { id } = (
+    await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Two windows', title: 'Start' } } })
+  ).json
   const other = await context.newPage()
   const title = (window: typeof page) => window.getByTestId('title').locator('.cm-content')
   for (const window of [page, other]) {
@@ -55,8 +69,13 @@ test('two windows never overwrite each other: the second is told and shown both 
   await expect(title(other)).toHaveText('Start here')
 
   // Both change it before either hears of the other.
-  await other.route('**/api/briefs/**', route => route.request().method() === 'GET' ? route.abort() : route.continue())
-  await call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: crypto.randomUUID(), fields: { title: { revision: 2, value: 'From elsewhere' } } } })
+  await other.route('**/api/briefs/**', route =>
+    route.request().method() === 'GET' ? route.abort() : route.continue(),
+  )
+  await call(app, `/api/briefs/${id}`, {
+    method: 'PATCH',
+    body: { editId: crypto.randomUUID(), fields: { title: { revision: 2, value: 'From elsewhere' } } },
+  })
   await title(other).click()
   await other.keyboard.press('End')
   await other.keyboard.type(' and there')
@@ -67,7 +86,13 @@ test('two windows never overwrite each other: the second is told and shown both 
   await other.getByTestId('theirs-title').click()
   await expect(title(other)).toHaveText('From elsewhere')
   // What gave way can still be found.
-  await expect.poll(async () => (await call(app, `/api/briefs/${id}/history?field=title`)).json.entries.map((entry: { value: string }) => entry.value)).toContain('Start here and there')
+  await expect
+    .poll(async () =>
+      (await call(app, `/api/briefs/${id}/history?field=title`)).json.entries.map(
+        (entry: { value: string }) => entry.value,
+      ),
+    )
+    .toContain('Start here and there')
 })
 
 test('the theme, the tray and the keys', async ({ page }) => {
@@ -83,7 +108,14 @@ test('the theme, the tray and the keys', async ({ page }) => {
   await page.keyboard.press('?')
   await expect(page.getByText('To the seed box, or to the title on the Desk')).toBeVisible()
   await page.keyboard.press('Escape')
-  for (const [key, path] of [['1', 'demand'], ['2', 'rivals'], ['4', 'release'], ['5', 'ranks'], ['6', 'library'], ['3', 'desk']] as const) {
+  for (const [key, path] of [
+    ['1', 'demand'],
+    ['2', 'rivals'],
+    ['4', 'release'],
+    ['5', 'ranks'],
+    ['6', 'library'],
+    ['3', 'desk'],
+  ] as const) {
     await page.keyboard.press('g')
     await page.keyboard.press(key)
     await expect(page).toHaveURL(new RegExp(`/${path}`, 'u'))

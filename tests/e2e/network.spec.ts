@@ -10,27 +10,63 @@ import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 import { HOME } from './startApp'
 
 type Roles = Record<'owner' | 'editor' | 'reader', string>
-const keyTool = (data: string, ...args: string[]) => execFileSync(process.execPath, [join(HOME, '.output/tools/key.mjs'), '--data', data, '--migrations', join(HOME, 'server/data/migrations'), ...args], { encoding: 'utf8' })
+const keyTool = (data: string, ...args: string[]) =>
+  execFileSync(
+    process.execPath,
+    [
+      join(HOME, '.output/tools/key.mjs'),
+      '--data',
+      data,
+      '--migrations',
+      join(HOME, 'server/data/migrations'),
+      ...args,
+    ],
+    { encoding: 'utf8' },
+  )
 const keyIn = (told: string) => /^ {2}(\S+\.\S+)$/mu.exec(told)![1]!
 
 /** An app that others can reach, with a key of each role. */
-const test = base.extend<object, { app: RunningApp, keys: Roles }>({
-  app: [async ({}, use) => {
-    const alone = await startApp()
-    await alone.kill()
-    const keys = Object.fromEntries((['owner', 'editor', 'reader'] as const).map(role => [role, keyIn(keyTool(alone.data, `--${role}`, `The ${role}`))])) as Roles
-    const app = await startApp({ data: alone.data, env: { FONETRA_LISTEN: '0.0.0.0' } })
-    await use(Object.assign(app, { keys }))
-    await app.close()
-    rmSync(alone.data, { recursive: true, force: true })
-  }, { scope: 'worker' }],
-  keys: [async ({ app }, use) => { await use((app as RunningApp & { keys: Roles }).keys) }, { scope: 'worker' }],
+const test = base.extend<object, { app: RunningApp; keys: Roles }>({
+  app: [
+    async ({}, use) => {
+      const alone = await startApp()
+      await alone.kill()
+      const keys = Object.fromEntries(
+        (['owner', 'editor', 'reader'] as const).map(role => [
+          role,
+          keyIn(keyTool(alone.data, `--${role}`, `The ${role}`)),
+        ]),
+      ) as Roles
+      const app = await startApp({ data: alone.data, env: { FONETRA_LISTEN: '0.0.0.0' } })
+      await use(Object.assign(app, { keys }))
+      await app.close()
+      rmSync(alone.data, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
+  keys: [
+    async ({ app }, use) => {
+      await use((app as RunningApp & { keys: Roles }).keys)
+    },
+    { scope: 'worker' },
+  ],
 })
 const by = (key: string) => ({ Authorization: `Bearer ${key}` })
 
 test('without a key nothing is told and nothing is done; files and the health are open', async ({ app }) => {
-  for (const [method, path] of [['GET', '/api/briefs'], ['GET', '/api/phrases?seed=bike%20chain'], ['POST', '/api/briefs'], ['GET', '/api/data'], ['POST', '/api/data/restore'], ['GET', '/api/no-such-path'], ['GET', '/api/briefs/']]) {
-    expect(await call(app, path!, { method, ...(method === 'POST' ? { body: {} } : {}) }), `${method} ${path}`).toMatchObject({ status: 401, json: { error: { code: 'key-needed' } } })
+  for (const [method, path] of [
+    ['GET', '/api/briefs'],
+    ['GET', '/api/phrases?seed=bike%20chain'],
+    ['POST', '/api/briefs'],
+    ['GET', '/api/data'],
+    ['POST', '/api/data/restore'],
+    ['GET', '/api/no-such-path'],
+    ['GET', '/api/briefs/'],
+  ]) {
+    expect(
+      await call(app, path!, { method, ...(method === 'POST' ? { body: {} } : {}) }),
+      `${method} ${path}`,
+    ).toMatchObject({ status: 401, json: { error: { code: 'key-needed' } } })
   }
   expect((await call(app, '/api/health')).status).toBe(200)
   expect((await call(app, '/library')).status).toBe(200)
@@ -38,21 +74,48 @@ test('without a key nothing is told and nothing is done; files and the health ar
 })
 
 test('each role does what it may, and no more', async ({ app, keys }) => {
-  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Shared' } }, headers: by(keys.editor) })).json
-  const write = (revision: number, key: string) => call(app, `/api/briefs/${id}`, { method: 'PATCH', body: { editId: randomUUID(), fields: { title: { revision, value: `Title ${revision}` } } }, headers: by(key) })
+  const { id } = (
+    await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Shared' } }, headers: by(keys.editor) })
+  ).json
+  const write = (revision: number, key: string) =>
+    call(app, `/api/briefs/${id}`, {
+      method: 'PATCH',
+      body: { editId: randomUUID(), fields: { title: { revision, value: `Title ${revision}` } } },
+      headers: by(key),
+    })
   expect((await write(0, keys.editor)).status).toBe(200)
   expect((await write(1, keys.owner)).status).toBe(200)
-  expect(await write(2, keys.reader)).toMatchObject({ status: 403, json: { error: { code: 'not-allowed', message: 'Your key is read-only. Nothing was changed.' } } })
+  expect(await write(2, keys.reader)).toMatchObject({
+    status: 403,
+    json: { error: { code: 'not-allowed', message: 'Your key is read-only. Nothing was changed.' } },
+  })
   const { entries } = (await call(app, `/api/briefs/${id}/history?field=title`, { headers: by(keys.reader) })).json
-  expect(entries.map((each: { value: string, writer: string }) => [each.value, each.writer])).toEqual([['Title 1', 'The owner'], ['Title 0', 'The editor']])
+  expect(entries.map((each: { value: string; writer: string }) => [each.value, each.writer])).toEqual([
+    ['Title 1', 'The owner'],
+    ['Title 0', 'The editor'],
+  ])
   expect((await call(app, '/api/access', { headers: by(keys.editor) })).status).toBe(403)
   expect((await call(app, '/api/data/backups', { method: 'POST', headers: by(keys.editor) })).status).toBe(403)
   expect((await call(app, '/api/access', { headers: by(keys.owner) })).json.keys).toHaveLength(3)
-  expect((await call(app, '/api/check', { method: 'POST', body: { draft: { title: 'Wax a chain' }, phrases: { lead: 'wax a chain', support: [] } }, headers: by(keys.reader) })).status).toBe(200)
+  expect(
+    (
+      await call(app, '/api/check', {
+        method: 'POST',
+        body: { draft: { title: 'Wax a chain' }, phrases: { lead: 'wax a chain', support: [] } },
+        headers: by(keys.reader),
+      })
+    ).status,
+  ).toBe(200)
 })
 
 test('a key taken back is out at once, in windows and with programs; the last owner’s stays', async ({ app, keys }) => {
-  const made = (await call(app, '/api/access', { method: 'POST', body: { name: 'For a day', role: 'editor' }, headers: by(keys.owner) })).json
+  const made = (
+    await call(app, '/api/access', {
+      method: 'POST',
+      body: { name: 'For a day', role: 'editor' },
+      headers: by(keys.owner),
+    })
+  ).json
   const signedIn = await call(app, '/api/session', { method: 'POST', body: { key: made.key } })
   const cookie = signedIn.headers.get('set-cookie')!
   expect(cookie).toMatch(/HttpOnly/u)
@@ -69,12 +132,23 @@ test('a key taken back is out at once, in windows and with programs; the last ow
   expect((await call(app, '/api/briefs', { headers: shown })).status).toBe(401)
   expect((await call(app, '/api/briefs', { headers: by(made.key) })).status).toBe(401)
   const owner = keys.owner.split('.')[0]
-  expect(await call(app, `/api/access/${owner}`, { method: 'DELETE', headers: by(keys.owner) })).toMatchObject({ status: 409, json: { error: { code: 'last-owner' } } })
+  expect(await call(app, `/api/access/${owner}`, { method: 'DELETE', headers: by(keys.owner) })).toMatchObject({
+    status: 409,
+    json: { error: { code: 'last-owner' } },
+  })
 })
 
 test('under another name, and from another page, it is not answered even with a key', async ({ app, keys }) => {
   const { hostname, port } = new URL(app.url)
-  const status = (headers: Record<string, string>) => new Promise<number>((tell, fail) => { request({ hostname, port, path: '/api/briefs', headers: { ...by(keys.owner), ...headers } }, (answer) => { answer.resume(); tell(answer.statusCode!) }).on('error', fail).end() })
+  const status = (headers: Record<string, string>) =>
+    new Promise<number>((tell, fail) => {
+      request({ hostname, port, path: '/api/briefs', headers: { ...by(keys.owner), ...headers } }, answer => {
+        answer.resume()
+        tell(answer.statusCode!)
+      })
+        .on('error', fail)
+        .end()
+    })
   expect(await status({})).toBe(200)
   expect(await status({ Host: 'elsewhere.example' })).toBe(403)
   expect(await status({ Origin: 'http://elsewhere.example' })).toBe(403)
@@ -125,15 +199,27 @@ test('many wrong keys are answered ever later, right ones too, and nobody else w
   const wrong = () => call(app, '/api/session', { method: 'POST', body: { key: 'ffffffffff.wrong' } })
   let last = await wrong()
   for (let i = 0; i < 20 && last.status !== 429; i++) last = await wrong()
-  expect(last).toMatchObject({ status: 429, json: { error: { code: 'too-many-tries', message: expect.stringContaining('Try again in') } } })
+  expect(last).toMatchObject({
+    status: 429,
+    json: { error: { code: 'too-many-tries', message: expect.stringContaining('Try again in') } },
+  })
   expect(Number(last.headers.get('retry-after'))).toBeGreaterThan(0)
   expect((await call(app, '/api/session', { method: 'POST', body: { key: keys.owner } })).status).toBe(429)
 })
 
 base('off this machine it does not start without a key, nor by another program’s HOST', async () => {
   const data = mkdtempSync(join(tmpdir(), 'fonetra-no-key-'))
-  const started = (env: Record<string, string>) => spawnSync(process.execPath, [join(HOME, '.output/server/index.mjs')], { encoding: 'utf8', timeout: 20_000, env: { ...process.env, NODE_ENV: 'production', PORT: '0', FONETRA_HOME: HOME, FONETRA_DATA: data, ...env } })
-  for (const [env, message] of [[{ FONETRA_LISTEN: '0.0.0.0' }, 'npm run key -- --owner NAME'], [{ HOST: '0.0.0.0' }, 'FONETRA_LISTEN'], [{ FONETRA_ORIGIN: 'https://fonetra.example' }, 'npm run key -- --owner NAME']] as const) {
+  const started = (env: Record<string, string>) =>
+    spawnSync(process.execPath, [join(HOME, '.output/server/index.mjs')], {
+      encoding: 'utf8',
+      timeout: 20_000,
+      env: { ...process.env, NODE_ENV: 'production', PORT: '0', FONETRA_HOME: HOME, FONETRA_DATA: data, ...env },
+    })
+  for (const [env, message] of [
+    [{ FONETRA_LISTEN: '0.0.0.0' }, 'npm run key -- --owner NAME'],
+    [{ HOST: '0.0.0.0' }, 'FONETRA_LISTEN'],
+    [{ FONETRA_ORIGIN: 'https://fonetra.example' }, 'npm run key -- --owner NAME'],
+  ] as const) {
     const { status, stderr } = started(env)
     expect(status).toBe(1)
     expect(stderr).toContain(message)
@@ -147,11 +233,20 @@ base('it works under a plain name, where browsers hold back what they give to sa
   await alone.kill()
   const key = keyIn(keyTool(alone.data, '--owner', 'Mara'))
   const { port } = new URL(alone.url)
-  const app = await startApp({ data: alone.data, port: Number(port), env: { FONETRA_ORIGIN: `http://fonetra.test:${port}` } })
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--host-resolver-rules=MAP fonetra.test 127.0.0.1'] })
+  const app = await startApp({
+    data: alone.data,
+    port: Number(port),
+    env: { FONETRA_ORIGIN: `http://fonetra.test:${port}` },
+  })
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: [...CHROMIUM_ARGS, '--host-resolver-rules=MAP fonetra.test 127.0.0.1'],
+  })
   const page = await browser.newPage()
   const problems: string[] = []
-  page.on('pageerror', (error) => { problems.push(error.message) })
+  page.on('pageerror', error => {
+    problems.push(error.message)
+  })
   await page.goto(`http://fonetra.test:${port}/desk`)
   expect(await page.evaluate(() => window.isSecureContext)).toBe(false)
   await page.getByTestId('access-key').locator('input').fill(key)

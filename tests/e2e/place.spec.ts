@@ -1,6 +1,9 @@
 import { expect, test } from './app'
 
-test('whoever opens Fonetra again is where they were, and each area shows a brief’s last look', async ({ page, app }) => {
+test('whoever opens Fonetra again is where they were, and each area shows a brief’s last look', async ({
+  page,
+  app,
+}) => {
   await page.goto('/demand?seed=bike+chain&region=GB&view=year')
   await expect(page.getByTestId('strip').first()).toBeVisible()
   await page.getByRole('link', { name: 'Desk' }).click()
@@ -21,23 +24,44 @@ test('whoever opens Fonetra again is where they were, and each area shows a brie
 })
 
 for (const width of [420, 1024]) {
-  test(`at ${width} wide nothing is cut off that cannot be scrolled to, and no head of the grid overlaps another`, async ({ page }) => {
+  test(`at ${width} wide nothing is cut off that cannot be scrolled to, and no head of the grid overlaps another`, async ({
+    page,
+  }) => {
     await page.setViewportSize({ width, height: 800 })
-    for (const [path, ready] of [['/demand?seed=bike+chain&region=GB', 'phrase-row'], ['/rivals?phrase=how+to+clean+bike+chain&region=GB', 'rival'], ['/library', 'open-brief'], ['/desk', 'points']] as const) {
+    for (const [path, ready] of [
+      ['/demand?seed=bike+chain&region=GB', 'phrase-row'],
+      ['/rivals?phrase=how+to+clean+bike+chain&region=GB', 'rival'],
+      ['/library', 'open-brief'],
+      ['/desk', 'points'],
+    ] as const) {
       await page.goto(path)
       await expect(page.getByTestId(ready).first()).toBeVisible()
       // What is wider than the screen stands in something that scrolls.
-      const cut = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('main button, main input, main td, main th, main p, main h2')].filter((element) => {
-        const box = element.getBoundingClientRect()
-        if (!box.width || box.right <= innerWidth + 1) return false
-        for (let parent = element.parentElement; parent; parent = parent.parentElement) if (/auto|scroll/u.test(getComputedStyle(parent).overflowX) && parent.scrollWidth > parent.clientWidth) return false
-        return true
-      }).map(element => element.outerHTML.slice(0, 120)))
+      const cut = await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('main button, main input, main td, main th, main p, main h2')]
+          .filter(element => {
+            const box = element.getBoundingClientRect()
+            if (!box.width || box.right <= innerWidth + 1) return false
+            for (let parent = element.parentElement; parent; parent = parent.parentElement)
+              if (/auto|scroll/u.test(getComputedStyle(parent).overflowX) && parent.scrollWidth > parent.clientWidth)
+                return false
+            return true
+          })
+          .map(element => element.outerHTML.slice(0, 120)),
+      )
       expect(cut, path).toEqual([])
     }
-    const heads = await page.getByTestId('grid').locator('thead th').evaluateAll(list => list.map(each => each.getBoundingClientRect()).map(({ left, right }) => [left, right] as const))
+    const heads = await page
+      .getByTestId('grid')
+      .locator('thead th')
+      .evaluateAll(list =>
+        list.map(each => each.getBoundingClientRect()).map(({ left, right }) => [left, right] as const),
+      )
     for (const [i, [left]] of heads.entries()) if (i) expect(left).toBeGreaterThanOrEqual(heads[i - 1]![1] - 1)
-    const texts = await page.getByTestId('grid').locator('thead th').evaluateAll(list => list.filter(each => each.scrollWidth > each.clientWidth + 1).map(each => each.textContent))
+    const texts = await page
+      .getByTestId('grid')
+      .locator('thead th')
+      .evaluateAll(list => list.filter(each => each.scrollWidth > each.clientWidth + 1).map(each => each.textContent))
     expect(texts).toEqual([])
   })
 }

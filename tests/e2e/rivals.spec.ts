@@ -7,17 +7,24 @@ const open = async (page: Page, more = '') => {
   await expect(page.getByTestId('reading')).toBeVisible()
 }
 const rivals = (page: Page) => page.getByTestId('rival')
-const column = (page: Page, n: number) => rivals(page).evaluateAll((list, cell) => list.map(row => row.querySelectorAll('td')[cell]!.textContent.trim()), n)
+const column = (page: Page, n: number) =>
+  rivals(page).evaluateAll((list, cell) => list.map(row => row.querySelectorAll('td')[cell]!.textContent.trim()), n)
 
-test('the page is read in a sentence with its working, and the ladder sorts both ways from the address', async ({ page }) => {
+test('the page is read in a sentence with its working, and the ladder sorts both ways from the address', async ({
+  page,
+}) => {
   await open(page)
-  await expect(page.getByTestId('reading')).toContainText(/A video of mine with the phrase in title and description would most likely rank (between|at) \d/u)
+  await expect(page.getByTestId('reading')).toContainText(
+    /A video of mine with the phrase in title and description would most likely rank (between|at) \d/u,
+  )
   await page.getByTestId('reading-working').click()
   await expect(page.getByTestId('working')).toContainText('the mean strength of the twenty results')
   await expect(rivals(page)).toHaveCount(60)
   await page.getByTestId('order-views').click()
   await expect(page).toHaveURL(/order=views(%3A|:)desc/u)
-  const views = await rivals(page).evaluateAll(list => list.map(row => Number(row.querySelectorAll('td')[3]!.getAttribute('title')!.replace(/[^\d]/gu, ''))))
+  const views = await rivals(page).evaluateAll(list =>
+    list.map(row => Number(row.querySelectorAll('td')[3]!.getAttribute('title')!.replace(/[^\d]/gu, ''))),
+  )
   expect(views).toEqual([...views].sort((a, b) => b - a))
   await page.getByTestId('order-rank').click()
   await expect.poll(async () => (await column(page, 0)).slice(0, 3).map(text => parseInt(text, 10))).toEqual([1, 2, 3])
@@ -75,13 +82,16 @@ test('curves, words and channels open from the address; words go to tags in bulk
 })
 
 test('web search’s own block, trending filtered by words, and tray phrases one click away', async ({ page, app }) => {
-  const { briefs } = (await call(app, '/api/briefs')).json as { briefs: { id: string, topic: string }[] }
+  const { briefs } = (await call(app, '/api/briefs')).json as { briefs: { id: string; topic: string }[] }
   await open(page, `&brief=${briefs.find(({ topic }) => topic === 'Indexing a rear derailleur')!.id}`)
   await page.getByTestId('from-web').click()
   await expect(page).toHaveURL(/from=web/u)
   await expect.poll(() => rivals(page).count()).toBeLessThanOrEqual(10)
   const stood = await page.getByTestId('tab-trending').boundingBox()
-  await page.route(/\/api\/results\?/u, async (route) => { await new Promise(later => setTimeout(later, 400)); await route.continue() })
+  await page.route(/\/api\/results\?/u, async route => {
+    await new Promise(later => setTimeout(later, 400))
+    await route.continue()
+  })
   await page.getByTestId('tray-chip').nth(1).click()
   await expect(page).toHaveURL(/phrase=rear(\+|%20)derailleur(\+|%20)not/u)
   // The views stay under the hand while the next page is read.
@@ -90,7 +100,7 @@ test('web search’s own block, trending filtered by words, and tray phrases one
   await page.getByTestId('tab-trending').click()
   await expect(page.getByTestId('trend').first()).toBeVisible()
   await page.getByTestId('trending-find').locator('input').fill('bike')
-  await expect.poll(async () => (await page.getByTestId('trend').count())).toBeLessThan(40)
+  await expect.poll(async () => await page.getByTestId('trend').count()).toBeLessThan(40)
   await page.getByTestId('trending-find').locator('input').fill('no such word')
   await expect(page.getByTestId('trending')).toContainText('No trending video contains these words')
 })

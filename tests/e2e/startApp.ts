@@ -9,12 +9,15 @@ import { server as serverOf } from '../../scripts/serve.mjs'
 export const HOME = process.cwd()
 export const DEMO = join(HOME, '.cache/e2e/demo')
 
-const freePort = () => new Promise<number>((tell) => {
-  const probe = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = probe.address() as { port: number }
-    probe.close(() => { tell(port) })
+const freePort = () =>
+  new Promise<number>(tell => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => {
+        tell(port)
+      })
+    })
   })
-})
 
 export interface RunningApp {
   url: string
@@ -40,24 +43,54 @@ export interface StartOptions {
 }
 
 /** Starts the built app on data of its own. */
-export async function startApp({ from = 'demo', data, port, env = {}, closed = false }: StartOptions = {}): Promise<RunningApp> {
+export async function startApp({
+  from = 'demo',
+  data,
+  port,
+  env = {},
+  closed = false,
+}: StartOptions = {}): Promise<RunningApp> {
   const folder = data ?? mkdtempSync(join(tmpdir(), 'fonetra-e2e-'))
-  if (!data) for (const name of ['world.sqlite', ...(from === 'demo' ? ['fonetra.sqlite'] : [])]) cpSync(join(DEMO, name), join(folder, name))
-  const at = port ?? await freePort()
+  if (!data)
+    for (const name of ['world.sqlite', ...(from === 'demo' ? ['fonetra.sqlite'] : [])])
+      cpSync(join(DEMO, name), join(folder, name))
+  const at = port ?? (await freePort())
   const { args, env: serverEnv } = serverOf(HOME, folder, at)
-  const server = spawn(process.execPath, args, { cwd: HOME, stdio: ['ignore', 'ignore', 'pipe'], env: { ...serverEnv, FONETRA_STANDIN_CONTROL: '1', ...env } })
+  const server = spawn(process.execPath, args, {
+    cwd: HOME,
+    stdio: ['ignore', 'ignore', 'pipe'],
+    env: { ...serverEnv, FONETRA_STANDIN_CONTROL: '1', ...env },
+  })
   let told = ''
-  server.stderr.on('data', (chunk: Buffer) => { told += chunk.toString() })
-  const ended = new Promise<void>((tell) => { server.once('exit', () => { tell() }) })
+  server.stderr.on('data', (chunk: Buffer) => {
+    told += chunk.toString()
+  })
+  const ended = new Promise<void>(tell => {
+    server.once('exit', () => {
+      tell()
+    })
+  })
   const url = `http://127.0.0.1:${at}`
   for (let tries = 0; ; tries++) {
-    if (await fetch(`${url}/api/health`).then(async answer => answer.ok || closed && (await answer.text()).includes('data-'), () => false)) break
+    if (
+      await fetch(`${url}/api/health`).then(
+        async answer => answer.ok || (closed && (await answer.text()).includes('data-')),
+        () => false,
+      )
+    )
+      break
     if (tries > 300 || server.exitCode !== null) throw new Error(`The app did not start: ${told}`)
     await new Promise(wake => setTimeout(wake, 50))
   }
-  const end = async (signal: NodeJS.Signals) => { server.kill(signal); await ended }
+  const end = async (signal: NodeJS.Signals) => {
+    server.kill(signal)
+    await ended
+  }
   return {
-    url, data: folder, process: server, errors: () => told,
+    url,
+    data: folder,
+    process: server,
+    errors: () => told,
     kill: () => end('SIGKILL'),
     close: async () => {
       if (server.exitCode === null && server.signalCode === null) await end('SIGTERM')
@@ -77,11 +110,16 @@ function jsonOf(text: string): any {
 }
 
 /** Asks the API of an app and gives status and body. */
-export async function call(app: RunningApp, path: string, options: { method?: string, body?: unknown, raw?: string | Buffer, headers?: Record<string, string> } = {}) {
+export async function call(
+  app: RunningApp,
+  path: string,
+  options: { method?: string; body?: unknown; raw?: string | Buffer; headers?: Record<string, string> } = {},
+) {
   const { method = 'GET', body, raw, headers } = options
   const answer = await fetch(app.url + path, {
-    method, headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
-    ...(raw === undefined ? body === undefined ? {} : { body: JSON.stringify(body) } : { body: raw as BodyInit }),
+    method,
+    headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+    ...(raw === undefined ? (body === undefined ? {} : { body: JSON.stringify(body) }) : { body: raw as BodyInit }),
   })
   const text = await answer.text()
   return { status: answer.status, headers: answer.headers, text, json: jsonOf(text) }

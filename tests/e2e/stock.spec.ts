@@ -27,7 +27,9 @@ test('lists are made, filled, merged, exported and deleted with a way back', asy
   await page.getByTestId('list-phrases').locator('.note').fill('before the frost')
   await page.getByTestId('list-phrases').locator('.note').press('Tab')
   const id = new URL(page.url()).searchParams.get('list')!
-  await expect.poll(async () => (await call(app, `/api/lists/${id}/export?format=csv&region=GB`)).text).toContain('before the frost')
+  await expect
+    .poll(async () => (await call(app, `/api/lists/${id}/export?format=csv&region=GB`)).text)
+    .toContain('before the frost')
   // What is taken out comes back with its note, into its own list, whichever is open by then.
   await page.getByTestId('list-phrases').getByRole('checkbox').check()
   await page.getByRole('button', { name: 'Remove', exact: true }).click()
@@ -52,12 +54,21 @@ test('phrases of a list that nobody looked at are looked up', async ({ page }) =
   await expect(page.getByTestId('list-assess')).toHaveCount(0)
 })
 
-test('a long list is imported into, shown in parts, sorted by its headers and exported whole', async ({ page, app }) => {
+test('a long list is imported into, shown in parts, sorted by its headers and exported whole', async ({
+  page,
+  app,
+}) => {
   await page.goto('/library?tab=lists')
   await page.getByTestId('lists').getByRole('link', { name: 'Local work' }).click()
   const shown = page.getByTestId('list-shown')
   await expect(shown).toHaveText('5 phrases.')
-  await page.getByLabel('File to import').setInputFiles({ name: 'mills.csv', mimeType: 'text/csv', buffer: Buffer.from(`phrase,volume\n${Array.from({ length: 1200 }, (_, i) => `mill stone ${i},${i + 7}\n`).join('')}`) })
+  await page.getByLabel('File to import').setInputFiles({
+    name: 'mills.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      `phrase,volume\n${Array.from({ length: 1200 }, (_, i) => `mill stone ${i},${i + 7}\n`).join('')}`,
+    ),
+  })
   await expect(page.getByTestId('notice')).toContainText('1,200 phrases read from mills.csv')
   await expect(shown).toContainText('The first 500 of 1,205 phrases')
   await page.getByTestId('list-more').click()
@@ -73,7 +84,13 @@ test('a long list is imported into, shown in parts, sorted by its headers and ex
   const { json } = await call(app, `/api/lists/${id}/export?format=json&region=GB`)
   expect(json).toMatchObject({ format: 1, kind: 'fonetra-list', name: 'Local work' })
   expect((json as { phrases: unknown[] }).phrases).toHaveLength(1205)
-  expect((json as { phrases: unknown[] }).phrases.at(-1)).toEqual({ phrase: 'mill stone 1199', note: '', volume: 1206, difficulty: null, worth: null })
+  expect((json as { phrases: unknown[] }).phrases.at(-1)).toEqual({
+    phrase: 'mill stone 1199',
+    note: '',
+    volume: 1206,
+    difficulty: null,
+    worth: null,
+  })
   expect(await call(app, `/api/lists/${id}?limit=0`)).toMatchObject({ status: 400 })
 })
 
@@ -93,7 +110,8 @@ test('a channel is stated by hand for a client, and phrases are judged for it', 
   await page.getByTestId('own-videos').locator('textarea').first().fill('2026-10-01; 55; First ride')
   await page.getByTestId('own-save').click()
   await expect(page.getByTestId('own')).toContainText('120 subscribers')
-  // Another workspace is one switch away, with its own briefs; this one has none, and stays at work when the page is left and opened again.
+  // Another workspace is one switch away, with its own briefs; this one has none, and stays at work when the page is
+  // left and opened again.
   await page.getByTestId('workspace').click()
   await page.locator('.v-list-item', { hasText: 'Marrowby Wheel Shed' }).last().click()
   await expect(page).toHaveURL(/brief=/u)
@@ -109,11 +127,23 @@ test('a channel is stated by hand for a client, and phrases are judged for it', 
 test('sources change their order, and figures follow', async ({ page }) => {
   // On data of its own: lists that other tests import would stand between the two sources.
   const app = await startApp()
-  await call(app, '/api/import/phrases?region=GB&name=mine.csv', { method: 'POST', raw: 'phrase,volume\nbike bell brass,77777\nbike bell,77777\n' })
-  const detail = async () => (await call(app, '/api/phrases/detail?phrase=bike%20bell&region=GB')).json as { volume: number, figures: { region: string | null }[] }
+  await call(app, '/api/import/phrases?region=GB&name=mine.csv', {
+    method: 'POST',
+    raw: 'phrase,volume\nbike bell brass,77777\nbike bell,77777\n',
+  })
+  const detail = async () =>
+    (await call(app, '/api/phrases/detail?phrase=bike%20bell&region=GB')).json as {
+      volume: number
+      figures: { region: string | null }[]
+    }
   const volume = async () => (await detail()).volume
   // Until the service has told its own figure of it.
-  await expect.poll(async () => { await call(app, '/api/phrases?seed=bike%20bell&region=GB'); return (await detail()).figures.filter(figure => figure.region === 'GB').length }).toBe(2)
+  await expect
+    .poll(async () => {
+      await call(app, '/api/phrases?seed=bike%20bell&region=GB')
+      return (await detail()).figures.filter(figure => figure.region === 'GB').length
+    })
+    .toBe(2)
   expect(await volume()).toBe(77_777)
   await page.goto(`${app.url}/library?tab=sources`)
   await expect(page.getByTestId('source').first()).toContainText('mine.csv')
@@ -130,8 +160,19 @@ test('pages of one’s own are imported, bad lines told, and Rivals reads them',
   await page.getByTestId('pages-open').click()
   await page.getByTestId('pages-send').click()
   await expect(page.getByTestId('pages')).toContainText('Choose a file first')
-  const csv = ['phrase,rank,id,title,channel,subscribers,views,published', ...Array.from({ length: 20 }, (_, i) => `brass bell polish,${i + 1},own${i},Polish a brass bell ${i},Bell Loft,${100 * (i + 1)},${900 * (i + 1)},2026-06-01`), 'brass bell polish,21,,,,,,'].join('\n')
-  await page.getByTestId('pages-file').locator('input').setInputFiles({ name: 'results.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  const csv = [
+    'phrase,rank,id,title,channel,subscribers,views,published',
+    ...Array.from(
+      { length: 20 },
+      (_, i) =>
+        `brass bell polish,${i + 1},own${i},Polish a brass bell ${i},Bell Loft,${100 * (i + 1)},${900 * (i + 1)},2026-06-01`,
+    ),
+    'brass bell polish,21,,,,,,',
+  ].join('\n')
+  await page
+    .getByTestId('pages-file')
+    .locator('input')
+    .setInputFiles({ name: 'results.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
   await page.getByTestId('pages-send').click()
   await expect(page.getByTestId('pages-answer')).toContainText('20 videos of 1 channel, 1 result page; 1 line skipped')
   await page.goto('/rivals?phrase=brass+bell+polish&region=GB&depth=20')
@@ -142,16 +183,35 @@ test('pages of one’s own are imported, bad lines told, and Rivals reads them',
 test('places are imported and found', async ({ page }) => {
   await page.goto('/library?tab=places')
   await expect(page.getByTestId('place-list')).toContainText('Brackwater')
-  await page.getByTestId('places-file').setInputFiles({ name: 'towns.csv', mimeType: 'text/csv', buffer: Buffer.from('name,population,region\nHollowbrook,52000,GB\n,3,GB\n') })
+  await page.getByTestId('places-file').setInputFiles({
+    name: 'towns.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('name,population,region\nHollowbrook,52000,GB\n,3,GB\n'),
+  })
   await expect(page.getByTestId('notice')).toContainText('1 place read, 1 line skipped')
   await expect(page.getByTestId('place-list')).toContainText('Hollowbrook')
 })
 
-test('a live service is attached over the wire, its key is never told, and the simulated ones come back', async ({ page }) => {
+test('a live service is attached over the wire, its key is never told, and the simulated ones come back', async ({
+  page,
+}) => {
   test.setTimeout(90_000)
   const app = await startApp()
-  const service = spawn(process.execPath, [join(HOME, '.output/tools/standin.mjs'), '--world', join(app.data, 'world.sqlite'), '--port', '0', '--key', 'open-sesame-77'])
-  const address = await new Promise<string>((tell) => { service.stdout.on('data', (chunk: Buffer) => { const found = /http:\/\/[\d.:]+/u.exec(chunk.toString()); if (found) tell(found[0]) }) })
+  const service = spawn(process.execPath, [
+    join(HOME, '.output/tools/standin.mjs'),
+    '--world',
+    join(app.data, 'world.sqlite'),
+    '--port',
+    '0',
+    '--key',
+    'open-sesame-77',
+  ])
+  const address = await new Promise<string>(tell => {
+    service.stdout.on('data', (chunk: Buffer) => {
+      const found = /http:\/\/[\d.:]+/u.exec(chunk.toString())
+      if (found) tell(found[0])
+    })
+  })
   try {
     await page.goto(`${app.url}/library?tab=sources`)
     await page.getByTestId('service-address').locator('input').fill(address)
@@ -161,25 +221,41 @@ test('a live service is attached over the wire, its key is never told, and the s
     await page.getByTestId('service-key').locator('input').fill('open-sesame-77')
     await page.getByTestId('service-attach').click()
     await expect(page.getByText(`In use: ${address}, with a key.`)).toBeVisible()
-    for (const path of ['/api/services', '/api/workspaces', '/api/sources']) expect((await call(app, path)).text).not.toContain('open-sesame')
+    for (const path of ['/api/services', '/api/workspaces', '/api/sources'])
+      expect((await call(app, path)).text).not.toContain('open-sesame')
     const { host } = new URL(address)
     // A GET spends none of its calls; the same by POST does.
-    const kept = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB')).json as { missing: string[], rows: { source: string | null }[] }
+    const kept = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB')).json as {
+      missing: string[]
+      rows: { source: string | null }[]
+    }
     expect(kept.missing).toEqual([expect.stringContaining('not requested yet')])
     expect(kept.rows.some(row => row.source?.includes(host))).toBe(false)
     expect((await call(app, '/api/results?phrase=never%20opened%20by%20anyone&region=GB')).status).toBe(404)
-    const live = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB', { method: 'POST' })).json as { missing: string[], rows: { source: string | null }[] }
+    const live = (await call(app, '/api/phrases?seed=torque%20wrench&region=GB', { method: 'POST' })).json as {
+      missing: string[]
+      rows: { source: string | null }[]
+    }
     expect(live.missing).toEqual([])
-    // What it tells goes before what the simulated ones told, and says where it comes from; their pages are asked for anew.
+    // What it tells goes before what the simulated ones told, and says where it comes from; their pages are asked for
+    // anew.
     expect(live.rows.filter(row => row.source === `demand data by ${host}`).length).toBeGreaterThan(5)
     const results = '/api/results?phrase=clean%20bike%20chain&region=GB&depth=20'
-    expect((await call(app, results, { method: 'POST' })).json).toMatchObject({ source: `video site by ${host}`, problem: null })
+    expect((await call(app, results, { method: 'POST' })).json).toMatchObject({
+      source: `video site by ${host}`,
+      problem: null,
+    })
     // The key is not told to another server.
-    const moved = await call(app, '/api/services', { method: 'PUT', body: { address: address.replace('127.0.0.1', 'localhost') } })
+    const moved = await call(app, '/api/services', {
+      method: 'PUT',
+      body: { address: address.replace('127.0.0.1', 'localhost') },
+    })
     expect(moved.status).toBe(422)
     expect(moved.json.error.message).toContain('does not accept the key')
     service.kill()
-    const missing = (await call(app, '/api/phrases?seed=bar%20tape&region=GB', { method: 'POST' })).json as { missing: string[] }
+    const missing = (await call(app, '/api/phrases?seed=bar%20tape&region=GB', { method: 'POST' })).json as {
+      missing: string[]
+    }
     expect(missing.missing.join()).toContain('related phrases')
     expect(app.errors()).not.toContain('open-sesame')
     await page.getByTestId('service-detach').click()
@@ -191,15 +267,21 @@ test('a live service is attached over the wire, its key is never told, and the s
   }
 })
 
-test('with services slow by two seconds and every fifth call failing, everything completes or says what is missing', async ({ page }) => {
+test('with services slow by two seconds and every fifth call failing, everything completes or says what is missing', async ({
+  page,
+}) => {
   test.setTimeout(240_000)
   const app = await startApp({ env: { FONETRA_STANDIN_DELAY_MS: '2000', FONETRA_STANDIN_FAIL: '0.2' } })
   try {
     await page.goto(`${app.url}/demand?seed=kick+stand&region=GB&phrase=kick+stand`)
     await expect(page.getByTestId('demand-status')).toContainText('Loading')
-    await expect(page.getByTestId('phrase-row').first().or(page.getByTestId('no-phrases'))).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByTestId('phrase-row').first().or(page.getByTestId('no-phrases'))).toBeVisible({
+      timeout: 60_000,
+    })
     await expect(page.getByTestId('sheet').getByTestId('story')).toBeVisible({ timeout: 60_000 })
-    await expect(page.getByTestId('phrase-row').nth(2).locator('.difficulty')).toHaveText(/^\d+$|^–$/u, { timeout: 60_000 })
+    await expect(page.getByTestId('phrase-row').nth(2).locator('.difficulty')).toHaveText(/^\d+$|^–$/u, {
+      timeout: 60_000,
+    })
     await page.goto(`${app.url}/rivals?phrase=kick+stand&region=GB&tab=channels`)
     await expect(page.getByTestId('reading').or(page.getByRole('alert')).first()).toBeVisible({ timeout: 60_000 })
     await expect(page.getByTestId('channel').first()).toBeVisible({ timeout: 90_000 })

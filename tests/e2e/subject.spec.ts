@@ -5,10 +5,15 @@ import { call, demoApp, expect, test as pageTest, type RunningApp } from './app'
 const test = pageTest.extend<object, { app: RunningApp }>(demoApp)
 
 const titleOf = (page: Page) => page.getByTestId('title').locator('.cm-content')
-async function briefsOf(app: RunningApp): Promise<{ id: string, topic: string }[]> {
-  return ((await call(app, '/api/briefs')).json as { briefs: { id: string, topic: string }[] }).briefs
+async function briefsOf(app: RunningApp): Promise<{ id: string; topic: string }[]> {
+  return ((await call(app, '/api/briefs')).json as { briefs: { id: string; topic: string }[] }).briefs
 }
-const fieldsOf = async (app: RunningApp, id: string) => ((await call(app, `/api/briefs/${id}`)).json as { fields: { title: string, tray: { lead: string | null, support: string[] } } }).fields
+const fieldsOf = async (app: RunningApp, id: string) =>
+  (
+    (await call(app, `/api/briefs/${id}`)).json as {
+      fields: { title: string; tray: { lead: string | null; support: string[] } }
+    }
+  ).fields
 /** Turns to another brief by its name in the bar, as a person does. */
 async function turnTo(page: Page, topic: string) {
   await page.getByRole('button', { name: 'Switch brief' }).click()
@@ -16,8 +21,31 @@ async function turnTo(page: Page, topic: string) {
   await expect(page.getByRole('button', { name: 'Switch brief' })).toContainText(topic)
 }
 
-test('an undo leads to its own brief, also when another one is open, and overwrites nothing typed since', async ({ page, app }) => {
-  const [one, two] = [await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Subject one', tray: { lead: 'bike bell', support: ['bike pump', 'bike horn'], setAside: [] } } } }), await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Subject two', title: 'Of the second', tray: { lead: 'bike pump', support: [], setAside: [] } } } })].map(each => each.json as { id: string })
+test('an undo leads to its own brief, also when another one is open, and overwrites nothing typed since', async ({
+  page,
+  app,
+}) => {
+  const [one, two] = [
+    await call(app, '/api/briefs', {
+      method: 'POST',
+      body: {
+        fields: {
+          topic: 'Subject one',
+          tray: { lead: 'bike bell', support: ['bike pump', 'bike horn'], setAside: [] },
+        },
+      },
+    }),
+    await call(app, '/api/briefs', {
+      method: 'POST',
+      body: {
+        fields: {
+          topic: 'Subject two',
+          title: 'Of the second',
+          tray: { lead: 'bike pump', support: [], setAside: [] },
+        },
+      },
+    }),
+  ].map(each => each.json as { id: string })
   await page.goto(`/desk?brief=${one!.id}`)
   await page.getByTestId('tray').getByRole('button', { name: 'Remove bike bell' }).click()
   await expect(page.getByTestId('notice')).toContainText('removed')
@@ -33,20 +61,38 @@ test('an undo leads to its own brief, also when another one is open, and overwri
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
   const { revisions } = (await call(app, `/api/briefs/${two!.id}`)).json as { revisions: { tray: number } }
   await turnTo(page, 'Subject one')
-  await call(app, `/api/briefs/${two!.id}`, { method: 'PATCH', body: { editId: crypto.randomUUID(), fields: { tray: { revision: revisions.tray, value: { lead: 'bike light', support: [], setAside: [] } } } } })
+  await call(app, `/api/briefs/${two!.id}`, {
+    method: 'PATCH',
+    body: {
+      editId: crypto.randomUUID(),
+      fields: { tray: { revision: revisions.tray, value: { lead: 'bike light', support: [], setAside: [] } } },
+    },
+  })
   await page.getByTestId('undo').click()
   await expect(page.getByTestId('notice')).toContainText('“Subject two” was changed since')
   expect((await fieldsOf(app, two!.id)).tray.lead).toBe('bike light')
 })
 
-test('of two briefs opened quickly one after the other the second stands, whichever answers first', async ({ page, app }) => {
+test('of two briefs opened quickly one after the other the second stands, whichever answers first', async ({
+  page,
+  app,
+}) => {
   const [first, second] = await briefsOf(app)
   await page.goto(`/desk?brief=${first!.id}`)
   await expect(page.getByRole('button', { name: 'Switch brief' })).toContainText(first!.topic)
   let letGo: () => void = () => undefined
-  const held = new Promise<void>((resolve) => { letGo = resolve })
-  await page.route(`**/api/briefs/${second!.id}`, async (route) => { await held; await route.continue() })
-  const turn = (id: string) => page.evaluate((to) => { history.pushState(null, '', to); dispatchEvent(new PopStateEvent('popstate', { state: null })) }, `/desk?brief=${id}`)
+  const held = new Promise<void>(resolve => {
+    letGo = resolve
+  })
+  await page.route(`**/api/briefs/${second!.id}`, async route => {
+    await held
+    await route.continue()
+  })
+  const turn = (id: string) =>
+    page.evaluate(to => {
+      history.pushState(null, '', to)
+      dispatchEvent(new PopStateEvent('popstate', { state: null }))
+    }, `/desk?brief=${id}`)
   const asked = page.waitForRequest(`**/api/briefs/${second!.id}`)
   const answered = page.waitForResponse(`**/api/briefs/${second!.id}`)
   await turn(second!.id)
@@ -62,7 +108,11 @@ test('of two briefs opened quickly one after the other the second stands, whiche
 
 test('a brief opens and is saved where the browser’s storage is full', async ({ page, app }) => {
   const [brief] = await briefsOf(app)
-  await page.addInitScript(() => { Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError') } })
+  await page.addInitScript(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
   await page.goto(`/desk?brief=${brief!.id}`)
   await titleOf(page).click()
   await page.keyboard.press('End')
@@ -72,13 +122,16 @@ test('a brief opens and is saved where the browser’s storage is full', async (
 })
 
 test('an edit of a brief that is gone is told and not sent again and again', async ({ page, app }) => {
-  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Soon gone' } } })).json as { id: string }
+  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Soon gone' } } }))
+    .json as { id: string }
   await page.clock.install()
   await page.goto(`/desk?brief=${id}`)
   await titleOf(page).click()
   await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
   let sent = 0
-  page.on('request', (request) => { if (request.method() === 'PATCH') sent++ })
+  page.on('request', request => {
+    if (request.method() === 'PATCH') sent++
+  })
   await page.keyboard.type('Too late')
   await expect(page.getByTestId('save-state')).toContainText('no longer exists')
   await expect(titleOf(page)).toHaveText('Too late')
@@ -102,7 +155,9 @@ test('a score that cannot be worked out is told', async ({ page, app }) => {
 })
 
 test('two windows write a note and a list’s name: neither is overwritten unasked', async ({ page, app }) => {
-  const { id } = (await call(app, '/api/lists', { method: 'POST', body: { name: 'Of two windows' } })).json as { id: string }
+  const { id } = (await call(app, '/api/lists', { method: 'POST', body: { name: 'Of two windows' } })).json as {
+    id: string
+  }
   await page.goto(`/library?tab=lists&list=${id}`)
   const name = page.getByLabel('Name', { exact: true })
   await expect(name).toHaveValue('Of two windows')
@@ -113,5 +168,9 @@ test('two windows write a note and a list’s name: neither is overwritten unask
   await expect(name).toHaveValue('Theirs')
   await page.getByTestId('undo').click()
   await expect(name).toHaveValue('Mine')
-  expect(((await call(app, '/api/lists')).json as { lists: { id: string, name: string }[] }).lists.find(each => each.id === id)!.name).toBe('Mine')
+  expect(
+    ((await call(app, '/api/lists')).json as { lists: { id: string; name: string }[] }).lists.find(
+      each => each.id === id,
+    )!.name,
+  ).toBe('Mine')
 })

@@ -7,7 +7,7 @@ import type { DemandFilter } from '~/composables/demandQuery'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
-const props = defineProps<{ filters: Record<DemandFilter, string>, filtered: boolean }>()
+const props = defineProps<{ filters: Record<DemandFilter, string>; filtered: boolean }>()
 const emit = defineEmits<{ apply: [filters: Record<DemandFilter, string>] }>()
 const workspace = useWorkspace()
 const notices = useNotices()
@@ -22,11 +22,18 @@ async function refresh() {
     problem.value = messageOf(error)
   }
 }
-watch(() => workspace.id, () => void refresh(), { immediate: true })
+watch(
+  () => workspace.id,
+  () => void refresh(),
+  { immediate: true },
+)
 
 async function save() {
   const title = name.value.trim()
-  if (!title) { problem.value = 'Give the filters a name.'; return }
+  if (!title) {
+    problem.value = 'Give the filters a name.'
+    return
+  }
   try {
     const query = Object.fromEntries(Object.entries(props.filters).filter(([, value]) => value))
     await api('/api/filter-sets', { method: 'POST', body: { workspace: workspace.id, name: title, query } })
@@ -54,20 +61,57 @@ async function remove(set: FilterSet) {
   }
 }
 
-const apply = (set: FilterSet) => emit('apply', Object.fromEntries(Object.keys(props.filters).map(key => [key, set.query[key] ?? ''])) as Record<DemandFilter, string>)
+const apply = (set: FilterSet) =>
+  emit(
+    'apply',
+    Object.fromEntries(Object.keys(props.filters).map(key => [key, set.query[key] ?? ''])) as Record<
+      DemandFilter,
+      string
+    >,
+  )
 </script>
 
 <template>
   <div data-test="filter-sets">
     <p class="muted small">Saved filters</p>
-    <ul v-if="sets.length"><li v-for="set in sets" :key="set.id"><button class="plain" @click="apply(set)">{{ set.name }}</button><v-btn size="x-small" :icon="mdiClose" :aria-label="`Delete ${set.name}`" @click="remove(set)" /></li></ul>
+    <ul v-if="sets.length">
+      <li v-for="set in sets" :key="set.id">
+        <button class="plain" @click="apply(set)">{{ set.name }}</button><v-btn
+          size="x-small"
+          :icon="mdiClose"
+          :aria-label="`Delete ${set.name}`"
+          @click="remove(set)"
+        />
+      </li>
+    </ul>
     <p v-else class="small">None yet.</p>
-    <v-text-field v-if="filtered" v-model="name" label="Save these as" maxlength="120" :error-messages="problem" :append-inner-icon="mdiContentSaveOutline" class="mt-2" data-test="filter-save" @keydown.enter="save()" @click:append-inner="save()" />
+    <v-text-field
+      v-if="filtered"
+      v-model="name"
+      label="Save these as"
+      maxlength="120"
+      :error-messages="problem"
+      :append-inner-icon="mdiContentSaveOutline"
+      class="mt-2"
+      data-test="filter-save"
+      @keydown.enter="save()"
+      @click:append-inner="save()"
+    />
   </div>
 </template>
 
 <style scoped>
-ul { list-style: none; margin: 0; padding: 0; }
-li { display: flex; justify-content: space-between; align-items: center; }
-li button { color: var(--teal); }
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+li button {
+  color: var(--teal);
+}
 </style>

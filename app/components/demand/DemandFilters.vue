@@ -5,25 +5,43 @@ import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
 import { monthWord } from '../../../core/demand/story'
 import { isFigure, NUMBERS, type DemandFilter } from '~/composables/demandQuery'
 
-const props = defineProps<{ filters: Record<DemandFilter, string>, filtered: boolean }>()
-const emit = defineEmits<{ filter: [change: Partial<Record<DemandFilter, string>>], clear: [] }>()
+const props = defineProps<{ filters: Record<DemandFilter, string>; filtered: boolean }>()
+const emit = defineEmits<{ filter: [change: Partial<Record<DemandFilter, string>>]; clear: [] }>()
 const TYPED = ['contains', 'exclude', ...NUMBERS] as const
-type Typed = typeof TYPED[number]
+type Typed = (typeof TYPED)[number]
 const FLAGS = [
-  { name: 'questions', title: 'Questions only' }, { name: 'rising', title: 'Rising only' }, { name: 'both', title: 'Both sources suggest it' },
-  { name: 'block', title: 'Web search shows videos' }, { name: 'tray', title: 'Not in the tray' }, { name: 'aside', title: 'Show phrases set aside' },
+  { name: 'questions', title: 'Questions only' },
+  { name: 'rising', title: 'Rising only' },
+  { name: 'both', title: 'Both sources suggest it' },
+  { name: 'block', title: 'Web search shows videos' },
+  { name: 'tray', title: 'Not in the tray' },
+  { name: 'aside', title: 'Show phrases set aside' },
 ] as const
-const MONTHS = [{ title: 'any', value: '' }, ...Array.from({ length: 12 }, (_, month) => ({ title: monthWord(month), value: String(month + 1) }))]
-const INTENT_ITEMS = [{ title: 'any', value: '' }, ...INTENTS.map(intent => ({ title: INTENT_WORDS[intent], value: intent }))]
+const MONTHS = [
+  { title: 'any', value: '' },
+  ...Array.from({ length: 12 }, (_, month) => ({ title: monthWord(month), value: String(month + 1) })),
+]
+const INTENT_ITEMS = [
+  { title: 'any', value: '' },
+  ...INTENTS.map(intent => ({ title: INTENT_WORDS[intent], value: intent })),
+]
 
 /** A figure that is none is said so in its field and left out of the question. */
 const wrong = (name: Typed, text: string) => name !== 'contains' && name !== 'exclude' && !isFigure(text)
 const { typed, type, take } = useTyped(
   () => Object.fromEntries(TYPED.map(name => [name, props.filters[name]])) as Record<Typed, string>,
-  (texts) => { emit('filter', texts) },
-  { meant: (name, text) => wrong(name, text) ? '' : text.trim() })
-const fault = (name: Typed) => wrong(name, typed[name]) ? 'Give a number.' : ''
-const extra = computed(() => FLAGS.filter(flag => props.filters[flag.name]).length + Number(props.filters.season !== '') + Number(props.filters.intent !== ''))
+  texts => {
+    emit('filter', texts)
+  },
+  { meant: (name, text) => (wrong(name, text) ? '' : text.trim()) },
+)
+const fault = (name: Typed) => (wrong(name, typed[name]) ? 'Give a number.' : '')
+const extra = computed(
+  () =>
+    FLAGS.filter(flag => props.filters[flag.name]).length +
+    Number(props.filters.season !== '') +
+    Number(props.filters.intent !== ''),
+)
 
 function clear() {
   take(Object.fromEntries(TYPED.map(name => [name, ''])))
@@ -38,18 +56,97 @@ function apply(filters: Record<DemandFilter, string>) {
 
 <template>
   <div class="filters" role="group" aria-label="Filters">
-    <v-text-field maxlength="400" class="wide" label="Holds" :model-value="typed.contains" title="Phrases with any of these words. Separate with commas: clean, wash" data-test="filter-contains" @update:model-value="type('contains', $event)" />
-    <v-text-field maxlength="400" class="wide" label="Without" :model-value="typed.exclude" title="Hide phrases with any of these words. Separate with commas: gold, silver" data-test="filter-exclude" @update:model-value="type('exclude', $event)" />
-    <v-text-field maxlength="400" label="Words from" inputmode="numeric" :model-value="typed.minWords" :error-messages="fault('minWords')" data-test="filter-min-words" @update:model-value="type('minWords', $event)" />
-    <v-text-field maxlength="400" label="to" inputmode="numeric" :model-value="typed.maxWords" :error-messages="fault('maxWords')" @update:model-value="type('maxWords', $event)" />
-    <v-text-field maxlength="400" label="Least volume" inputmode="numeric" :model-value="typed.minVolume" :error-messages="fault('minVolume')" data-test="filter-volume" @update:model-value="type('minVolume', $event)" />
-    <v-text-field maxlength="400" label="Difficulty to" inputmode="numeric" :model-value="typed.maxDifficulty" :error-messages="fault('maxDifficulty')" data-test="filter-difficulty" @update:model-value="type('maxDifficulty', $event)" />
+    <v-text-field
+      maxlength="400"
+      class="wide"
+      label="Holds"
+      :model-value="typed.contains"
+      title="Phrases with any of these words. Separate with commas: clean, wash"
+      data-test="filter-contains"
+      @update:model-value="type('contains', $event)"
+    />
+    <v-text-field
+      maxlength="400"
+      class="wide"
+      label="Without"
+      :model-value="typed.exclude"
+      title="Hide phrases with any of these words. Separate with commas: gold, silver"
+      data-test="filter-exclude"
+      @update:model-value="type('exclude', $event)"
+    />
+    <v-text-field
+      maxlength="400"
+      label="Words from"
+      inputmode="numeric"
+      :model-value="typed.minWords"
+      :error-messages="fault('minWords')"
+      data-test="filter-min-words"
+      @update:model-value="type('minWords', $event)"
+    />
+    <v-text-field
+      maxlength="400"
+      label="to"
+      inputmode="numeric"
+      :model-value="typed.maxWords"
+      :error-messages="fault('maxWords')"
+      @update:model-value="type('maxWords', $event)"
+    />
+    <v-text-field
+      maxlength="400"
+      label="Least volume"
+      inputmode="numeric"
+      :model-value="typed.minVolume"
+      :error-messages="fault('minVolume')"
+      data-test="filter-volume"
+      @update:model-value="type('minVolume', $event)"
+    />
+    <v-text-field
+      maxlength="400"
+      label="Difficulty to"
+      inputmode="numeric"
+      :model-value="typed.maxDifficulty"
+      :error-messages="fault('maxDifficulty')"
+      data-test="filter-difficulty"
+      @update:model-value="type('maxDifficulty', $event)"
+    />
     <v-menu :close-on-content-click="false" location="bottom end">
-      <template #activator="{ props: menu }"><v-btn v-bind="menu" :prepend-icon="mdiFilterVariant" :color="extra ? 'primary' : undefined" data-test="filter-more">More{{ extra ? ` (${extra})` : '' }}</v-btn></template>
+      <template #activator="{ props: menu }"
+        ><v-btn
+          v-bind="menu"
+          :prepend-icon="mdiFilterVariant"
+          :color="extra ? 'primary' : undefined"
+          data-test="filter-more"
+          >More{{ extra ? ` (${extra})` : '' }}</v-btn
+        ></template
+      >
       <v-card class="more" data-test="filter-menu">
-        <v-checkbox v-for="flag in FLAGS" :key="flag.name" :label="flag.title" :model-value="filters[flag.name] === '1'" density="compact" hide-details color="primary" :data-test="`filter-${flag.name}`" @update:model-value="emit('filter', { [flag.name]: $event ? '1' : '' })" />
-        <v-select label="Peaks in" :items="MONTHS" :model-value="filters.season" class="mt-3" data-test="filter-season" @update:model-value="emit('filter', { season: $event })" />
-        <v-select label="The searcher wants to" :items="INTENT_ITEMS" :model-value="filters.intent" class="mt-3" data-test="filter-intent" @update:model-value="emit('filter', { intent: $event })" />
+        <v-checkbox
+          v-for="flag in FLAGS"
+          :key="flag.name"
+          :label="flag.title"
+          :model-value="filters[flag.name] === '1'"
+          density="compact"
+          hide-details
+          color="primary"
+          :data-test="`filter-${flag.name}`"
+          @update:model-value="emit('filter', { [flag.name]: $event ? '1' : '' })"
+        />
+        <v-select
+          label="Peaks in"
+          :items="MONTHS"
+          :model-value="filters.season"
+          class="mt-3"
+          data-test="filter-season"
+          @update:model-value="emit('filter', { season: $event })"
+        />
+        <v-select
+          label="The searcher wants to"
+          :items="INTENT_ITEMS"
+          :model-value="filters.intent"
+          class="mt-3"
+          data-test="filter-intent"
+          @update:model-value="emit('filter', { intent: $event })"
+        />
         <DemandFilterSets class="mt-3" :filters="filters" :filtered="filtered" @apply="apply" />
       </v-card>
     </v-menu>
@@ -58,10 +155,27 @@ function apply(filters: Record<DemandFilter, string>) {
 </template>
 
 <style scoped>
-.filters { display: flex; gap: 8px; align-items: flex-start; }
-.filters > * { flex: 0 0 118px; }
-.filters > :nth-child(4) { flex-basis: 60px; }
-.filters > .wide { flex: 1 1 110px; min-width: 0; }
-.filters > .v-btn { flex: none; align-self: center; }
-.more { padding: 10px 16px 16px; width: 300px; }
+.filters {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+}
+.filters > * {
+  flex: 0 0 118px;
+}
+.filters > :nth-child(4) {
+  flex-basis: 60px;
+}
+.filters > .wide {
+  flex: 1 1 110px;
+  min-width: 0;
+}
+.filters > .v-btn {
+  flex: none;
+  align-self: center;
+}
+.more {
+  padding: 10px 16px 16px;
+  width: 300px;
+}
 </style>

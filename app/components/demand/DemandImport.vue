@@ -8,7 +8,7 @@ import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ region: string | null, language: string, dropped: File | null }>()
+const props = defineProps<{ region: string | null; language: string; dropped: File | null }>()
 const emit = defineEmits<{ imported: [] }>()
 const notices = useNotices()
 const file = ref<File | null>(null)
@@ -16,22 +16,26 @@ const region = ref<string | null>(props.region)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
 const problem = ref('')
 const answer = ref<ImportAnswer | null>(null)
-const unknown = ref<{ headers: string[], sample: string[][] } | null>(null)
+const unknown = ref<{ headers: string[]; sample: string[][] } | null>(null)
 const mapped = ref<Partial<Record<ListColumn, number>>>({})
 
-watch(open, (now) => {
-  if (!now) {
-    if (busy.value) {
-      notices.tell('Stopped. The rows read so far are saved. Import the list again to add the rest.')
-      emit('imported')
+watch(
+  open,
+  now => {
+    if (!now) {
+      if (busy.value) {
+        notices.tell('Stopped. The rows read so far are saved. Import the list again to add the rest.')
+        emit('imported')
+      }
+      return stop()
     }
-    return stop()
-  }
-  file.value = props.dropped
-  region.value = props.region
-  forget()
-  if (file.value) void send()
-}, { immediate: true })
+    file.value = props.dropped
+    region.value = props.region
+    forget()
+    if (file.value) void send()
+  },
+  { immediate: true },
+)
 watch(file, forget)
 
 function forget() {
@@ -41,8 +45,19 @@ function forget() {
   mapped.value = {}
 }
 
-const NAMES: Record<ListColumn, string> = { phrase: 'Phrase', volume: 'Searches a month', region: 'Region', change: 'Change', competition: 'Competing videos', advertiser: 'Advertiser interest', months: 'Months' }
-const choices = computed(() => [{ title: '(not in the file)', value: -1 }, ...(unknown.value?.headers.map((header, i) => ({ title: header || `column ${i + 1}`, value: i })) ?? [])])
+const NAMES: Record<ListColumn, string> = {
+  phrase: 'Phrase',
+  volume: 'Searches a month',
+  region: 'Region',
+  change: 'Change',
+  competition: 'Competing videos',
+  advertiser: 'Advertiser interest',
+  months: 'Months',
+}
+const choices = computed(() => [
+  { title: '(not in the file)', value: -1 },
+  ...(unknown.value?.headers.map((header, i) => ({ title: header || `column ${i + 1}`, value: i })) ?? []),
+])
 
 async function send() {
   if (!file.value) {
@@ -53,20 +68,29 @@ async function send() {
     problem.value = 'Choose the column that contains the phrases.'
     return
   }
-  const columns = unknown.value ? Object.entries(mapped.value).filter(([, index]) => index >= 0).map(([column, index]) => `${column}:${index}`).join(',') : ''
+  const columns = unknown.value
+    ? Object.entries(mapped.value)
+        .filter(([, index]) => index >= 0)
+        .map(([column, index]) => `${column}:${index}`)
+        .join(',')
+    : ''
   problem.value = ''
   try {
-    const got = await sendFile<ImportAnswer>('/api/import/phrases', file.value, { region: region.value, language: props.language, columns, name: file.value.name.slice(0, 120) })
+    const got = await sendFile<ImportAnswer>('/api/import/phrases', file.value, {
+      region: region.value,
+      language: props.language,
+      columns,
+      name: file.value.name.slice(0, 120),
+    })
     if (!got) return
     answer.value = got
     unknown.value = null
     emit('imported')
   } catch (error) {
     if (error instanceof ApiProblem && error.code === 'unknown-columns') {
-      unknown.value = error.details as { headers: string[], sample: string[][] }
+      unknown.value = error.details as { headers: string[]; sample: string[][] }
       mapped.value = guessColumns(unknown.value.sample)
-    }
-    else problem.value = messageOf(error)
+    } else problem.value = messageOf(error)
   }
 }
 </script>
@@ -75,30 +99,112 @@ async function send() {
   <v-dialog v-model="open" aria-label="Import a list of phrases" max-width="640">
     <v-card title="Import a list of phrases" data-test="import">
       <v-card-text>
-        <p class="muted mb-3">CSV, TSV or JSON with a header row: a column for the phrase and, if you have it, one for monthly searches. Figures from other sources are kept, each with its source and date.</p>
-        <v-file-input v-model="file" label="File" variant="outlined" density="compact" :prepend-icon="mdiFileUploadOutline" accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json" :error-messages="problem" hide-details="auto" data-test="import-file" />
+        <p class="muted mb-3">
+          CSV, TSV or JSON with a header row: a column for the phrase and, if you have it, one for monthly searches.
+          Figures from other sources are kept, each with its source and date.
+        </p>
+        <v-file-input
+          v-model="file"
+          label="File"
+          variant="outlined"
+          density="compact"
+          :prepend-icon="mdiFileUploadOutline"
+          accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json"
+          :error-messages="problem"
+          hide-details="auto"
+          data-test="import-file"
+        />
         <ShellRegion v-model="region" class="mt-4" />
         <div v-if="unknown" class="mt-4" data-test="import-mapping">
           <p class="mb-2">No column is named as the phrase. Match the columns below; a guess is filled in.</p>
-          <table class="mb-3 small"><thead><tr><th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th></tr></thead><tbody><tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i"><td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td></tr></tbody></table>
-          <div class="map"><v-select v-for="column in LIST_COLUMNS" :key="column" :model-value="mapped[column] ?? -1" :items="choices" :label="NAMES[column]" :data-test="`map-${column}`" @update:model-value="mapped = { ...mapped, [column]: $event }" /></div>
+          <table class="mb-3 small">
+            <thead>
+              <tr>
+                <th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i">
+                <td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <div class="map">
+            <v-select
+              v-for="column in LIST_COLUMNS"
+              :key="column"
+              :model-value="mapped[column] ?? -1"
+              :items="choices"
+              :label="NAMES[column]"
+              :data-test="`map-${column}`"
+              @update:model-value="mapped = { ...mapped, [column]: $event }"
+            />
+          </div>
         </div>
         <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
-          <p><strong>{{ counted(answer.accepted, 'phrase') }}</strong> new, <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated, <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.</p>
-          <p class="muted small">Read as: {{ Object.entries(answer.columns).map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`).join(', ') }}.</p>
-          <ul v-if="answer.rejected.length" class="rejected small sheet"><li v-for="each in answer.rejected" :key="each.line"><span class="figure">line {{ each.line }}</span> {{ each.reason }}</li><li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li></ul>
+          <p>
+            <strong>{{ counted(answer.accepted, 'phrase') }}</strong> new,
+            <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated,
+            <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.
+          </p>
+          <p class="muted small">
+            Read as:
+            {{
+              Object.entries(answer.columns)
+                .map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`)
+                .join(', ')
+            }}.
+          </p>
+          <ul v-if="answer.rejected.length" class="rejected small sheet">
+            <li v-for="each in answer.rejected" :key="each.line">
+              <span class="figure">line {{ each.line }}</span> {{ each.reason }}
+            </li>
+            <li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li>
+          </ul>
         </div>
       </v-card-text>
-      <v-card-actions><v-spacer /><v-btn @click="open = false">{{ busy ? 'Stop' : 'Close' }}</v-btn><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="import-send" @click="send">Import</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-spacer /><v-btn @click="open = false">{{ busy ? 'Stop' : 'Close' }}</v-btn
+        ><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="import-send" @click="send"
+          >Import</v-btn
+        ></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.map { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
-.rejected { list-style: none; padding: 8px 10px; margin: 8px 0 0; max-height: 180px; overflow: auto; }
-.rejected span { color: var(--muted); margin-right: 6px; }
-table { border-collapse: collapse; width: 100%; display: block; overflow-x: auto; }
-th, td { border: 1px solid var(--line); padding: 3px 7px; text-align: start; max-width: 200px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.map {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.rejected {
+  list-style: none;
+  padding: 8px 10px;
+  margin: 8px 0 0;
+  max-height: 180px;
+  overflow: auto;
+}
+.rejected span {
+  color: var(--muted);
+  margin-right: 6px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  display: block;
+  overflow-x: auto;
+}
+th,
+td {
+  border: 1px solid var(--line);
+  padding: 3px 7px;
+  text-align: start;
+  max-width: 200px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 </style>

@@ -7,7 +7,7 @@ import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
-const props = defineProps<{ phrases: string[], language: string, disabled?: boolean }>()
+const props = defineProps<{ phrases: string[]; language: string; disabled?: boolean }>()
 const emit = defineEmits<{ added: [] }>()
 const workspace = useWorkspace()
 const notices = useNotices()
@@ -28,8 +28,20 @@ async function add(list: ListLine) {
   const phrases = [...props.phrases]
   try {
     const { language } = props
-    const { added } = await api<ChangedList>(`/api/lists/${list.id}`, { method: 'PATCH', body: { add: phrases, language } })
-    notices.tell(`${counted(added.length, 'phrase')} added to “${list.name}”.`, added.length ? { undo: async () => { await api(`/api/lists/${list.id}`, { method: 'PATCH', body: { remove: added, language } }) } } : {})
+    const { added } = await api<ChangedList>(`/api/lists/${list.id}`, {
+      method: 'PATCH',
+      body: { add: phrases, language },
+    })
+    notices.tell(
+      `${counted(added.length, 'phrase')} added to “${list.name}”.`,
+      added.length
+        ? {
+            undo: async () => {
+              await api(`/api/lists/${list.id}`, { method: 'PATCH', body: { remove: added, language } })
+            },
+          }
+        : {},
+    )
     open.value = false
     emit('added')
   } catch (error) {
@@ -37,10 +49,20 @@ async function add(list: ListLine) {
   }
 }
 async function make() {
-  if (!name.value.trim()) { problem.value = 'Give the list a name.'; return }
+  if (!name.value.trim()) {
+    problem.value = 'Give the list a name.'
+    return
+  }
   try {
-    const made = await api<ListLine>('/api/lists', { method: 'POST', body: { workspace: workspace.id, name: name.value.trim(), phrases: props.phrases, language: props.language } })
-    notices.tell(`List “${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: async () => { await api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } }) } })
+    const made = await api<ListLine>('/api/lists', {
+      method: 'POST',
+      body: { workspace: workspace.id, name: name.value.trim(), phrases: props.phrases, language: props.language },
+    })
+    notices.tell(`List “${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, {
+      undo: async () => {
+        await api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } })
+      },
+    })
     name.value = ''
     open.value = false
     emit('added')
@@ -52,10 +74,28 @@ async function make() {
 
 <template>
   <v-menu v-model="open" :close-on-content-click="false" @update:model-value="$event && refresh()">
-    <template #activator="{ props: menu }"><v-btn v-bind="menu" :prepend-icon="mdiPlaylistPlus" :disabled="disabled" data-test="to-list">To a list</v-btn></template>
+    <template #activator="{ props: menu }"
+      ><v-btn v-bind="menu" :prepend-icon="mdiPlaylistPlus" :disabled="disabled" data-test="to-list"
+        >To a list</v-btn
+      ></template
+    >
     <v-card class="pa-3" width="280" data-test="list-menu">
-      <v-list v-if="lists.length" density="compact" class="mb-2"><v-list-item v-for="list in lists" :key="list.id" :title="list.name" :subtitle="counted(list.phrases, 'phrase')" @click="add(list)" /></v-list>
-      <v-text-field v-model="name" label="New list" maxlength="120" :error-messages="problem" data-test="new-list" @keydown.enter="make" />
+      <v-list v-if="lists.length" density="compact" class="mb-2"
+        ><v-list-item
+          v-for="list in lists"
+          :key="list.id"
+          :title="list.name"
+          :subtitle="counted(list.phrases, 'phrase')"
+          @click="add(list)"
+      /></v-list>
+      <v-text-field
+        v-model="name"
+        label="New list"
+        maxlength="120"
+        :error-messages="problem"
+        data-test="new-list"
+        @keydown.enter="make"
+      />
       <v-btn class="mt-2" size="small" variant="tonal" @click="make">Create</v-btn>
     </v-card>
   </v-menu>

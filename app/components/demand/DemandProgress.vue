@@ -1,15 +1,25 @@
 <script setup lang="ts">
 import { leftWords } from '~/composables/assessing'
 
-defineProps<{ done: number, total: number, left: number | null, running: boolean, problem: string }>()
+defineProps<{ done: number; total: number; left: number | null; running: boolean; problem: string }>()
 const emit = defineEmits<{ stop: [] }>()
 </script>
 
 <template>
   <div class="progress small" role="status" data-test="progress">
     <template v-if="running">
-      <v-progress-linear :model-value="total ? done / total * 100 : 0" color="primary" height="4" aria-label="Assessed so far" />
-      <span><span class="figure">{{ done.toLocaleString('en') }}</span> of <span class="figure">{{ total.toLocaleString('en') }}</span> assessed<template v-if="left !== null">, {{ leftWords(left) }}</template></span>
+      <v-progress-linear
+        :model-value="total ? (done / total) * 100 : 0"
+        color="primary"
+        height="4"
+        aria-label="Assessed so far"
+      />
+      <span
+        ><span class="figure">{{ done.toLocaleString('en') }}</span> of
+        <span class="figure">{{ total.toLocaleString('en') }}</span> assessed<template v-if="left !== null"
+          >, {{ leftWords(left) }}</template
+        ></span
+      >
       <v-btn size="small" variant="tonal" data-test="progress-stop" @click="emit('stop')">Stop</v-btn>
     </template>
     <span v-else-if="total">{{ done.toLocaleString('en') }} of {{ total.toLocaleString('en') }} assessed.</span>
@@ -18,8 +28,21 @@ const emit = defineEmits<{ stop: [] }>()
 </template>
 
 <style scoped>
-.progress { display: flex; align-items: center; gap: 12px; min-height: 28px; }
-.progress :deep(.v-progress-linear) { max-width: 200px; }
-.progress > span { white-space: nowrap; }
-.problem { color: var(--plum); overflow: hidden; text-overflow: ellipsis; }
+.progress {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 28px;
+}
+.progress :deep(.v-progress-linear) {
+  max-width: 200px;
+}
+.progress > span {
+  white-space: nowrap;
+}
+.problem {
+  color: var(--plum);
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 </style>

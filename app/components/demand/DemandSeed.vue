@@ -3,13 +3,16 @@ import { mdiMagnify } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
 import { MOST_SEEDS, splitSeeds } from '../../../core/demand/seeds'
-import { MAX_PHRASE } from '../../../shared/text'
+import { MAX_PHRASE } from '../../../core/text/inputs'
 import { api } from '~/composables/api'
 import { useAccess } from '~/stores/access'
 
-interface Suggestion { phrase: string, via: string[] }
+interface Suggestion {
+  phrase: string
+  via: string[]
+}
 
-const props = defineProps<{ seed: string, region: string | null, language: string }>()
+const props = defineProps<{ seed: string; region: string | null; language: string }>()
 const emit = defineEmits<{ ask: [seed: string] }>()
 const access = useAccess()
 const typed = ref(props.seed)
@@ -17,7 +20,12 @@ const own = ref('')
 const suggestions = ref<Suggestion[]>([])
 /** The text last asked for: suggestions that come late for it are not wanted any more. */
 let asked = props.seed
-watch(() => props.seed, (seed) => { typed.value = asked = seed })
+watch(
+  () => props.seed,
+  seed => {
+    typed.value = asked = seed
+  },
+)
 
 /** Someone stands on a suggestion with the arrow keys: what comes late must not put another one under Enter. */
 const isChoosing = () => document.activeElement?.closest('[role=option]') != null
@@ -29,9 +37,13 @@ const suggest = useDebounceFn(async (prefix: string) => {
     suggestions.value = []
     return
   }
-  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', { method: access.askMethod, query: { prefix: last, region: props.region, language: props.language } }).catch(() => null)
+  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', {
+    method: access.askMethod,
+    query: { prefix: last, region: props.region, language: props.language },
+  }).catch(() => null)
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
-  if (got && prefix === typed.value && prefix !== asked && !isChoosing()) suggestions.value = got.suggestions.map(each => ({ ...each, phrase: before + each.phrase }))
+  if (got && prefix === typed.value && prefix !== asked && !isChoosing())
+    suggestions.value = got.suggestions.map(each => ({ ...each, phrase: before + each.phrase }))
 }, 120)
 
 function onType(text: string) {
@@ -43,7 +55,10 @@ function onType(text: string) {
 
 /** Lines that are pasted become seeds, separated by commas: a field of one line would run them together. */
 function onPaste(event: ClipboardEvent) {
-  const lines = (event.clipboardData?.getData('text') ?? '').split(/[\r\n]+/u).map(line => line.trim()).filter(Boolean)
+  const lines = (event.clipboardData?.getData('text') ?? '')
+    .split(/[\r\n]+/u)
+    .map(line => line.trim())
+    .filter(Boolean)
   if (lines.length < 2) return
   event.preventDefault()
   const field = event.target as HTMLInputElement
@@ -55,12 +70,17 @@ function onPaste(event: ClipboardEvent) {
 const BEFORE_LAST = /^.*,\s*/u
 
 function ask(seed = typed.value) {
-  const text = seed.replace(/[\p{Cc}\p{Cf}]+/gu, ' ').replace(/\s+/gu, ' ').trim()
+  const text = seed
+    .replace(/[\p{Cc}\p{Cf}]+/gu, ' ')
+    .replace(/\s+/gu, ' ')
+    .trim()
   const seeds = splitSeeds(text)
   const longest = Math.max(0, ...seeds.map(each => each.length))
   if (!seeds.length) own.value = 'Type a word or two that your video is about.'
-  else if (seeds.length > MOST_SEEDS) own.value = `You entered ${seeds.length} seeds. The limit is ${MOST_SEEDS}; remove some.`
-  else if (longest > MAX_PHRASE) own.value = `This seed has ${longest.toLocaleString('en')} characters. The limit is ${MAX_PHRASE}; shorten it to a few words.`
+  else if (seeds.length > MOST_SEEDS)
+    own.value = `You entered ${seeds.length} seeds. The limit is ${MOST_SEEDS}; remove some.`
+  else if (longest > MAX_PHRASE)
+    own.value = `This seed has ${longest.toLocaleString('en')} characters. The limit is ${MAX_PHRASE}; shorten it to a few words.`
   else {
     own.value = ''
     suggestions.value = []
@@ -78,14 +98,43 @@ async function onPick(value: unknown) {
 
 <template>
   <v-combobox
-    :model-value="typed" :search="typed" :items="suggestions" item-title="phrase" item-value="phrase" :return-object="false" no-filter hide-no-data
-    label="What is the video about? Separate several with commas" :prepend-inner-icon="mdiMagnify" variant="outlined" density="compact" menu-icon="" :error-messages="own" hide-details="auto"
-    data-first-field data-test="seed" :menu-props="{ maxHeight: 420 }"
-    @update:search="onType" @update:model-value="onPick" @keydown.enter="ask()" @paste="onPaste"
+    :model-value="typed"
+    :search="typed"
+    :items="suggestions"
+    item-title="phrase"
+    item-value="phrase"
+    :return-object="false"
+    no-filter
+    hide-no-data
+    label="What is the video about? Separate several with commas"
+    :prepend-inner-icon="mdiMagnify"
+    variant="outlined"
+    density="compact"
+    menu-icon=""
+    :error-messages="own"
+    hide-details="auto"
+    data-first-field
+    data-test="seed"
+    :menu-props="{ maxHeight: 420 }"
+    @update:search="onType"
+    @update:model-value="onPick"
+    @keydown.enter="ask()"
+    @paste="onPaste"
   >
     <template #item="{ props: item, item: raw }">
-      <v-list-item v-bind="item" density="compact" :title="(raw as unknown as Suggestion).phrase" @click="ask((raw as unknown as Suggestion).phrase)">
-        <template #append><span class="small muted">{{ (raw as unknown as Suggestion).via.map(source => source === 'video' ? 'video site' : 'web search').join(' + ') }}</span></template>
+      <v-list-item
+        v-bind="item"
+        density="compact"
+        :title="(raw as unknown as Suggestion).phrase"
+        @click="ask((raw as unknown as Suggestion).phrase)"
+      >
+        <template #append
+          ><span class="small muted">{{
+            (raw as unknown as Suggestion).via
+              .map(source => (source === 'video' ? 'video site' : 'web search'))
+              .join(' + ')
+          }}</span></template
+        >
       </v-list-item>
     </template>
   </v-combobox>

@@ -2,30 +2,68 @@
 import { computed } from 'vue'
 import type { Fix, PlaceId, Placement } from '../../../core/draft/draft'
 import { insertionKey } from '../../../core/draft/insertions'
-import type { BriefFields } from '../../../shared/brief'
+import type { BriefFields } from '../../../core/brief/brief'
 import { trayMark } from '~/composables/figures'
 
-const props = defineProps<{ fields: BriefFields, phrases: string[], placements: Placement[], insertions: Record<string, Fix> }>()
-const emit = defineEmits<{ show: [placement: Placement], insert: [insertion: Fix] }>()
+const props = defineProps<{
+  fields: BriefFields
+  phrases: string[]
+  placements: Placement[]
+  insertions: Record<string, Fix>
+}>()
+const emit = defineEmits<{ show: [placement: Placement]; insert: [insertion: Fix] }>()
 
-const PLACES: { id: PlaceId, short: string, name: string }[] = [
-  { id: 'fileName', short: 'File', name: 'the file name' }, { id: 'title', short: 'Title', name: 'the title' }, { id: 'titleFront', short: 'Front', name: 'the part of the title a phone shows' },
-  { id: 'firstLine', short: 'Line 1', name: 'the first line of the description' }, { id: 'opening', short: 'Start', name: 'the opening that results show' }, { id: 'description', short: 'Text', name: 'the description' },
-  { id: 'firstTag', short: 'Tag 1', name: 'the first tag' }, { id: 'tags', short: 'Tags', name: 'the tags' }, { id: 'hashtags', short: 'Hash', name: 'the hashtags' }, { id: 'chapters', short: 'Chap.', name: 'the chapters' },
+const PLACES: { id: PlaceId; short: string; name: string }[] = [
+  { id: 'fileName', short: 'File', name: 'the file name' },
+  { id: 'title', short: 'Title', name: 'the title' },
+  { id: 'titleFront', short: 'Front', name: 'the part of the title a phone shows' },
+  { id: 'firstLine', short: 'Line 1', name: 'the first line of the description' },
+  { id: 'opening', short: 'Start', name: 'the opening that results show' },
+  { id: 'description', short: 'Text', name: 'the description' },
+  { id: 'firstTag', short: 'Tag 1', name: 'the first tag' },
+  { id: 'tags', short: 'Tags', name: 'the tags' },
+  { id: 'hashtags', short: 'Hash', name: 'the hashtags' },
+  { id: 'chapters', short: 'Chap.', name: 'the chapters' },
 ]
-const HAS_NONE: Partial<Record<PlaceId, string>> = { fileName: 'no file name yet', hashtags: 'no hashtags yet', chapters: 'no chapters yet', firstTag: 'no tags yet', tags: 'no tags yet' }
-const GRADES = { exact: 'word for word', inflected: 'with other endings', ordered: 'in order, with words between', scattered: 'its words apart', fragment: 'only part of it', none: 'absent' }
+const HAS_NONE: Partial<Record<PlaceId, string>> = {
+  fileName: 'no file name yet',
+  hashtags: 'no hashtags yet',
+  chapters: 'no chapters yet',
+  firstTag: 'no tags yet',
+  tags: 'no tags yet',
+}
+const GRADES = {
+  exact: 'word for word',
+  inflected: 'with other endings',
+  ordered: 'in order, with words between',
+  scattered: 'its words apart',
+  fragment: 'only part of it',
+  none: 'absent',
+}
 
 const cells = computed(() => {
   const found = new Map(props.placements.map(each => [`${each.phrase}\n${each.place}`, each]))
   return props.phrases.map((phrase, i) => ({
     phrase,
     mark: trayMark(props.fields.tray.lead ? i : i + 1),
-    places: PLACES.map((place) => {
+    places: PLACES.map(place => {
       const placement = found.get(`${phrase}\n${place.id}`)
-      const state = !placement ? 'n/a' as const : placement.grade === 'exact' ? 'met' as const : placement.grade === 'none' || placement.grade === 'fragment' ? 'missing' as const : 'partly' as const
-      const insertion = state === 'met' || state === 'partly' ? null : props.insertions[insertionKey(phrase, place.id)] ?? null
-      return { place, placement, state, insertion, label: `“${phrase}” in ${place.name}: ${placement ? GRADES[placement.grade] : HAS_NONE[place.id] ?? 'does not apply'}` }
+      const state = !placement
+        ? ('n/a' as const)
+        : placement.grade === 'exact'
+          ? ('met' as const)
+          : placement.grade === 'none' || placement.grade === 'fragment'
+            ? ('missing' as const)
+            : ('partly' as const)
+      const insertion =
+        state === 'met' || state === 'partly' ? null : (props.insertions[insertionKey(phrase, place.id)] ?? null)
+      return {
+        place,
+        placement,
+        state,
+        insertion,
+        label: `“${phrase}” in ${place.name}: ${placement ? GRADES[placement.grade] : (HAS_NONE[place.id] ?? 'does not apply')}`,
+      }
     }),
   }))
 })
@@ -34,44 +72,124 @@ const cells = computed(() => {
 <template>
   <div class="grid" data-test="grid">
     <table aria-label="Where each phrase appears">
-      <thead><tr><th scope="col" class="phrase"><h2>Places</h2></th><th v-for="place in PLACES" :key="place.id" scope="col" :title="place.name">{{ place.short }}</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col" class="phrase"><h2>Places</h2></th>
+          <th v-for="place in PLACES" :key="place.id" scope="col" :title="place.name">{{ place.short }}</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="row in cells" :key="row.phrase">
-          <th scope="row" class="phrase" :title="row.phrase"><span class="figure mark">{{ row.mark }}</span> {{ row.phrase }}</th>
+          <th scope="row" class="phrase" :title="row.phrase">
+            <span class="figure mark">{{ row.mark }}</span> {{ row.phrase }}
+          </th>
           <td v-for="cell in row.places" :key="cell.place.id">
-            <button v-if="cell.placement && cell.state !== 'missing'" class="cell" :class="cell.state" :title="`${cell.label}. Click to go there.`" @click="emit('show', cell.placement)"><DeskShape :state="cell.state" :label="cell.label" /></button>
+            <button
+              v-if="cell.placement && cell.state !== 'missing'"
+              class="cell"
+              :class="cell.state"
+              :title="`${cell.label}. Click to go there.`"
+              @click="emit('show', cell.placement)"
+            >
+              <DeskShape :state="cell.state" :label="cell.label" />
+            </button>
             <v-menu v-else-if="cell.insertion">
-              <template #activator="{ props: menu }"><button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`"><DeskShape :state="cell.state" :label="cell.label" /></button></template>
+              <template #activator="{ props: menu }"
+                ><button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`">
+                  <DeskShape :state="cell.state" :label="cell.label" /></button
+              ></template>
               <v-list density="compact">
                 <v-list-item :title="cell.insertion.label" data-test="insert" @click="emit('insert', cell.insertion)" />
-                <v-list-item v-if="cell.placement?.grade === 'fragment'" title="Go to the part that is there" @click="emit('show', cell.placement)" />
+                <v-list-item
+                  v-if="cell.placement?.grade === 'fragment'"
+                  title="Go to the part that is there"
+                  @click="emit('show', cell.placement)"
+                />
               </v-list>
             </v-menu>
-            <span v-else class="cell" :class="cell.state === 'missing' ? 'missing' : 'none'" :title="cell.label"><DeskShape :state="cell.state" :label="cell.label" /></span>
+            <span v-else class="cell" :class="cell.state === 'missing' ? 'missing' : 'none'" :title="cell.label"
+              ><DeskShape :state="cell.state" :label="cell.label"
+            /></span>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-if="!phrases.length" class="muted small pa-2">Phrases from the tray appear here with the places they are used in. Add some to the tray on the Demand screen.</p>
+    <p v-if="!phrases.length" class="muted small pa-2">
+      Phrases from the tray appear here with the places they are used in. Add some to the tray on the Demand screen.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.grid { overflow: auto; min-height: 0; container-type: inline-size; flex: none; max-height: 190px; }
-table { border-collapse: collapse; width: 100%; table-layout: fixed; }
-th { font-weight: 400; font-size: 11px; color: var(--muted); padding: 2px 0; }
-.phrase { width: 178px; text-align: start; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--ink); font-size: 13px; }
-tbody tr { border-top: 1px solid var(--line); }
-td { text-align: center; height: 25px; padding: 0; }
+.grid {
+  overflow: auto;
+  min-height: 0;
+  container-type: inline-size;
+  flex: none;
+  max-height: 190px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+}
+th {
+  font-weight: 400;
+  font-size: 11px;
+  color: var(--muted);
+  padding: 2px 0;
+}
+.phrase {
+  width: 178px;
+  text-align: start;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  color: var(--ink);
+  font-size: 13px;
+}
+tbody tr {
+  border-top: 1px solid var(--line);
+}
+td {
+  text-align: center;
+  height: 25px;
+  padding: 0;
+}
 /* Heads that would run into one another stand upright. */
 @container (max-width: 500px) {
-  .phrase { width: 104px; }
-  th:not(.phrase) { writing-mode: vertical-rl; height: 46px; text-align: start; }
+  .phrase {
+    width: 104px;
+  }
+  th:not(.phrase) {
+    writing-mode: vertical-rl;
+    height: 46px;
+    text-align: start;
+  }
 }
-.mark { color: var(--teal); font-weight: 600; }
-.cell { display: inline-grid; place-items: center; width: 100%; height: 24px; color: var(--teal); background: none; border: 0; }
-button.cell { cursor: pointer; }
-button.cell:hover { background: color-mix(in srgb, var(--teal) 12%, transparent); }
-.missing { color: var(--muted); }
-.none { color: color-mix(in srgb, var(--muted) 70%, transparent); }
+.mark {
+  color: var(--teal);
+  font-weight: 600;
+}
+.cell {
+  display: inline-grid;
+  place-items: center;
+  width: 100%;
+  height: 24px;
+  color: var(--teal);
+  background: none;
+  border: 0;
+}
+button.cell {
+  cursor: pointer;
+}
+button.cell:hover {
+  background: color-mix(in srgb, var(--teal) 12%, transparent);
+}
+.missing {
+  color: var(--muted);
+}
+.none {
+  color: color-mix(in srgb, var(--muted) 70%, transparent);
+}
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import type { BriefField, HistoryEntry } from '../../../shared/brief'
+import { fieldOf, shownValue, type BriefField } from '../../../core/brief/brief'
+import type { HistoryEntry } from '../../../shared/brief'
 import { api, messageOf } from '~/composables/api'
 import { dateTime } from '~/composables/figures'
 
@@ -10,17 +11,22 @@ const emit = defineEmits<{ restore: [field: BriefField, value: unknown] }>()
 const entries = ref<HistoryEntry[]>([])
 const problem = ref('')
 
-watch(field, async (name) => {
-  entries.value = []
-  problem.value = ''
-  if (!name) return
-  try {
-    entries.value = (await api<{ entries: HistoryEntry[] }>(`/api/briefs/${props.briefId}/history`, { query: { field: name } })).entries
-  } catch (error) {
-    problem.value = messageOf(error)
-  }
-}, { immediate: true })
-const shown = (value: unknown) => Array.isArray(value) ? value.join(', ') : String(value as string)
+watch(
+  field,
+  async name => {
+    entries.value = []
+    problem.value = ''
+    if (!name) return
+    try {
+      entries.value = (
+        await api<{ entries: HistoryEntry[] }>(`/api/briefs/${props.briefId}/history`, { query: { field: name } })
+      ).entries
+    } catch (error) {
+      problem.value = messageOf(error)
+    }
+  },
+  { immediate: true },
+)
 
 function restore(entry: HistoryEntry) {
   emit('restore', entry.field, entry.value)
@@ -29,14 +35,25 @@ function restore(entry: HistoryEntry) {
 </script>
 
 <template>
-  <v-dialog :model-value="field !== null" aria-label="Earlier versions" max-width="680" scrollable @update:model-value="field = null">
-    <v-card :title="`Earlier versions of the ${field}`" data-test="history">
+  <v-dialog
+    :model-value="field !== null"
+    aria-label="Earlier versions"
+    max-width="680"
+    scrollable
+    @update:model-value="field = null"
+  >
+    <v-card :title="`Earlier versions: ${field ? fieldOf(field).label.toLowerCase() : ''}`" data-test="history">
       <v-card-text>
         <p v-if="problem" role="alert">{{ problem }}</p>
         <p v-else-if="!entries.length" class="muted">No earlier versions yet.</p>
         <article v-for="(entry, i) in entries" :key="entry.id">
-          <header><span class="muted small">{{ dateTime(entry.savedAt) }}{{ entry.writer ? `, by ${entry.writer}` : '' }}{{ i === 0 ? ' (now)' : '' }}</span><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn></header>
-          <pre>{{ shown(entry.value) || '(empty)' }}</pre>
+          <header>
+            <span class="muted small"
+              >{{ dateTime(entry.savedAt) }}{{ entry.writer ? `, by ${entry.writer}` : ''
+              }}{{ i === 0 ? ' (now)' : '' }}</span
+            ><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn>
+          </header>
+          <pre>{{ shownValue(entry.field, entry.value) }}</pre>
         </article>
       </v-card-text>
       <v-card-actions><v-spacer /><v-btn @click="field = null">Close</v-btn></v-card-actions>
@@ -45,7 +62,20 @@ function restore(entry: HistoryEntry) {
 </template>
 
 <style scoped>
-article { border-bottom: 1px solid var(--line); padding: 8px 0; }
-header { display: flex; justify-content: space-between; align-items: center; }
-pre { white-space: pre-wrap; font: inherit; margin: 4px 0 0; max-height: 160px; overflow: auto; }
+article {
+  border-bottom: 1px solid var(--line);
+  padding: 8px 0;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+pre {
+  white-space: pre-wrap;
+  font: inherit;
+  margin: 4px 0 0;
+  max-height: 160px;
+  overflow: auto;
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** State as a shape: filled disc met, half disc partly, ring missing, dash does not apply. */
-defineProps<{ state: 'met' | 'partly' | 'missing' | 'n/a', label: string }>()
+defineProps<{ state: 'met' | 'partly' | 'missing' | 'n/a'; label: string }>()
 </script>
 
 <template>

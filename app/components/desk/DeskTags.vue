@@ -2,7 +2,14 @@
 import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import { DEFAULT_PROFILE as profile, repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
+import {
+  DEFAULT_PROFILE as profile,
+  repeatedTags,
+  splitTags,
+  tagCost,
+  tagsCost,
+  tidyTags,
+} from '../../../core/draft/limits'
 import { copyText } from '~/composables/copyText'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -18,9 +25,15 @@ const repeated = computed(() => new Set(repeatedTags(tags.value)))
 const items = computed({
   get: () => {
     const seen = new Map<string, number>()
-    return tags.value.map((tag) => { const nth = seen.get(tag) ?? 0; seen.set(tag, nth + 1); return { tag, key: `${tag}\n${nth}` } })
+    return tags.value.map(tag => {
+      const nth = seen.get(tag) ?? 0
+      seen.set(tag, nth + 1)
+      return { tag, key: `${tag}\n${nth}` }
+    })
   },
-  set: (list) => { tags.value = list.map(item => item.tag) },
+  set: list => {
+    tags.value = list.map(item => item.tag)
+  },
 })
 
 function change(text: string, next: string[]) {
@@ -62,30 +75,127 @@ defineExpose({ show })
   <div>
     <div class="head">
       <h2>Tags</h2>
-      <span class="figure small" :class="{ over: used > profile.tags.limit }" data-test="tags-count" title="Total length: each tag, two extra for a tag with a space, and the commas">{{ used }} / {{ profile.tags.limit }}</span>
+      <span
+        class="figure small"
+        :class="{ over: used > profile.tags.limit }"
+        data-test="tags-count"
+        title="Total length: each tag, two extra for a tag with a space, and the commas"
+        >{{ used }} / {{ profile.tags.limit }}</span
+      >
       <v-spacer />
-      <v-btn v-if="repeated.size" size="small" data-test="tidy-tags" @click="change('Repeated tags removed.', tidyTags(tags))">Remove duplicates</v-btn>
+      <v-btn
+        v-if="repeated.size"
+        size="small"
+        data-test="tidy-tags"
+        @click="change('Repeated tags removed.', tidyTags(tags))"
+        >Remove duplicates</v-btn
+      >
       <v-btn v-if="tags.length" size="small" :prepend-icon="mdiContentCopy" @click="copy">Copy all</v-btn>
     </div>
     <div ref="list" class="field sheet">
       <VueDraggable v-model="items" tag="ul" :animation="120" class="chips">
-        <li v-for="({ tag, key }, i) in items" :key="key" class="chip" :class="{ repeated: repeated.has(i) }" tabindex="0" data-test="tag" :title="repeated.has(i) ? 'repeated' : `costs ${tagCost(tag, profile)} of ${profile.tags.limit} characters`" @keydown.delete.prevent="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))">
-          {{ tag }}<span class="cost figure">{{ tagCost(tag, profile) }}</span><button class="plain" :aria-label="`Remove ${tag}`" @click="change(`“${tag}” removed.`, tags.filter((_, k) => k !== i))"><v-icon :icon="mdiClose" size="13" /></button>
+        <li
+          v-for="({ tag, key }, i) in items"
+          :key="key"
+          class="chip"
+          :class="{ repeated: repeated.has(i) }"
+          tabindex="0"
+          data-test="tag"
+          :title="repeated.has(i) ? 'repeated' : `costs ${tagCost(tag, profile)} of ${profile.tags.limit} characters`"
+          @keydown.delete.prevent="
+            change(
+              `“${tag}” removed.`,
+              tags.filter((_, k) => k !== i),
+            )
+          "
+        >
+          {{ tag }}<span class="cost figure">{{ tagCost(tag, profile) }}</span
+          ><button
+            class="plain"
+            :aria-label="`Remove ${tag}`"
+            @click="
+              change(
+                `“${tag}” removed.`,
+                tags.filter((_, k) => k !== i),
+              )
+            "
+          >
+            <v-icon :icon="mdiClose" size="13" />
+          </button>
         </li>
       </VueDraggable>
-      <input v-model="typed" aria-label="Add tags" placeholder="Add tags; a list can be pasted" maxlength="5000" data-test="tag-input" @keydown.enter.prevent="take(typed)" @keydown="($event.key === ',' || $event.key === ';') && ($event.preventDefault(), take(typed))" @keydown.backspace="onBackspace" @blur="take(typed)" @paste="onPaste">
+      <input
+        v-model="typed"
+        aria-label="Add tags"
+        placeholder="Add tags; a list can be pasted"
+        maxlength="5000"
+        data-test="tag-input"
+        @keydown.enter.prevent="take(typed)"
+        @keydown="($event.key === ',' || $event.key === ';') && ($event.preventDefault(), take(typed))"
+        @keydown.backspace="onBackspace"
+        @blur="take(typed)"
+        @paste="onPaste"
+      />
     </div>
   </div>
 </template>
 
 <style scoped>
-.head { display: flex; align-items: center; gap: 10px; min-height: 30px; flex-wrap: wrap; }
-.head .figure { white-space: nowrap; }
-.over { color: var(--plum); font-weight: 600; }
-.field { padding: 6px 8px; max-height: 126px; overflow: auto; display: flex; flex-wrap: wrap; gap: 5px; }
-.chips { display: contents; list-style: none; margin: 0; padding: 0; }
-.chip { border: 1px solid var(--line); border-radius: 3px; padding: 1px 4px 1px 8px; display: inline-flex; align-items: center; gap: 6px; cursor: grab; background: var(--paper); }
-.chip.repeated { border-style: dashed; border-color: var(--plum); text-decoration: line-through; }
-.cost { font-size: 10px; color: var(--muted); }
-input { flex: 1 1 200px; border: 0; background: none; color: inherit; font: inherit; padding: 2px 4px; min-height: 24px; outline-offset: 0; }
+.head {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 30px;
+  flex-wrap: wrap;
+}
+.head .figure {
+  white-space: nowrap;
+}
+.over {
+  color: var(--plum);
+  font-weight: 600;
+}
+.field {
+  padding: 6px 8px;
+  max-height: 126px;
+  overflow: auto;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+}
+.chips {
+  display: contents;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.chip {
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  padding: 1px 4px 1px 8px;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  cursor: grab;
+  background: var(--paper);
+}
+.chip.repeated {
+  border-style: dashed;
+  border-color: var(--plum);
+  text-decoration: line-through;
+}
+.cost {
+  font-size: 10px;
+  color: var(--muted);
+}
+input {
+  flex: 1 1 200px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  padding: 2px 4px;
+  min-height: 24px;
+  outline-offset: 0;
+}
 </style>

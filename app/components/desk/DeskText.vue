@@ -7,13 +7,21 @@ import { textEdits } from '../../../core/draft/edits'
 import type { Underline } from '../../../core/draft/underlines'
 import { useAccess } from '~/stores/access'
 
-const props = defineProps<{ modelValue: string, label: string, singleLine?: boolean, underlines: Underline[], phrases: string[], marks: string[], hint: string }>()
+const props = defineProps<{
+  modelValue: string
+  label: string
+  singleLine?: boolean
+  underlines: Underline[]
+  phrases: string[]
+  marks: string[]
+  hint: string
+}>()
 const emit = defineEmits<{ 'update:modelValue': [text: string] }>()
 const access = useAccess()
 const host = ref<HTMLElement | null>(null)
 let view: EditorView | null = null
 
-const setUnderlines = StateEffect.define<{ underlines: Underline[], phrases: string[], marks: string[] }>()
+const setUnderlines = StateEffect.define<{ underlines: Underline[]; phrases: string[]; marks: string[] }>()
 const underlineField = StateField.define<DecorationSet>({
   create: () => Decoration.none,
   update(decorations, transaction) {
@@ -21,10 +29,17 @@ const underlineField = StateField.define<DecorationSet>({
     for (const effect of transaction.effects) {
       if (!effect.is(setUnderlines)) continue
       const length = transaction.newDoc.length
-      const ranges: Range<Decoration>[] = effect.value.underlines.filter(each => each.end <= length && each.end > each.start).map(each => Decoration.mark({
-        class: each.exact ? 'match-exact' : 'match-close',
-        attributes: { 'data-mark': effect.value.marks[each.phrase] ?? '', 'title': `${each.exact ? 'exactly' : 'close to'} “${effect.value.phrases[each.phrase] ?? ''}”` },
-      }).range(each.start, each.end))
+      const ranges: Range<Decoration>[] = effect.value.underlines
+        .filter(each => each.end <= length && each.end > each.start)
+        .map(each =>
+          Decoration.mark({
+            class: each.exact ? 'match-exact' : 'match-close',
+            attributes: {
+              'data-mark': effect.value.marks[each.phrase] ?? '',
+              'title': `${each.exact ? 'exactly' : 'close to'} “${effect.value.phrases[each.phrase] ?? ''}”`,
+            },
+          }).range(each.start, each.end),
+        )
       next = Decoration.set(ranges, true)
     }
     return next
@@ -33,10 +48,17 @@ const underlineField = StateField.define<DecorationSet>({
 })
 
 /** Line breaks in a title become spaces, however they arrive. */
-const oneLine = EditorState.transactionFilter.of((transaction) => {
+const oneLine = EditorState.transactionFilter.of(transaction => {
   if (!transaction.docChanged || transaction.newDoc.lines === 1) return transaction
-  const text = transaction.newDoc.toString().split(/[\r\n]+/u).map(line => line.trim()).join(' ')
-  return { changes: { from: 0, to: transaction.startState.doc.length, insert: text }, selection: { anchor: Math.min(text.length, transaction.newSelection.main.head) } }
+  const text = transaction.newDoc
+    .toString()
+    .split(/[\r\n]+/u)
+    .map(line => line.trim())
+    .join(' ')
+  return {
+    changes: { from: 0, to: transaction.startState.doc.length, insert: text },
+    selection: { anchor: Math.min(text.length, transaction.newSelection.main.head) },
+  }
 })
 
 onMounted(() => {
@@ -46,10 +68,22 @@ onMounted(() => {
     state: EditorState.create({
       doc: props.modelValue,
       extensions: [
-        history(), keymap.of([...defaultKeymap.filter(binding => binding.key !== 'Mod-/'), ...historyKeymap]), EditorView.lineWrapping, underlineField, placeholder(props.hint),
-        EditorView.contentAttributes.of({ 'aria-label': props.label, 'spellcheck': 'true', ...(props.singleLine ? { 'aria-multiline': 'false' } : {}) }),
-        ...(nonce ? [EditorView.cspNonce.of(nonce)] : []), ...(props.singleLine ? [oneLine] : []), ...(access.reads ? [EditorState.readOnly.of(true)] : []),
-        EditorView.updateListener.of((update) => { if (update.docChanged) emit('update:modelValue', update.state.doc.toString()) }),
+        history(),
+        keymap.of([...defaultKeymap.filter(binding => binding.key !== 'Mod-/'), ...historyKeymap]),
+        EditorView.lineWrapping,
+        underlineField,
+        placeholder(props.hint),
+        EditorView.contentAttributes.of({
+          'aria-label': props.label,
+          'spellcheck': 'true',
+          ...(props.singleLine ? { 'aria-multiline': 'false' } : {}),
+        }),
+        ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+        ...(props.singleLine ? [oneLine] : []),
+        ...(access.reads ? [EditorState.readOnly.of(true)] : []),
+        EditorView.updateListener.of(update => {
+          if (update.docChanged) emit('update:modelValue', update.state.doc.toString())
+        }),
       ],
     }),
   })
@@ -58,15 +92,20 @@ onMounted(() => {
 onBeforeUnmount(() => view?.destroy())
 
 function draw() {
-  view?.dispatch({ effects: setUnderlines.of({ underlines: props.underlines, phrases: props.phrases, marks: props.marks }) })
+  view?.dispatch({
+    effects: setUnderlines.of({ underlines: props.underlines, phrases: props.phrases, marks: props.marks }),
+  })
 }
 watch(() => [props.underlines, props.phrases, props.marks], draw)
-watch(() => props.modelValue, (text) => {
-  if (!view || text === view.state.doc.toString()) return
-  // Only what differs is changed, so that the cursor and the editor's own history stay.
-  const edits = textEdits(view.state.doc.toString(), text)
-  view.dispatch({ changes: edits.map(({ start, end, insert }) => ({ from: start, to: end, insert })) })
-})
+watch(
+  () => props.modelValue,
+  text => {
+    if (!view || text === view.state.doc.toString()) return
+    // Only what differs is changed, so that the cursor and the editor's own history stay.
+    const edits = textEdits(view.state.doc.toString(), text)
+    view.dispatch({ changes: edits.map(({ start, end, insert }) => ({ from: start, to: end, insert })) })
+  },
+)
 
 /** Puts the cursor on a stretch of the text and brings it into view. */
 function show(start: number, end: number) {
@@ -83,13 +122,46 @@ defineExpose({ show })
 </template>
 
 <style scoped>
-.text { border: 1px solid var(--line); border-radius: 4px; background: var(--surface); min-height: 0; overflow: hidden; display: flex; }
-.text:focus-within { border-color: var(--teal); box-shadow: 0 0 0 1px var(--teal); }
-.text :deep(.cm-editor) { flex: 1; min-width: 0; height: 100%; outline: none; }
-.text :deep(.cm-scroller) { font-family: var(--sans); font-size: 14px; line-height: 1.65; overflow: auto; }
-.text :deep(.cm-content) { padding: 8px 0; caret-color: var(--ink); }
-.text :deep(.cm-line) { padding: 0 12px; }
-.text :deep(.cm-placeholder) { color: var(--muted); }
-.single :deep(.cm-scroller) { font-size: 16px; font-weight: 600; line-height: 1.5; }
-.text :deep(.cm-cursor) { border-left-color: var(--ink); }
+.text {
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--surface);
+  min-height: 0;
+  overflow: hidden;
+  display: flex;
+}
+.text:focus-within {
+  border-color: var(--teal);
+  box-shadow: 0 0 0 1px var(--teal);
+}
+.text :deep(.cm-editor) {
+  flex: 1;
+  min-width: 0;
+  height: 100%;
+  outline: none;
+}
+.text :deep(.cm-scroller) {
+  font-family: var(--sans);
+  font-size: 14px;
+  line-height: 1.65;
+  overflow: auto;
+}
+.text :deep(.cm-content) {
+  padding: 8px 0;
+  caret-color: var(--ink);
+}
+.text :deep(.cm-line) {
+  padding: 0 12px;
+}
+.text :deep(.cm-placeholder) {
+  color: var(--muted);
+}
+.single :deep(.cm-scroller) {
+  font-size: 16px;
+  font-weight: 600;
+  line-height: 1.5;
+}
+.text :deep(.cm-cursor) {
+  border-left-color: var(--ink);
+}
 </style>

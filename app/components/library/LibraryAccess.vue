@@ -70,47 +70,141 @@ async function copyKey() {
 <template>
   <div class="access">
     <section class="sheet" aria-label="Access keys">
-      <div><h2>Access keys</h2><p class="small muted">{{ access.needed ? 'Each person signs in with their own key. The history of a text shows who wrote it.' : 'Fonetra is only available on this computer, so no key is needed. To share it, create an owner key first, then follow docs/network.md.' }}</p></div>
+      <div>
+        <h2>Access keys</h2>
+        <p class="small muted">
+          {{
+            access.needed
+              ? 'Each person signs in with their own key. The history of a text shows who wrote it.'
+              : 'Fonetra is only available on this computer, so no key is needed. To share it, create an owner key first, then follow docs/network.md.'
+          }}
+        </p>
+      </div>
       <form class="new" data-test="new-key" @submit.prevent="make">
-        <v-text-field v-model="name" label="Name" maxlength="60" :error-messages="nameProblem ? [nameProblem] : []" data-test="key-name" />
-        <v-select v-model="role" label="Role" :items="ROLES.map(value => ({ value, title: ROLE_WORDS[value] }))" data-test="key-role" />
-        <v-btn type="submit" variant="tonal" :prepend-icon="mdiKeyPlus" :loading="busy" data-test="make-key">Create key</v-btn>
+        <v-text-field
+          v-model="name"
+          label="Name"
+          maxlength="60"
+          :error-messages="nameProblem ? [nameProblem] : []"
+          data-test="key-name"
+        />
+        <v-select
+          v-model="role"
+          label="Role"
+          :items="ROLES.map(value => ({ value, title: ROLE_WORDS[value] }))"
+          data-test="key-role"
+        />
+        <v-btn type="submit" variant="tonal" :prepend-icon="mdiKeyPlus" :loading="busy" data-test="make-key"
+          >Create key</v-btn
+        >
       </form>
       <div v-if="made" class="made" role="status" data-test="made-key">
-        <p>The key of <b>{{ made.name }}</b>. It is shown only once: copy it now.</p>
+        <p>
+          The key of <b>{{ made.name }}</b>. It is shown only once: copy it now.
+        </p>
         <code>{{ made.key }}</code><v-btn size="small" :prepend-icon="mdiContentCopy" @click="copyKey">Copy</v-btn>
       </div>
-      <div v-if="problem" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
+      <div v-if="problem" role="alert">
+        <p>{{ problem }}</p>
+        <v-btn variant="tonal" @click="refresh">Try again</v-btn>
+      </div>
       <v-skeleton-loader v-else-if="!keys" type="list-item@3" />
       <p v-else-if="!keys.length" class="muted">No keys yet.</p>
       <v-table v-else density="compact" class="list">
-        <thead><tr><th>Whose</th><th>Role</th><th>Made</th><th>Last used</th><th><span class="unseen">Actions</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th>Whose</th>
+            <th>Role</th>
+            <th>Made</th>
+            <th>Last used</th>
+            <th><span class="unseen">Actions</span></th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="key in keys" :key="key.id" data-test="key">
-            <td>{{ key.name }}</td><td>{{ ROLE_WORDS[key.role] }}</td><td class="figure">{{ dateTime(key.createdAt) }}</td><td class="figure">{{ key.usedAt ? dateTime(key.usedAt) : 'never' }}</td>
-            <td class="end"><v-btn size="small" :prepend-icon="mdiKeyRemove" :disabled="busy" :aria-label="`Revoke the key of ${key.name}`" data-test="revoke" @click="leaving = key">Revoke</v-btn></td>
+            <td>{{ key.name }}</td>
+            <td>{{ ROLE_WORDS[key.role] }}</td>
+            <td class="figure">{{ dateTime(key.createdAt) }}</td>
+            <td class="figure">{{ key.usedAt ? dateTime(key.usedAt) : 'never' }}</td>
+            <td class="end">
+              <v-btn
+                size="small"
+                :prepend-icon="mdiKeyRemove"
+                :disabled="busy"
+                :aria-label="`Revoke the key of ${key.name}`"
+                data-test="revoke"
+                @click="leaving = key"
+                >Revoke</v-btn
+              >
+            </td>
           </tr>
         </tbody>
       </v-table>
     </section>
     <v-dialog :model-value="leaving !== null" max-width="440" @update:model-value="leaving = null">
       <v-card v-if="leaving" :title="`Revoke the key of ${leaving.name}?`">
-        <v-card-text>Every window signed in with it is signed out immediately. Texts stay. A revoked key cannot be restored, but you can create a new one.</v-card-text>
-        <v-card-actions><v-spacer /><v-btn @click="leaving = null">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="revoke-confirm" @click="revoke(leaving)">Revoke</v-btn></v-card-actions>
+        <v-card-text
+          >Every window signed in with it is signed out immediately. Texts stay. A revoked key cannot be restored, but
+          you can create a new one.</v-card-text
+        >
+        <v-card-actions
+          ><v-spacer /><v-btn @click="leaving = null">Cancel</v-btn
+          ><v-btn color="primary" variant="flat" :loading="busy" data-test="revoke-confirm" @click="revoke(leaving)"
+            >Revoke</v-btn
+          ></v-card-actions
+        >
       </v-card>
     </v-dialog>
   </div>
 </template>
 
 <style scoped>
-.access { flex: 1; min-height: 0; overflow: auto; }
-section { padding: 12px 16px; display: grid; gap: 10px; }
-.new { display: grid; grid-template-columns: minmax(0, 260px) minmax(0, 200px) auto; gap: 10px; align-items: start; justify-content: start; }
-.made { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; padding: 10px 12px; border-left: 3px solid var(--teal); background: var(--paper); }
-.made p { flex-basis: 100%; }
-code { font-family: var(--mono, 'IBM Plex Mono', monospace); overflow-wrap: anywhere; user-select: all; }
-.list { max-width: 860px; }
-.end { text-align: right; }
-.new .v-btn { margin-top: 6px; }
-@media (max-width: 700px) { .new { grid-template-columns: minmax(0, 1fr); } }
+.access {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+section {
+  padding: 12px 16px;
+  display: grid;
+  gap: 10px;
+}
+.new {
+  display: grid;
+  grid-template-columns: minmax(0, 260px) minmax(0, 200px) auto;
+  gap: 10px;
+  align-items: start;
+  justify-content: start;
+}
+.made {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  padding: 10px 12px;
+  border-left: 3px solid var(--teal);
+  background: var(--paper);
+}
+.made p {
+  flex-basis: 100%;
+}
+code {
+  font-family: var(--mono, 'IBM Plex Mono', monospace);
+  overflow-wrap: anywhere;
+  user-select: all;
+}
+.list {
+  max-width: 860px;
+}
+.end {
+  text-align: right;
+}
+.new .v-btn {
+  margin-top: 6px;
+}
+@media (max-width: 700px) {
+  .new {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

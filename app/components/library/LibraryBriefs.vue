@@ -16,44 +16,119 @@ const search = ref<string | null>('')
 void brief.flush().then(() => library.refresh())
 
 const HEADERS = [
-  { key: 'topic', title: 'Brief' }, { key: 'lead', title: 'Lead phrase', width: 220 }, { key: 'support', title: 'Support', align: 'end', width: 74 }, { key: 'region', title: 'Region', width: 84 },
-  { key: 'percent', title: 'Points won', align: 'end', width: 92 }, { key: 'updatedAt', title: 'Changed', width: 108 }, { key: 'actions', title: '', sortable: false, width: 118 },
+  { key: 'topic', title: 'Brief' },
+  { key: 'lead', title: 'Lead phrase', width: 220 },
+  { key: 'support', title: 'Support', align: 'end', width: 74 },
+  { key: 'region', title: 'Region', width: 84 },
+  { key: 'percent', title: 'Points won', align: 'end', width: 92 },
+  { key: 'updatedAt', title: 'Changed', width: 108 },
+  { key: 'actions', title: '', sortable: false, width: 118 },
 ] as const
 const found = computed(() => {
   const text = (search.value ?? '').trim().toLowerCase()
-  return text ? mine.value.filter(line => `${line.topic} ${line.lead ?? ''} ${line.title}`.toLowerCase().includes(text)) : mine.value
+  return text
+    ? mine.value.filter(line => `${line.topic} ${line.lead ?? ''} ${line.title}`.toLowerCase().includes(text))
+    : mine.value
 })
 /** Where a brief opens: on its phrases until one leads, then on its text. */
 const openAt = (line: BriefLine) => ({ path: line.lead ? '/desk' : '/demand', query: { brief: line.id } })
 
 const attempt = useAttempt()
-const EXPORTS = [{ format: 'text', title: 'Plain text, ready to paste' }, { format: 'json', title: 'JSON' }, { format: 'csv', title: 'CSV of its phrases' }]
+const EXPORTS = [
+  { format: 'text', title: 'Plain text, ready to paste' },
+  { format: 'json', title: 'JSON' },
+  { format: 'csv', title: 'CSV of its phrases' },
+]
 </script>
 
 <template>
   <div class="briefs">
     <div class="head">
       <v-text-field v-model="search" label="Find a brief" class="find" data-first-field clearable />
-      <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" data-test="new-brief" @click="newOpen = true">New brief</v-btn>
+      <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" data-test="new-brief" @click="newOpen = true"
+        >New brief</v-btn
+      >
     </div>
-    <div v-if="library.state === 'failed'" class="sheet state" role="alert"><h2>Could not load briefs</h2><p>{{ library.problem }}</p><v-btn variant="tonal" @click="library.refresh()">Try again</v-btn></div>
+    <div v-if="library.state === 'failed'" class="sheet state" role="alert">
+      <h2>Could not load briefs</h2>
+      <p>{{ library.problem }}</p>
+      <v-btn variant="tonal" @click="library.refresh()">Try again</v-btn>
+    </div>
     <v-skeleton-loader v-else-if="library.state !== 'ready'" type="table-row@4" class="sheet" />
-    <div v-else-if="!mine.length" class="sheet state" data-test="library-empty"><h2>No briefs yet</h2><p>A brief is one video, planned or published: its topic, phrases and text. Create your first one.</p><v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn></div>
-    <v-data-table v-else :headers="HEADERS" :items="found" item-value="id" density="comfortable" class="sheet table" items-per-page="-1" hide-default-footer fixed-header no-data-text="No briefs contain these words." data-test="briefs" aria-label="Briefs">
-      <template #[`item.topic`]="{ item }"><NuxtLink class="open" :to="openAt(item)" data-test="open-brief">{{ item.topic || 'Untitled brief' }}</NuxtLink><span v-if="item.seriesId" class="series small" :title="`One of ${mine.filter(line => line.seriesId === item.seriesId).length} briefs created together`">series: {{ item.seriesPlace }}</span><div class="muted small title">{{ item.title || 'no title yet' }}</div></template>
+    <div v-else-if="!mine.length" class="sheet state" data-test="library-empty">
+      <h2>No briefs yet</h2>
+      <p>A brief is one video, planned or published: its topic, phrases and text. Create your first one.</p>
+      <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn>
+    </div>
+    <v-data-table
+      v-else
+      :headers="HEADERS"
+      :items="found"
+      item-value="id"
+      density="comfortable"
+      class="sheet table"
+      items-per-page="-1"
+      hide-default-footer
+      fixed-header
+      no-data-text="No briefs contain these words."
+      data-test="briefs"
+      aria-label="Briefs"
+    >
+      <template #[`item.topic`]="{ item }"
+        ><NuxtLink class="open" :to="openAt(item)" data-test="open-brief">{{ item.topic || 'Untitled brief' }}</NuxtLink
+        ><span
+          v-if="item.seriesId"
+          class="series small"
+          :title="`One of ${mine.filter(line => line.seriesId === item.seriesId).length} briefs created together`"
+          >series: {{ item.seriesPlace }}</span
+        >
+        <div class="muted small title">{{ item.title || 'no title yet' }}</div></template
+      >
       <template #[`item.lead`]="{ item }">{{ item.lead ?? '–' }}</template>
-      <template #[`item.support`]="{ item }"><span class="figure">{{ item.support }}</span></template>
+      <template #[`item.support`]="{ item }"
+        ><span class="figure">{{ item.support }}</span></template
+      >
       <template #[`item.region`]="{ item }">{{ item.region ?? 'Everywhere' }}</template>
-      <template #[`item.percent`]="{ item }"><span class="figure" :title="item.percent === null ? 'nothing written yet' : `${item.percent.toFixed(2)} % of the points in its rule set`">{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span></template>
-      <template #[`item.updatedAt`]="{ item }"><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template>
+      <template #[`item.percent`]="{ item }"
+        ><span
+          class="figure"
+          :title="
+            item.percent === null ? 'nothing written yet' : `${item.percent.toFixed(2)} % of the points in its rule set`
+          "
+          >{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span
+        ></template
+      >
+      <template #[`item.updatedAt`]="{ item }"
+        ><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template
+      >
       <template #[`item.actions`]="{ item }">
         <div class="actions">
-          <v-btn size="small" :icon="mdiContentDuplicate" :aria-label="`Duplicate ${item.topic}`" @click="attempt(() => library.duplicate(item.id))" />
+          <v-btn
+            size="small"
+            :icon="mdiContentDuplicate"
+            :aria-label="`Duplicate ${item.topic}`"
+            @click="attempt(() => library.duplicate(item.id))"
+          />
           <v-menu>
-            <template #activator="{ props }"><v-btn v-bind="props" size="small" :icon="mdiDownloadOutline" :aria-label="`Export ${item.topic}`" /></template>
-            <v-list density="compact"><v-list-item v-for="each in EXPORTS" :key="each.format" :title="each.title" :href="`/api/briefs/${item.id}/export?format=${each.format}`" download /></v-list>
+            <template #activator="{ props }"
+              ><v-btn v-bind="props" size="small" :icon="mdiDownloadOutline" :aria-label="`Export ${item.topic}`"
+            /></template>
+            <v-list density="compact"
+              ><v-list-item
+                v-for="each in EXPORTS"
+                :key="each.format"
+                :title="each.title"
+                :href="`/api/briefs/${item.id}/export?format=${each.format}`"
+                download
+            /></v-list>
           </v-menu>
-          <v-btn size="small" :icon="mdiDeleteOutline" :aria-label="`Delete ${item.topic}`" data-test="delete-brief" @click="attempt(() => library.remove(item.id))" />
+          <v-btn
+            size="small"
+            :icon="mdiDeleteOutline"
+            :aria-label="`Delete ${item.topic}`"
+            data-test="delete-brief"
+            @click="attempt(() => library.remove(item.id))"
+          />
         </div>
       </template>
     </v-data-table>
@@ -62,17 +137,68 @@ const EXPORTS = [{ format: 'text', title: 'Plain text, ready to paste' }, { form
 </template>
 
 <style scoped>
-.head { display: flex; gap: 12px; align-items: center; }
-.briefs { flex: 1; min-height: 0; display: flex; flex-direction: column; gap: 10px; }
-.head { justify-content: flex-end; }
-.find { flex: 0 0 260px; }
-.table { flex: 1; min-height: 0; }
-.table :deep(table) { table-layout: fixed; }
-.table :deep(th), .table :deep(td) { padding: 6px 8px !important; border-color: var(--line) !important; }
-.table :deep(th) { font-weight: 600; color: var(--muted); font-size: 12px; background: var(--paper) !important; }
-.open { font-weight: 600; color: var(--ink); text-underline-offset: 3px; }
-.title { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.series { margin-left: 8px; padding: 0 6px; border: 1px solid var(--line); border-radius: 8px; color: var(--muted); }
-.actions { display: flex; justify-content: flex-end; }
-.state { padding: 36px; display: grid; gap: 12px; justify-items: start; align-content: start; }
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.briefs {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.head {
+  justify-content: flex-end;
+}
+.find {
+  flex: 0 0 260px;
+}
+.table {
+  flex: 1;
+  min-height: 0;
+}
+.table :deep(table) {
+  table-layout: fixed;
+}
+.table :deep(th),
+.table :deep(td) {
+  padding: 6px 8px !important;
+  border-color: var(--line) !important;
+}
+.table :deep(th) {
+  font-weight: 600;
+  color: var(--muted);
+  font-size: 12px;
+  background: var(--paper) !important;
+}
+.open {
+  font-weight: 600;
+  color: var(--ink);
+  text-underline-offset: 3px;
+}
+.title {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.series {
+  margin-left: 8px;
+  padding: 0 6px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  color: var(--muted);
+}
+.actions {
+  display: flex;
+  justify-content: flex-end;
+}
+.state {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  align-content: start;
+}
 </style>

@@ -40,7 +40,13 @@ const HEADERS = [
   { key: 'pick', title: '', sortable: false, width: 44 },
   { key: 'phrase', title: 'Phrase' },
   { key: 'volume', title: 'Searches', align: 'end', width: 110, value: (item: Row) => last(item.row?.volume) },
-  { key: 'difficulty', title: 'Difficulty', align: 'end', width: 110, value: (item: Row) => last(item.row?.difficulty) },
+  {
+    key: 'difficulty',
+    title: 'Difficulty',
+    align: 'end',
+    width: 110,
+    value: (item: Row) => last(item.row?.difficulty),
+  },
   { key: 'worth', title: 'Worth', align: 'end', width: 90, value: (item: Row) => last(worthOf(item)) },
   { key: 'note', title: 'Note', width: '34%' },
 ] as const
@@ -53,7 +59,15 @@ async function load(rows = PAGE) {
   try {
     let got: OneList | null = null
     for (let offset = 0; offset < rows; offset += PAGE) {
-      const next: OneList = await api<OneList>(`/api/lists/${props.id}`, { query: { region: region.value ?? EVERY_REGION, language: language.value, workspace: workspace.id, limit: PAGE, offset } })
+      const next: OneList = await api<OneList>(`/api/lists/${props.id}`, {
+        query: {
+          region: region.value ?? EVERY_REGION,
+          language: language.value,
+          workspace: workspace.id,
+          limit: PAGE,
+          offset,
+        },
+      })
       got = got ? { ...next, rows: [...got.rows, ...next.rows] } : next
       if (next.rows.length < PAGE || mine !== asked) break
     }
@@ -63,91 +77,279 @@ async function load(rows = PAGE) {
   }
 }
 const refresh = () => load(Math.max(PAGE, one.value?.rows.length ?? 0))
-watch(() => [workspace.id, props.id, region.value], () => { chosen.value = []; void load() }, { immediate: true })
+watch(
+  () => [workspace.id, props.id, region.value],
+  () => {
+    chosen.value = []
+    void load()
+  },
+  { immediate: true },
+)
 
 const attempt = useAttempt(refresh)
 /** One after the other: the second is made from what the first has saved. */
 let saving = Promise.resolve()
-const change = (body: Record<string, unknown>, revision?: number): Promise<void> => saving = saving.then(() => attempt(async () => {
-  try {
-    await api(`/api/lists/${props.id}`, { method: 'PATCH', body: { language: language.value, revision: revision ?? one.value?.revision, ...body } })
-  } catch (error) {
-    if (!(error instanceof ApiProblem) || error.status !== 409) throw error
-    // What was typed is in the notice's way on; what the other window wrote is shown meanwhile.
-    const { list } = error.details as { list: ListLine }
-    notices.tell(`${error.message} The other version is shown.`, { serious: true, undoLabel: 'Keep mine', undo: () => change(body, list.revision) })
-  }
-}))
+const change = (body: Record<string, unknown>, revision?: number): Promise<void> =>
+  (saving = saving.then(() =>
+    attempt(async () => {
+      try {
+        await api(`/api/lists/${props.id}`, {
+          method: 'PATCH',
+          body: { language: language.value, revision: revision ?? one.value?.revision, ...body },
+        })
+      } catch (error) {
+        if (!(error instanceof ApiProblem) || error.status !== 409) throw error
+        // What was typed is in the notice's way on; what the other window wrote is shown meanwhile.
+        const { list } = error.details as { list: ListLine }
+        notices.tell(`${error.message} The other version is shown.`, {
+          serious: true,
+          undoLabel: 'Keep mine',
+          undo: () => change(body, list.revision),
+        })
+      }
+    }),
+  ))
 function takeOut() {
   const remove = [...chosen.value]
   const path = `/api/lists/${props.id}`
-  saving = saving.then(() => attempt(async () => {
-    const { name, taken } = await api<ChangedList>(path, { method: 'PATCH', body: { language: language.value, remove } })
-    chosen.value = []
-    notices.tell(`${counted(taken.length, 'phrase')} removed from “${name}”.`, {
-      undo: async () => {
-        // Into the list they were taken from, whichever is open by now.
-        await api(path, { method: 'PATCH', body: { language: language.value, putBack: taken } })
-        await refresh()
-      },
-    })
-  }))
+  saving = saving.then(() =>
+    attempt(async () => {
+      const { name, taken } = await api<ChangedList>(path, {
+        method: 'PATCH',
+        body: { language: language.value, remove },
+      })
+      chosen.value = []
+      notices.tell(`${counted(taken.length, 'phrase')} removed from “${name}”.`, {
+        undo: async () => {
+          // Into the list they were taken from, whichever is open by now.
+          await api(path, { method: 'PATCH', body: { language: language.value, putBack: taken } })
+          await refresh()
+        },
+      })
+    }),
+  )
 }
 /** Shown phrases whose page nobody has looked at. */
-const unassessed = computed(() => one.value?.rows.filter(({ row }) => row?.difficulty == null).map(({ phrase }) => phrase) ?? [])
+const unassessed = computed(
+  () => one.value?.rows.filter(({ row }) => row?.difficulty == null).map(({ phrase }) => phrase) ?? [],
+)
 async function assess() {
-  await assessing.start(unassessed.value, { region: region.value, language: language.value, title: `Phrases of “${one.value!.name}”` })
+  await assessing.start(unassessed.value, {
+    region: region.value,
+    language: language.value,
+    title: `Phrases of “${one.value!.name}”`,
+  })
   await refresh()
 }
 async function importInto(event: Event) {
   const given = (event.target as HTMLInputElement).files?.[0]
   if (!given) return
   await attempt(async () => {
-    const answer = await send<ImportAnswer>('/api/import/phrases', given, { region: region.value, language: language.value, name: given.name.slice(0, 120), list: props.id })
+    const answer = await send<ImportAnswer>('/api/import/phrases', given, {
+      region: region.value,
+      language: language.value,
+      name: given.name.slice(0, 120),
+      list: props.id,
+    })
     if (!answer) notices.tell('Stopped. The rows read so far are in the list. Import the file again to add the rest.')
-    else notices.tell(`${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`)
+    else
+      notices.tell(
+        `${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`,
+      )
   })
   if (file.value) file.value.value = ''
 }
 </script>
 
 <template>
-  <div v-if="problem && !one" class="sheet state" role="alert"><p>{{ problem }}</p><div><v-btn variant="tonal" @click="refresh">Try again</v-btn> <v-btn @click="emit('back')">All lists</v-btn></div></div>
+  <div v-if="problem && !one" class="sheet state" role="alert">
+    <p>{{ problem }}</p>
+    <div><v-btn variant="tonal" @click="refresh">Try again</v-btn> <v-btn @click="emit('back')">All lists</v-btn></div>
+  </div>
   <v-skeleton-loader v-else-if="!one" type="table-row@4" class="sheet" />
   <template v-else>
     <div class="head">
       <v-btn size="small" :prepend-icon="mdiArrowLeft" @click="emit('back')">All lists</v-btn>
-      <v-text-field :model-value="one.name" label="Name" maxlength="120" class="name" @change="change({ name: ($event.target as HTMLInputElement).value })" />
-      <v-text-field :model-value="one.note" label="Note" maxlength="4000" class="grow" @change="change({ note: ($event.target as HTMLInputElement).value })" />
-      <v-btn size="small" :prepend-icon="mdiFileUploadOutline" :disabled="busy" @click="file?.click()">Import into list</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt,.json,.jsonl" class="unseen" tabindex="-1" aria-label="File to import" @change="importInto">
-      <v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=csv&region=${region ?? ''}`" download>CSV</v-btn><v-btn size="small" :prepend-icon="mdiDownloadOutline" :href="`/api/lists/${one.id}/export?format=json&region=${region ?? ''}`" download>JSON</v-btn>
+      <v-text-field
+        :model-value="one.name"
+        label="Name"
+        maxlength="120"
+        class="name"
+        @change="change({ name: ($event.target as HTMLInputElement).value })"
+      />
+      <v-text-field
+        :model-value="one.note"
+        label="Note"
+        maxlength="4000"
+        class="grow"
+        @change="change({ note: ($event.target as HTMLInputElement).value })"
+      />
+      <v-btn size="small" :prepend-icon="mdiFileUploadOutline" :disabled="busy" @click="file?.click()"
+        >Import into list</v-btn
+      ><input
+        ref="file"
+        type="file"
+        accept=".csv,.tsv,.txt,.json,.jsonl"
+        class="unseen"
+        tabindex="-1"
+        aria-label="File to import"
+        @change="importInto"
+      />
+      <v-btn
+        size="small"
+        :prepend-icon="mdiDownloadOutline"
+        :href="`/api/lists/${one.id}/export?format=csv&region=${region ?? ''}`"
+        download
+        >CSV</v-btn
+      ><v-btn
+        size="small"
+        :prepend-icon="mdiDownloadOutline"
+        :href="`/api/lists/${one.id}/export?format=json&region=${region ?? ''}`"
+        download
+        >JSON</v-btn
+      >
     </div>
-    <ShellImporting :progress="progress" :left="left"><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting>
-    <div class="status"><p class="small muted" data-test="list-shown">{{ one.rows.length < one.phrases ? `The first ${one.rows.length.toLocaleString('en')} of ${counted(one.phrases, 'phrase')}, sorted within these. ` : `${counted(one.phrases, 'phrase')}. ` }}<button v-if="one.rows.length < one.phrases" class="plain link" data-test="list-more" @click="load(one.rows.length + PAGE)">Show more</button></p>
-      <DemandProgress v-if="running || assessProblem" :done="done" :total="total" :left="assessLeft" :running="running" :problem="assessProblem" @stop="assessing.stop()" />
-      <p v-else-if="unassessed.length" class="small muted">{{ counted(unassessed.length, 'phrase') }} without difficulty. <button class="plain link" data-test="list-assess" @click="assess">Load their figures</button></p></div>
-    <v-data-table :headers="HEADERS" :items="one.rows" item-value="phrase" density="compact" fixed-header hide-default-footer :items-per-page="-1" class="sheet table" tabindex="0" aria-label="Phrases of the list" data-test="list-phrases">
-      <template #[`item.pick`]="{ item }"><input v-model="chosen" type="checkbox" :value="item.phrase" :aria-label="`Pick ${item.phrase}`"></template>
-      <template #[`item.volume`]="{ item }"><span class="figure" :title="inFull(item.row?.volume ?? null)">{{ rounded(item.row?.volume) }}</span></template>
-      <template #[`item.difficulty`]="{ item }"><span class="figure">{{ item.row?.difficulty == null ? UNKNOWN : Math.round(item.row.difficulty) }}</span></template>
-      <template #[`item.worth`]="{ item }"><span class="figure">{{ worthOf(item) === null ? UNKNOWN : Math.round(worthOf(item)!) }}</span></template>
-      <template #[`item.note`]="{ item }"><input class="note" :value="item.note" maxlength="4000" :aria-label="`Note on ${item.phrase}`" placeholder="note" @change="change({ notes: { [item.phrase]: ($event.target as HTMLInputElement).value } })"></template>
-      <template #no-data><p class="muted empty">No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.</p></template>
+    <ShellImporting :progress="progress" :left="left"
+      ><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting
+    >
+    <div class="status">
+      <p class="small muted" data-test="list-shown">
+        {{
+          one.rows.length < one.phrases
+            ? `The first ${one.rows.length.toLocaleString('en')} of ${counted(one.phrases, 'phrase')}, sorted within these. `
+            : `${counted(one.phrases, 'phrase')}. `
+        }}<button
+          v-if="one.rows.length < one.phrases"
+          class="plain link"
+          data-test="list-more"
+          @click="load(one.rows.length + PAGE)"
+        >
+          Show more
+        </button>
+      </p>
+      <DemandProgress
+        v-if="running || assessProblem"
+        :done="done"
+        :total="total"
+        :left="assessLeft"
+        :running="running"
+        :problem="assessProblem"
+        @stop="assessing.stop()"
+      />
+      <p v-else-if="unassessed.length" class="small muted">
+        {{ counted(unassessed.length, 'phrase') }} without difficulty.
+        <button class="plain link" data-test="list-assess" @click="assess">Load their figures</button>
+      </p>
+    </div>
+    <v-data-table
+      :headers="HEADERS"
+      :items="one.rows"
+      item-value="phrase"
+      density="compact"
+      fixed-header
+      hide-default-footer
+      :items-per-page="-1"
+      class="sheet table"
+      tabindex="0"
+      aria-label="Phrases of the list"
+      data-test="list-phrases"
+    >
+      <template #[`item.pick`]="{ item }"
+        ><input v-model="chosen" type="checkbox" :value="item.phrase" :aria-label="`Pick ${item.phrase}`"
+      /></template>
+      <template #[`item.volume`]="{ item }"
+        ><span class="figure" :title="inFull(item.row?.volume ?? null)">{{ rounded(item.row?.volume) }}</span></template
+      >
+      <template #[`item.difficulty`]="{ item }"
+        ><span class="figure">{{
+          item.row?.difficulty == null ? UNKNOWN : Math.round(item.row.difficulty)
+        }}</span></template
+      >
+      <template #[`item.worth`]="{ item }"
+        ><span class="figure">{{ worthOf(item) === null ? UNKNOWN : Math.round(worthOf(item)!) }}</span></template
+      >
+      <template #[`item.note`]="{ item }"
+        ><input
+          class="note"
+          :value="item.note"
+          maxlength="4000"
+          :aria-label="`Note on ${item.phrase}`"
+          placeholder="note"
+          @change="change({ notes: { [item.phrase]: ($event.target as HTMLInputElement).value } })"
+      /></template>
+      <template #no-data
+        ><p class="muted empty">
+          No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.
+        </p></template
+      >
     </v-data-table>
-    <div v-if="chosen.length" class="sheet actions"><strong class="figure">{{ chosen.length }}</strong> picked <v-btn variant="flat" color="primary" :disabled="!brief.brief" @click="tray.add(chosen); chosen = []">Add to tray</v-btn><v-btn @click="takeOut">Remove</v-btn></div>
+    <div v-if="chosen.length" class="sheet actions">
+      <strong class="figure">{{ chosen.length }}</strong> picked
+      <v-btn
+        variant="flat"
+        color="primary"
+        :disabled="!brief.brief"
+        @click="
+          tray.add(chosen)
+          chosen = []
+        "
+        >Add to tray</v-btn
+      ><v-btn @click="takeOut">Remove</v-btn>
+    </div>
   </template>
 </template>
 
 <style scoped>
-.head { display: flex; gap: 10px; align-items: center; }
-.name { flex: 0 0 240px; }
-.grow { flex: 1; }
-.status { display: flex; gap: 14px; align-items: center; min-height: 24px; }
-.table { flex: 1; min-height: 0; overflow: auto; }
-.note { width: 100%; border: 0; border-bottom: 1px dotted var(--line); background: transparent; color: inherit; font: inherit; }
-.actions { display: flex; gap: 12px; align-items: center; padding: 8px 12px; }
-.state { padding: 28px; display: grid; gap: 10px; justify-items: start; }
-.empty { padding: 24px; }
-input[type=checkbox] { accent-color: var(--teal); }
-.link { color: var(--teal); text-decoration: underline; }
+.head {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.name {
+  flex: 0 0 240px;
+}
+.grow {
+  flex: 1;
+}
+.status {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  min-height: 24px;
+}
+.table {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+.note {
+  width: 100%;
+  border: 0;
+  border-bottom: 1px dotted var(--line);
+  background: transparent;
+  color: inherit;
+  font: inherit;
+}
+.actions {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 12px;
+}
+.state {
+  padding: 28px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+.empty {
+  padding: 24px;
+}
+input[type='checkbox'] {
+  accent-color: var(--teal);
+}
+.link {
+  color: var(--teal);
+  text-decoration: underline;
+}
 </style>

@@ -17,12 +17,16 @@ const lists = ref<ListLine[] | null>(null)
 const problem = ref('')
 const name = ref('')
 const picked = ref<string[]>([])
-const id = computed(() => typeof route.query.list === 'string' ? route.query.list : null)
+const id = computed(() => (typeof route.query.list === 'string' ? route.query.list : null))
 const language = computed(() => brief.fields?.language ?? 'en')
 
 const HEADERS = [
-  { key: 'pick', title: '', sortable: false, width: 44 }, { key: 'name', title: 'List' }, { key: 'note', title: 'Note' },
-  { key: 'phrases', title: 'Phrases', align: 'end', width: 110 }, { key: 'updatedAt', title: 'Changed', align: 'end', width: 140 }, { key: 'do', title: '', sortable: false, width: 60 },
+  { key: 'pick', title: '', sortable: false, width: 44 },
+  { key: 'name', title: 'List' },
+  { key: 'note', title: 'Note' },
+  { key: 'phrases', title: 'Phrases', align: 'end', width: 110 },
+  { key: 'updatedAt', title: 'Changed', align: 'end', width: 140 },
+  { key: 'do', title: '', sortable: false, width: 60 },
 ] as const
 
 async function refresh() {
@@ -33,54 +37,169 @@ async function refresh() {
     problem.value = messageOf(error)
   }
 }
-watch(() => [workspace.id, id.value], () => void refresh(), { immediate: true })
+watch(
+  () => [workspace.id, id.value],
+  () => void refresh(),
+  { immediate: true },
+)
 
 const attempt = useAttempt(refresh)
-const make = (body: Record<string, unknown>) => attempt(async () => {
-  const made = await api<ListLine>('/api/lists', { method: 'POST', body: { workspace: workspace.id, language: language.value, ...body } })
-  notices.tell(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, { undo: () => attempt(() => api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } })) })
-  picked.value = []
-})
+const make = (body: Record<string, unknown>) =>
+  attempt(async () => {
+    const made = await api<ListLine>('/api/lists', {
+      method: 'POST',
+      body: { workspace: workspace.id, language: language.value, ...body },
+    })
+    notices.tell(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, {
+      undo: () =>
+        attempt(() => api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } })),
+    })
+    picked.value = []
+  })
 function makeNew() {
-  if (!name.value.trim()) { problem.value = 'Give the list a name.'; return }
+  if (!name.value.trim()) {
+    problem.value = 'Give the list a name.'
+    return
+  }
   void make({ name: name.value.trim() })
   name.value = ''
 }
 const nameOf = (list: string) => lists.value?.find(each => each.id === list)?.name ?? ''
-const remove = (list: ListLine) => attempt(async () => {
-  await api(`/api/lists/${list.id}`, { method: 'DELETE' })
-  notices.tell(`“${list.name}” deleted.`, { undo: () => attempt(() => api(`/api/lists/${list.id}/restore`, { method: 'POST' })) })
-})
+const remove = (list: ListLine) =>
+  attempt(async () => {
+    await api(`/api/lists/${list.id}`, { method: 'DELETE' })
+    notices.tell(`“${list.name}” deleted.`, {
+      undo: () => attempt(() => api(`/api/lists/${list.id}/restore`, { method: 'POST' })),
+    })
+  })
 </script>
 
 <template>
   <div class="lists">
     <LibraryList v-if="id" :id="id" :key="id" @back="address({ list: undefined }, true)" />
-    <div v-else-if="problem && !lists" class="sheet state" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
+    <div v-else-if="problem && !lists" class="sheet state" role="alert">
+      <p>{{ problem }}</p>
+      <v-btn variant="tonal" @click="refresh">Try again</v-btn>
+    </div>
     <v-skeleton-loader v-else-if="!lists" type="table-row@4" class="sheet" />
     <template v-else>
-      <div class="head"><v-text-field v-model="name" label="New list" maxlength="120" class="name" :error-messages="problem" data-test="list-name" @keydown.enter="makeNew" /><v-btn variant="flat" color="primary" @click="makeNew">Create</v-btn><v-spacer />
-        <template v-if="picked.length === 2"><v-btn variant="tonal" data-test="merge" @click="make({ name: `${nameOf(picked[0]!)} + ${nameOf(picked[1]!)}`.slice(0, 120), from: { how: 'merge', first: picked[0], second: picked[1] } })">Merge</v-btn><v-btn variant="tonal" data-test="subtract" @click="make({ name: `${nameOf(picked[0]!)} without ${nameOf(picked[1]!)}`.slice(0, 120), from: { how: 'subtract', first: picked[0], second: picked[1] } })">Subtract second from first</v-btn></template>
-        <span v-else class="small muted">Select two lists to merge or subtract.</span></div>
-      <v-data-table :headers="HEADERS" :items="lists" item-value="id" density="compact" fixed-header hide-default-footer :items-per-page="-1" class="sheet table" aria-label="Phrase lists" data-test="lists">
-        <template #[`item.pick`]="{ item }"><input v-model="picked" type="checkbox" :value="item.id" :disabled="picked.length === 2 && !picked.includes(item.id)" :aria-label="`Pick ${item.name}`"></template>
-        <template #[`item.name`]="{ item }"><NuxtLink :to="{ query: { ...route.query, list: item.id } }" data-test="open-list">{{ item.name }}</NuxtLink></template>
-        <template #[`item.note`]="{ item }"><span class="muted">{{ item.note }}</span></template>
-        <template #[`item.phrases`]="{ item }"><span class="figure">{{ item.phrases.toLocaleString('en') }}</span></template>
-        <template #[`item.updatedAt`]="{ item }"><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template>
-        <template #[`item.do`]="{ item }"><v-btn size="small" :icon="mdiDeleteOutline" :aria-label="`Delete ${item.name}`" @click="remove(item)" /></template>
-        <template #no-data><p class="muted empty">No lists yet. Use lists to keep phrases across briefs: ideas for later, a client’s keywords, purchased data. Name one above, or select phrases on the Demand screen.</p></template>
+      <div class="head">
+        <v-text-field
+          v-model="name"
+          label="New list"
+          maxlength="120"
+          class="name"
+          :error-messages="problem"
+          data-test="list-name"
+          @keydown.enter="makeNew"
+        /><v-btn variant="flat" color="primary" @click="makeNew">Create</v-btn><v-spacer />
+        <template v-if="picked.length === 2"
+          ><v-btn
+            variant="tonal"
+            data-test="merge"
+            @click="
+              make({
+                name: `${nameOf(picked[0]!)} + ${nameOf(picked[1]!)}`.slice(0, 120),
+                from: { how: 'merge', first: picked[0], second: picked[1] },
+              })
+            "
+            >Merge</v-btn
+          ><v-btn
+            variant="tonal"
+            data-test="subtract"
+            @click="
+              make({
+                name: `${nameOf(picked[0]!)} without ${nameOf(picked[1]!)}`.slice(0, 120),
+                from: { how: 'subtract', first: picked[0], second: picked[1] },
+              })
+            "
+            >Subtract second from first</v-btn
+          ></template
+        >
+        <span v-else class="small muted">Select two lists to merge or subtract.</span>
+      </div>
+      <v-data-table
+        :headers="HEADERS"
+        :items="lists"
+        item-value="id"
+        density="compact"
+        fixed-header
+        hide-default-footer
+        :items-per-page="-1"
+        class="sheet table"
+        aria-label="Phrase lists"
+        data-test="lists"
+      >
+        <template #[`item.pick`]="{ item }"
+          ><input
+            v-model="picked"
+            type="checkbox"
+            :value="item.id"
+            :disabled="picked.length === 2 && !picked.includes(item.id)"
+            :aria-label="`Pick ${item.name}`"
+        /></template>
+        <template #[`item.name`]="{ item }"
+          ><NuxtLink :to="{ query: { ...route.query, list: item.id } }" data-test="open-list">{{
+            item.name
+          }}</NuxtLink></template
+        >
+        <template #[`item.note`]="{ item }"
+          ><span class="muted">{{ item.note }}</span></template
+        >
+        <template #[`item.phrases`]="{ item }"
+          ><span class="figure">{{ item.phrases.toLocaleString('en') }}</span></template
+        >
+        <template #[`item.updatedAt`]="{ item }"
+          ><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template
+        >
+        <template #[`item.do`]="{ item }"
+          ><v-btn size="small" :icon="mdiDeleteOutline" :aria-label="`Delete ${item.name}`" @click="remove(item)"
+        /></template>
+        <template #no-data
+          ><p class="muted empty">
+            No lists yet. Use lists to keep phrases across briefs: ideas for later, a client’s keywords, purchased data.
+            Name one above, or select phrases on the Demand screen.
+          </p></template
+        >
       </v-data-table>
     </template>
   </div>
 </template>
 
 <style scoped>
-.lists { flex: 1; min-height: 0; display: flex; flex-direction: column; gap: 10px; }
-.head { display: flex; gap: 10px; align-items: center; }
-.name { flex: 0 0 240px; }
-.table { flex: 1; min-height: 0; overflow: auto; }
-a { font-weight: 600; color: var(--ink); text-underline-offset: 3px; }
-.empty, .state { padding: 28px; display: grid; gap: 10px; justify-items: start; }
-input[type=checkbox] { accent-color: var(--teal); }
+.lists {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.head {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.name {
+  flex: 0 0 240px;
+}
+.table {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+a {
+  font-weight: 600;
+  color: var(--ink);
+  text-underline-offset: 3px;
+}
+.empty,
+.state {
+  padding: 28px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+input[type='checkbox'] {
+  accent-color: var(--teal);
+}
 </style>

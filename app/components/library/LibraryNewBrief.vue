@@ -11,12 +11,16 @@ const region = ref<string | null>(null)
 const problem = ref('')
 const busy = ref(false)
 
-watch(open, (now) => {
-  if (!now) return
-  topic.value = ''
-  problem.value = ''
-  region.value = localStorage.getItem('fonetra.region') || null
-}, { immediate: true })
+watch(
+  open,
+  now => {
+    if (!now) return
+    topic.value = ''
+    problem.value = ''
+    region.value = localStorage.getItem('fonetra.region') || null
+  },
+  { immediate: true },
+)
 
 async function make() {
   if (!topic.value.trim()) {
@@ -28,7 +32,10 @@ async function make() {
     const brief = await library.create({ topic: topic.value.trim().slice(0, 300), region: region.value })
     remember('fonetra.region', region.value ?? '')
     open.value = false
-    await navigateTo({ path: '/demand', query: { brief: brief.id, seed: brief.fields.topic.toLowerCase().slice(0, 200) } })
+    await navigateTo({
+      path: '/demand',
+      query: { brief: brief.id, seed: brief.fields.topic.toLowerCase().slice(0, 200) },
+    })
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
@@ -41,10 +48,24 @@ async function make() {
   <v-dialog v-model="open" aria-label="New brief" max-width="460">
     <v-card title="New brief">
       <v-card-text>
-        <v-text-field v-model="topic" label="What is the video about?" autofocus maxlength="300" :error-messages="problem" data-test="new-topic" @keydown.enter="make" @update:model-value="problem = ''" />
+        <v-text-field
+          v-model="topic"
+          label="What is the video about?"
+          autofocus
+          maxlength="300"
+          :error-messages="problem"
+          data-test="new-topic"
+          @keydown.enter="make"
+          @update:model-value="problem = ''"
+        />
         <ShellRegion v-model="region" class="mt-4" />
       </v-card-text>
-      <v-card-actions><v-spacer /><v-btn @click="open = false">Cancel</v-btn><v-btn color="primary" variant="flat" :loading="busy" data-test="new-make" @click="make">Create</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-spacer /><v-btn @click="open = false">Cancel</v-btn
+        ><v-btn color="primary" variant="flat" :loading="busy" data-test="new-make" @click="make"
+          >Create</v-btn
+        ></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

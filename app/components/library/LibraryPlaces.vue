@@ -7,23 +7,34 @@ import { counted, inFull } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
-interface PlacesAnswer { accepted: number, rejected: { line: number, reason: string }[], rejectedMore: number }
+interface PlacesAnswer {
+  accepted: number
+  rejected: { line: number; reason: string }[]
+  rejectedMore: number
+}
 const workspace = useWorkspace()
 const notices = useNotices()
 const region = ref<string | null>(null)
 const contains = ref('')
 const places = shallowRef<Place[] | null>(null)
-const regions = ref<{ region: string, n: number }[]>([])
+const regions = ref<{ region: string; n: number }[]>([])
 const problem = ref('')
 const rejected = ref<PlacesAnswer['rejected']>([])
 const file = ref<HTMLInputElement | null>(null)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
-const HEADERS = [{ key: 'name', title: 'Place' }, { key: 'region', title: 'Region', width: 120 }, { key: 'population', title: 'Population', align: 'end', width: 160 }, { key: 'source', title: 'Source', width: 220 }] as const
+const HEADERS = [
+  { key: 'name', title: 'Place' },
+  { key: 'region', title: 'Region', width: 120 },
+  { key: 'population', title: 'Population', align: 'end', width: 160 },
+  { key: 'source', title: 'Source', width: 220 },
+] as const
 
 async function refresh() {
   problem.value = ''
   try {
-    const got = await api<{ places: Place[], regions: { region: string, n: number }[] }>('/api/places', { query: { region: region.value, contains: contains.value } })
+    const got = await api<{ places: Place[]; regions: { region: string; n: number }[] }>('/api/places', {
+      query: { region: region.value, contains: contains.value },
+    })
     places.value = got.places
     regions.value = got.regions
   } catch (error) {
@@ -37,10 +48,16 @@ async function send(event: Event) {
   const given = (event.target as HTMLInputElement).files?.[0]
   if (!given) return
   try {
-    const answer = await sendFile<PlacesAnswer>('/api/import/places', given, { region: region.value ?? workspace.current?.region, name: given.name.slice(0, 120) })
+    const answer = await sendFile<PlacesAnswer>('/api/import/places', given, {
+      region: region.value ?? workspace.current?.region,
+      name: given.name.slice(0, 120),
+    })
     rejected.value = answer?.rejected ?? []
     if (!answer) notices.tell('Stopped. The rows read so far are saved. Import the file again to add the rest.')
-    else notices.tell(`${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`)
+    else
+      notices.tell(
+        `${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`,
+      )
     await refresh()
   } catch (error) {
     notices.tell(messageOf(error), { serious: true })
@@ -51,23 +68,103 @@ async function send(event: Event) {
 
 <template>
   <div class="places">
-    <div class="head"><v-text-field v-model="contains" label="Find a place" maxlength="100" class="find" data-first-field clearable @update:model-value="contains = $event ?? ''" /><ShellRegion v-model="region" class="region" /><span class="small muted">{{ counted(total, 'place') }} in {{ counted(regions.length, 'region') }}</span><v-spacer /><v-btn :prepend-icon="mdiFileUploadOutline" title="CSV with name, population and region" data-test="places-import" :disabled="busy" @click="file?.click()">Import places</v-btn><input ref="file" type="file" accept=".csv,.tsv,.txt" class="unseen" tabindex="-1" aria-label="List of places" data-test="places-file" @change="send"></div>
-    <ShellImporting :progress="progress" :left="left"><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting>
-    <ul v-if="rejected.length" class="sheet rejected small"><li v-for="each in rejected" :key="each.line"><span class="figure muted">line {{ each.line }}</span> {{ each.reason }}</li></ul>
-    <div v-if="problem" class="sheet state" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
+    <div class="head">
+      <v-text-field
+        v-model="contains"
+        label="Find a place"
+        maxlength="100"
+        class="find"
+        data-first-field
+        clearable
+        @update:model-value="contains = $event ?? ''"
+      /><ShellRegion v-model="region" class="region" /><span class="small muted"
+        >{{ counted(total, 'place') }} in {{ counted(regions.length, 'region') }}</span
+      ><v-spacer /><v-btn
+        :prepend-icon="mdiFileUploadOutline"
+        title="CSV with name, population and region"
+        data-test="places-import"
+        :disabled="busy"
+        @click="file?.click()"
+        >Import places</v-btn
+      ><input
+        ref="file"
+        type="file"
+        accept=".csv,.tsv,.txt"
+        class="unseen"
+        tabindex="-1"
+        aria-label="List of places"
+        data-test="places-file"
+        @change="send"
+      />
+    </div>
+    <ShellImporting :progress="progress" :left="left"
+      ><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting
+    >
+    <ul v-if="rejected.length" class="sheet rejected small">
+      <li v-for="each in rejected" :key="each.line">
+        <span class="figure muted">line {{ each.line }}</span> {{ each.reason }}
+      </li>
+    </ul>
+    <div v-if="problem" class="sheet state" role="alert">
+      <p>{{ problem }}</p>
+      <v-btn variant="tonal" @click="refresh">Try again</v-btn>
+    </div>
     <v-skeleton-loader v-else-if="!places" type="table-row@5" class="sheet" />
-    <v-data-table-virtual v-else :headers="HEADERS" :items="places" item-value="id" density="compact" fixed-header class="sheet table" tabindex="0" no-data-text="No places yet. Import a CSV with name, population and region." aria-label="Places" data-test="place-list">
-      <template #[`item.population`]="{ item }"><span class="figure">{{ inFull(item.population).replace('unknown', '–') }}</span></template>
+    <v-data-table-virtual
+      v-else
+      :headers="HEADERS"
+      :items="places"
+      item-value="id"
+      density="compact"
+      fixed-header
+      class="sheet table"
+      tabindex="0"
+      no-data-text="No places yet. Import a CSV with name, population and region."
+      aria-label="Places"
+      data-test="place-list"
+    >
+      <template #[`item.population`]="{ item }"
+        ><span class="figure">{{ inFull(item.population).replace('unknown', '–') }}</span></template
+      >
     </v-data-table-virtual>
   </div>
 </template>
 
 <style scoped>
-.places { flex: 1; min-height: 0; display: flex; flex-direction: column; gap: 10px; }
-.head { display: flex; gap: 12px; align-items: center; }
-.find { flex: 0 0 220px; }
-.region { flex: 0 0 200px; }
-.table { flex: 1; min-height: 0; overflow: auto; }
-.state { padding: 28px; display: grid; gap: 10px; justify-items: start; }
-.rejected { list-style: none; margin: 0; padding: 8px 12px; max-height: 120px; overflow: auto; }
+.places {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.head {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.find {
+  flex: 0 0 220px;
+}
+.region {
+  flex: 0 0 200px;
+}
+.table {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+}
+.state {
+  padding: 28px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+.rejected {
+  list-style: none;
+  margin: 0;
+  padding: 8px 12px;
+  max-height: 120px;
+  overflow: auto;
+}
 </style>

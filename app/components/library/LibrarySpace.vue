@@ -5,7 +5,13 @@ import { api, messageOf } from '~/composables/api'
 import { fileSize, inFull } from '~/composables/figures'
 
 /** What takes space in the data file, and what becomes of what is old. */
-const NAMES: Record<keyof SpaceAnswer, string> = { texts: 'Briefs, lists and their history', figures: 'Phrases and their figures', pages: 'Result pages, videos and channels', rest: 'Work and settings', free: 'Free space inside the file' }
+const NAMES: Record<keyof SpaceAnswer, string> = {
+  texts: 'Briefs, lists and their history',
+  figures: 'Phrases and their figures',
+  pages: 'Result pages, videos and channels',
+  rest: 'Work and settings',
+  free: 'Free space inside the file',
+}
 const told = shallowRef<SpaceAnswer | null>(null)
 const problem = ref('')
 
@@ -22,27 +28,68 @@ void refresh()
 const parts = computed(() => {
   if (!told.value) return []
   const all = Object.values(told.value).reduce((sum, bytes) => sum + bytes, 0)
-  return (Object.entries(told.value) as [keyof SpaceAnswer, number][]).map(([kind, bytes]) => ({ kind, name: NAMES[kind], bytes, part: all ? bytes / all * 100 : 0 }))
+  return (Object.entries(told.value) as [keyof SpaceAnswer, number][]).map(([kind, bytes]) => ({
+    kind,
+    name: NAMES[kind],
+    bytes,
+    part: all ? (bytes / all) * 100 : 0,
+  }))
 })
 </script>
 
 <template>
   <section class="sheet" aria-label="Space" data-test="space">
-    <div><h2>Space</h2><p class="small muted">Texts are never removed. Older result pages and figures are kept in full for 60 days, then one per week, and after a year one per month.</p></div>
-    <div v-if="problem" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="refresh">Try again</v-btn></div>
+    <div>
+      <h2>Space</h2>
+      <p class="small muted">
+        Texts are never removed. Older result pages and figures are kept in full for 60 days, then one per week, and
+        after a year one per month.
+      </p>
+    </div>
+    <div v-if="problem" role="alert">
+      <p>{{ problem }}</p>
+      <v-btn variant="tonal" @click="refresh">Try again</v-btn>
+    </div>
     <v-skeleton-loader v-else-if="!told" type="list-item@3" />
     <table v-else>
-      <tr v-for="each in parts" :key="each.kind"><th scope="row">{{ each.name }}</th><td class="figure end" :title="inFull(each.bytes, 'bytes')">{{ fileSize(each.bytes) }}</td><td class="share" aria-hidden="true"><i :style="{ width: `${each.part}%` }" /></td></tr>
+      <tr v-for="each in parts" :key="each.kind">
+        <th scope="row">{{ each.name }}</th>
+        <td class="figure end" :title="inFull(each.bytes, 'bytes')">{{ fileSize(each.bytes) }}</td>
+        <td class="share" aria-hidden="true"><i :style="{ width: `${each.part}%` }" /></td>
+      </tr>
     </table>
   </section>
 </template>
 
 <style scoped>
-section { padding: 12px 16px; display: grid; gap: 8px; }
-table { max-width: 720px; border-collapse: collapse; }
-th { text-align: left; font-weight: 400; padding: 4px 12px 4px 0; }
-td { padding: 4px 12px 4px 0; white-space: nowrap; }
-.end { text-align: right; }
-.share { width: 45%; }
-.share i { display: block; height: 8px; background: var(--teal); min-width: 1px; }
+section {
+  padding: 12px 16px;
+  display: grid;
+  gap: 8px;
+}
+table {
+  max-width: 720px;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 4px 12px 4px 0;
+}
+td {
+  padding: 4px 12px 4px 0;
+  white-space: nowrap;
+}
+.end {
+  text-align: right;
+}
+.share {
+  width: 45%;
+}
+.share i {
+  display: block;
+  height: 8px;
+  background: var(--teal);
+  min-width: 1px;
+}
 </style>

@@ -1,63 +1,257 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { ResultsAnswer, Spreads } from '../../../shared/rivals'
-import { ageWords, chanceText, dateOnly, inFull, lengthWords, money, percent, rounded, span, UNKNOWN } from '~/composables/figures'
+import {
+  ageWords,
+  chanceText,
+  dateOnly,
+  inFull,
+  lengthWords,
+  money,
+  percent,
+  rounded,
+  span,
+  UNKNOWN,
+} from '~/composables/figures'
 
 const props = defineProps<{ page: ResultsAnswer }>()
 const open = ref(false)
 const reading = computed(() => props.page.reading)
-const NAMES: Record<Spreads['name'], string> = { views: 'Views', viewsPerDay: 'Views a day', subscribers: 'Subscribers', age: 'Age', length: 'Length' }
-const shown = (name: Spreads['name'], value: number) => name === 'age' ? ageWords(value) : name === 'length' ? lengthWords(value) : rounded(Math.round(value))
+const NAMES: Record<Spreads['name'], string> = {
+  views: 'Views',
+  viewsPerDay: 'Views a day',
+  subscribers: 'Subscribers',
+  age: 'Age',
+  length: 'Length',
+}
+const shown = (name: Spreads['name'], value: number) =>
+  name === 'age' ? ageWords(value) : name === 'length' ? lengthWords(value) : rounded(Math.round(value))
 /** Where a value stands in its spread, on a log scale since views and sizes span thousands. */
 const place = ({ name, values }: Spreads, value: number) => {
-  const scale = (v: number) => name === 'age' || name === 'length' ? v : Math.log1p(v)
+  const scale = (v: number) => (name === 'age' || name === 'length' ? v : Math.log1p(v))
   const [low, high] = [scale(values[0]!), scale(values.at(-1)!)]
-  return high > low ? (scale(value) - low) / (high - low) * 100 : 50
+  return high > low ? ((scale(value) - low) / (high - low)) * 100 : 50
 }
 </script>
 
 <template>
   <section class="sheet reading" aria-label="Summary of the results" data-test="reading">
-    <p class="sentence">{{ reading.sentence }} <button class="plain link small" :aria-expanded="open" data-test="reading-working" @click="open = !open">{{ open ? 'hide the calculation' : 'how is this calculated?' }}</button></p>
+    <p class="sentence">
+      {{ reading.sentence }}
+      <button class="plain link small" :aria-expanded="open" data-test="reading-working" @click="open = !open">
+        {{ open ? 'hide the calculation' : 'how is this calculated?' }}
+      </button>
+    </p>
     <div class="row">
       <dl class="figures">
-        <div v-if="page.difficulty"><dt>Difficulty</dt><dd class="figure" :title="inFull(page.difficulty.page)">{{ Math.round(page.difficulty.page) }} <small :title="reading.forecast ? 'for my channel, by its chance of page one' : 'for anyone'">{{ hardness({ difficulty: page.difficulty.page, chance: reading.forecast?.pageOne ?? null }, reading.forecast ? 'channel' : 'anyone') }}</small></dd></div>
-        <div v-if="page.difficulty"><dt title="Ranks 1–3, 4–10, 11–20">Front · middle · rest</dt><dd class="figure">{{ Math.round(page.difficulty.front) }} · {{ Math.round(page.difficulty.middle) }} · {{ Math.round(page.difficulty.rest) }}</dd></div>
-        <div v-if="reading.forecast"><dt>My likely ranks</dt><dd class="figure" data-test="likely">{{ span(String(reading.forecast.likely[0]), String(reading.forecast.likely[1])) }} <small>page one {{ chanceText(reading.forecast.pageOne) }}</small></dd></div>
-        <div v-if="reading.winnings"><dt>Views to win, 90 days</dt><dd class="figure" :title="`${inFull(reading.winnings.expected)} expected`">{{ span(rounded(Math.round(reading.winnings.low)), rounded(Math.round(reading.winnings.high))) }}</dd></div>
-        <div v-if="reading.earnings"><dt>Earns about</dt><dd class="figure" title="From the rate table of the workspace">{{ span(money(reading.earnings.lowMicros, reading.earnings.currency), money(reading.earnings.highMicros, reading.earnings.currency)) }}</dd></div>
-        <div><dt title="Share of page one that changes in thirty days">Turnover</dt><dd class="figure">{{ reading.turnover === null ? UNKNOWN : percent(reading.turnover) }}</dd></div>
-        <div v-if="page.titleMatches !== null"><dt title="Videos with the phrase in their title, as counted by the site">Rivals</dt><dd class="figure">{{ rounded(page.titleMatches) }}</dd></div>
+        <div v-if="page.difficulty">
+          <dt>Difficulty</dt>
+          <dd class="figure" :title="inFull(page.difficulty.page)">
+            {{ Math.round(page.difficulty.page) }}
+            <small :title="reading.forecast ? 'for my channel, by its chance of page one' : 'for anyone'">{{
+              hardness(
+                { difficulty: page.difficulty.page, chance: reading.forecast?.pageOne ?? null },
+                reading.forecast ? 'channel' : 'anyone',
+              )
+            }}</small>
+          </dd>
+        </div>
+        <div v-if="page.difficulty">
+          <dt title="Ranks 1–3, 4–10, 11–20">Front · middle · rest</dt>
+          <dd class="figure">
+            {{ Math.round(page.difficulty.front) }} · {{ Math.round(page.difficulty.middle) }} ·
+            {{ Math.round(page.difficulty.rest) }}
+          </dd>
+        </div>
+        <div v-if="reading.forecast">
+          <dt>My likely ranks</dt>
+          <dd class="figure" data-test="likely">
+            {{ span(String(reading.forecast.likely[0]), String(reading.forecast.likely[1])) }}
+            <small>page one {{ chanceText(reading.forecast.pageOne) }}</small>
+          </dd>
+        </div>
+        <div v-if="reading.winnings">
+          <dt>Views to win, 90 days</dt>
+          <dd class="figure" :title="`${inFull(reading.winnings.expected)} expected`">
+            {{ span(rounded(Math.round(reading.winnings.low)), rounded(Math.round(reading.winnings.high))) }}
+          </dd>
+        </div>
+        <div v-if="reading.earnings">
+          <dt>Earns about</dt>
+          <dd class="figure" title="From the rate table of the workspace">
+            {{
+              span(
+                money(reading.earnings.lowMicros, reading.earnings.currency),
+                money(reading.earnings.highMicros, reading.earnings.currency),
+              )
+            }}
+          </dd>
+        </div>
+        <div>
+          <dt title="Share of page one that changes in thirty days">Turnover</dt>
+          <dd class="figure">{{ reading.turnover === null ? UNKNOWN : percent(reading.turnover) }}</dd>
+        </div>
+        <div v-if="page.titleMatches !== null">
+          <dt title="Videos with the phrase in their title, as counted by the site">Rivals</dt>
+          <dd class="figure">{{ rounded(page.titleMatches) }}</dd>
+        </div>
       </dl>
       <dl class="spreads" aria-label="Page one, medians and middle halves">
-        <div v-for="spread in reading.spreads" :key="spread.name"><dt>{{ NAMES[spread.name] }}</dt><dd class="figure" :title="`median ${shown(spread.name, spread.median)}; middle half ${shown(spread.name, spread.low)} to ${shown(spread.name, spread.high)}; all ${shown(spread.name, spread.values[0]!)} to ${shown(spread.name, spread.values.at(-1)!)}`">
-          <svg viewBox="0 0 100 16" preserveAspectRatio="none" aria-hidden="true"><line v-for="(value, i) in spread.values" :key="i" :x1="place(spread, value)" :x2="place(spread, value)" y1="4" y2="12" class="tick" /><rect :x="place(spread, spread.low)" y="6" :width="Math.max(1, place(spread, spread.high) - place(spread, spread.low))" height="4" class="half" /><line :x1="place(spread, spread.median)" :x2="place(spread, spread.median)" y1="0" y2="16" class="median" /></svg>{{ shown(spread.name, spread.median) }}</dd></div>
+        <div v-for="spread in reading.spreads" :key="spread.name">
+          <dt>{{ NAMES[spread.name] }}</dt>
+          <dd
+            class="figure"
+            :title="`median ${shown(spread.name, spread.median)}; middle half ${shown(spread.name, spread.low)} to ${shown(spread.name, spread.high)}; all ${shown(spread.name, spread.values[0]!)} to ${shown(spread.name, spread.values.at(-1)!)}`"
+          >
+            <svg viewBox="0 0 100 16" preserveAspectRatio="none" aria-hidden="true">
+              <line
+                v-for="(value, i) in spread.values"
+                :key="i"
+                :x1="place(spread, value)"
+                :x2="place(spread, value)"
+                y1="4"
+                y2="12"
+                class="tick"
+              />
+              <rect
+                :x="place(spread, spread.low)"
+                y="6"
+                :width="Math.max(1, place(spread, spread.high) - place(spread, spread.low))"
+                height="4"
+                class="half"
+              />
+              <line
+                :x1="place(spread, spread.median)"
+                :x2="place(spread, spread.median)"
+                y1="0"
+                y2="16"
+                class="median"
+              /></svg
+            >{{ shown(spread.name, spread.median) }}
+          </dd>
+        </div>
       </dl>
     </div>
     <div v-if="open" class="working small" data-test="working">
-      <p v-if="reading.own && reading.forecast">A video of my channel with the phrase in title and description has strength <span class="figure">{{ reading.own.strength.toFixed(3) }}</span> = .45 × 1 for the wording<template v-if="reading.own.reach !== null"> + .25 × {{ reading.own.reach.toFixed(3) }} reach</template><template v-if="reading.own.pull !== null"> + .30 × {{ reading.own.pull.toFixed(3) }} pull</template>. A single video can do better or worse than this. For each such case, every result stays ahead with a probability that depends on the difference in strength; from these the chance is added up. It counts {{ page.rows.filter(row => !row.off).length }} results<template v-if="page.more">, and assumes that those not loaded are as strong as the last ten</template>. This is a rough estimate and is never shown as more than 95 %.<template v-if="reading.compared !== null && page.rows.length > 20"> Demand compares all phrases by their first 20 results; from these alone the chance is {{ chanceText(reading.compared) }}.</template></p>
-      <p v-if="reading.winnings">Views: {{ inFull(reading.volume) }} searches a month × 3 months × the share of searches each rank gets, over the likely ranks; {{ inFull(Math.round(reading.winnings.expected)) }} expected over all ranks.</p>
-      <p>Difficulty: the mean strength of the twenty results, weighted by 1 ÷ log2(rank + 1). {{ reading.exactTitles }} titles and {{ reading.exactFirstLines }} first lines of page one contain the exact words. {{ reading.pagesKept }} complete result {{ reading.pagesKept === 1 ? 'page' : 'pages' }} saved<template v-if="page.looks.length > 1">, the earliest from {{ dateOnly(page.looks.at(-1)!.at) }}</template>. These results are from {{ dateOnly(page.at) }}, source: {{ page.source }}.</p>
-      <p v-if="page.left.length">Dropped out since the previous check: <template v-for="(each, i) in page.left" :key="each.videoId">{{ i ? '; ' : '' }}“{{ each.title }}” (was {{ each.before }})</template>.</p>
+      <p v-if="reading.own && reading.forecast">
+        A video of my channel with the phrase in title and description has strength
+        <span class="figure">{{ reading.own.strength.toFixed(3) }}</span> = .45 × 1 for the wording<template
+          v-if="reading.own.reach !== null"
+        >
+          + .25 × {{ reading.own.reach.toFixed(3) }} reach</template
+        ><template v-if="reading.own.pull !== null"> + .30 × {{ reading.own.pull.toFixed(3) }} pull</template>. A single
+        video can do better or worse than this. For each such case, every result stays ahead with a probability that
+        depends on the difference in strength; from these the chance is added up. It counts
+        {{ page.rows.filter(row => !row.off).length }} results<template v-if="page.more"
+          >, and assumes that those not loaded are as strong as the last ten</template
+        >. This is a rough estimate and is never shown as more than 95 %.<template
+          v-if="reading.compared !== null && page.rows.length > 20"
+        >
+          Demand compares all phrases by their first 20 results; from these alone the chance is
+          {{ chanceText(reading.compared) }}.</template
+        >
+      </p>
+      <p v-if="reading.winnings">
+        Views: {{ inFull(reading.volume) }} searches a month × 3 months × the share of searches each rank gets, over the
+        likely ranks; {{ inFull(Math.round(reading.winnings.expected)) }} expected over all ranks.
+      </p>
+      <p>
+        Difficulty: the mean strength of the twenty results, weighted by 1 ÷ log2(rank + 1).
+        {{ reading.exactTitles }} titles and {{ reading.exactFirstLines }} first lines of page one contain the exact
+        words. {{ reading.pagesKept }} complete result {{ reading.pagesKept === 1 ? 'page' : 'pages' }} saved<template
+          v-if="page.looks.length > 1"
+          >, the earliest from {{ dateOnly(page.looks.at(-1)!.at) }}</template
+        >. These results are from {{ dateOnly(page.at) }}, source: {{ page.source }}.
+      </p>
+      <p v-if="page.left.length">
+        Dropped out since the previous check:
+        <template v-for="(each, i) in page.left" :key="each.videoId"
+          >{{ i ? '; ' : '' }}“{{ each.title }}” (was {{ each.before }})</template
+        >.
+      </p>
     </div>
   </section>
 </template>
 
 <style scoped>
-.reading { padding: 8px 14px; display: grid; gap: 6px; }
-.sentence { font-size: 14.5px; line-height: 1.35; }
-.row { display: grid; gap: 4px; }
-.figures, .spreads { display: flex; gap: 18px; margin: 0; flex-wrap: wrap; }
-dt { font-size: 11px; color: var(--muted); white-space: nowrap; }
-.figures dd { margin: 0; font-size: 16px; font-weight: 600; white-space: nowrap; }
-.figures small { font: 12px var(--sans); color: var(--muted); }
-.spreads { gap: 20px; }
-.spreads > div { display: flex; gap: 6px; align-items: center; }
-.spreads dd { margin: 0; font-size: 12px; display: flex; gap: 6px; align-items: center; }
-.spreads svg { display: block; width: 56px; height: 16px; }
-.tick { stroke: var(--muted); stroke-width: 0.8; opacity: 0.5; vector-effect: non-scaling-stroke; }
-.half { fill: color-mix(in srgb, var(--teal) 45%, transparent); }
-.median { stroke: var(--teal); stroke-width: 2; vector-effect: non-scaling-stroke; }
-.working { border-top: 1px solid var(--line); padding-top: 8px; display: grid; gap: 6px; color: var(--muted); }
-.link { color: var(--teal); text-decoration: underline; }
+.reading {
+  padding: 8px 14px;
+  display: grid;
+  gap: 6px;
+}
+.sentence {
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+.row {
+  display: grid;
+  gap: 4px;
+}
+.figures,
+.spreads {
+  display: flex;
+  gap: 18px;
+  margin: 0;
+  flex-wrap: wrap;
+}
+dt {
+  font-size: 11px;
+  color: var(--muted);
+  white-space: nowrap;
+}
+.figures dd {
+  margin: 0;
+  font-size: 16px;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.figures small {
+  font: 12px var(--sans);
+  color: var(--muted);
+}
+.spreads {
+  gap: 20px;
+}
+.spreads > div {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.spreads dd {
+  margin: 0;
+  font-size: 12px;
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.spreads svg {
+  display: block;
+  width: 56px;
+  height: 16px;
+}
+.tick {
+  stroke: var(--muted);
+  stroke-width: 0.8;
+  opacity: 0.5;
+  vector-effect: non-scaling-stroke;
+}
+.half {
+  fill: color-mix(in srgb, var(--teal) 45%, transparent);
+}
+.median {
+  stroke: var(--teal);
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
+}
+.working {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+  display: grid;
+  gap: 6px;
+  color: var(--muted);
+}
+.link {
+  color: var(--teal);
+  text-decoration: underline;
+}
 </style>

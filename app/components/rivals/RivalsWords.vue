@@ -27,26 +27,43 @@ async function load() {
   const asked = props.question
   const { region, ...rest } = asked
   try {
-    const got = await api<WordsAnswer>('/api/results/words', { method: access.askMethod, query: { ...rest, region: region ?? EVERY_REGION } })
+    const got = await api<WordsAnswer>('/api/results/words', {
+      method: access.askMethod,
+      query: { ...rest, region: region ?? EVERY_REGION },
+    })
     if (asked === props.question) answer.value = got
   } catch (error) {
     if (asked === props.question) problem.value = messageOf(error)
   }
 }
-watch(() => props.question, () => void load(), { immediate: true })
+watch(
+  () => props.question,
+  () => void load(),
+  { immediate: true },
+)
 
 type Order = 'lift' | 'users' | 'volume' | 'rank'
 const order = ref<Order>('lift')
-const ORDERS: { value: Order, title: string, of: (word: PageWord) => number }[] = [
-  { value: 'lift', title: 'Lift × users', of: word => -Math.log(word.lift) * Math.sqrt(word.users) }, { value: 'users', title: 'Users', of: word => -word.users },
-  { value: 'volume', title: 'Searches', of: word => -(word.volume ?? -1) }, { value: 'rank', title: 'Best rank', of: word => Math.min(...word.ranks) },
+const ORDERS: { value: Order; title: string; of: (word: PageWord) => number }[] = [
+  { value: 'lift', title: 'Lift × users', of: word => -Math.log(word.lift) * Math.sqrt(word.users) },
+  { value: 'users', title: 'Users', of: word => -word.users },
+  { value: 'volume', title: 'Searches', of: word => -(word.volume ?? -1) },
+  { value: 'rank', title: 'Best rank', of: word => Math.min(...word.ranks) },
 ]
-const lists = computed(() => WORD_PLACES.map((place) => {
-  const of = ORDERS.find(each => each.value === order.value)!.of
-  return { place, words: (answer.value?.words ?? []).filter(word => word.place === place).sort((a, b) => of(a) - of(b)) }
-}))
-const pick = (term: string) => { picked.value = picked.value.includes(term) ? picked.value.filter(each => each !== term) : [...picked.value, term] }
-const ranksOf = (word: PageWord) => word.ranks.length > 2 ? `${word.ranks.slice(0, 2).join(', ')} …` : word.ranks.join(', ')
+const lists = computed(() =>
+  WORD_PLACES.map(place => {
+    const of = ORDERS.find(each => each.value === order.value)!.of
+    return {
+      place,
+      words: (answer.value?.words ?? []).filter(word => word.place === place).sort((a, b) => of(a) - of(b)),
+    }
+  }),
+)
+const pick = (term: string) => {
+  picked.value = picked.value.includes(term) ? picked.value.filter(each => each !== term) : [...picked.value, term]
+}
+const ranksOf = (word: PageWord) =>
+  word.ranks.length > 2 ? `${word.ranks.slice(0, 2).join(', ')} …` : word.ranks.join(', ')
 
 function toTags() {
   if (!brief.fields) return
@@ -65,19 +82,93 @@ function toTray() {
 <template>
   <div class="words" data-test="words">
     <div class="head">
-      <v-btn-toggle v-model="order" class="order" mandatory density="compact" variant="outlined" color="primary" divided aria-label="Order"><v-btn v-for="each in ORDERS" :key="each.value" :value="each.value" size="small">{{ each.title }}</v-btn></v-btn-toggle>
-      <span class="small muted lift" :title="answer?.neighbours.join(', ')">Lift: against {{ answer ? counted(answer.neighbours.length, 'neighbouring page') : 'neighbouring pages' }}.</span>
+      <v-btn-toggle
+        v-model="order"
+        class="order"
+        mandatory
+        density="compact"
+        variant="outlined"
+        color="primary"
+        divided
+        aria-label="Order"
+        ><v-btn v-for="each in ORDERS" :key="each.value" :value="each.value" size="small">{{
+          each.title
+        }}</v-btn></v-btn-toggle
+      >
+      <span class="small muted lift" :title="answer?.neighbours.join(', ')"
+        >Lift: against
+        {{ answer ? counted(answer.neighbours.length, 'neighbouring page') : 'neighbouring pages' }}.</span
+      >
       <v-spacer /><span v-if="picked.length" class="small">{{ picked.length }} picked</span>
-      <v-btn size="small" variant="flat" color="primary" :prepend-icon="mdiTagPlusOutline" :disabled="!picked.length || !brief.fields" data-test="words-tags" @click="toTags">To the tags</v-btn>
-      <v-btn size="small" :prepend-icon="mdiTrayPlus" :disabled="!picked.length || !brief.fields" data-test="words-tray" @click="toTray">Add to tray</v-btn>
+      <v-btn
+        size="small"
+        variant="flat"
+        color="primary"
+        :prepend-icon="mdiTagPlusOutline"
+        :disabled="!picked.length || !brief.fields"
+        data-test="words-tags"
+        @click="toTags"
+        >To the tags</v-btn
+      >
+      <v-btn
+        size="small"
+        :prepend-icon="mdiTrayPlus"
+        :disabled="!picked.length || !brief.fields"
+        data-test="words-tray"
+        @click="toTray"
+        >Add to tray</v-btn
+      >
     </div>
-    <div v-if="problem" class="sheet empty" role="alert"><p>{{ problem }}</p><v-btn variant="tonal" @click="load">Try again</v-btn></div>
+    <div v-if="problem" class="sheet empty" role="alert">
+      <p>{{ problem }}</p>
+      <v-btn variant="tonal" @click="load">Try again</v-btn>
+    </div>
     <v-skeleton-loader v-else-if="!answer" type="table-row@6" class="sheet" />
     <div v-else class="lists">
       <section v-for="list in lists" :key="list.place" class="sheet" :aria-label="NAMES[list.place]">
-        <table><caption class="unseen">{{ NAMES[list.place] }}</caption>
-          <thead><tr><th scope="col" class="word">{{ NAMES[list.place] }}</th><th scope="col" title="Compared with similar phrases">Lift</th><th scope="col" title="Results that use it">Used</th><th v-if="list.place === 'tags'" scope="col" title="Searches a month">Searches</th><th scope="col" class="ranks">Ranks</th></tr></thead>
-          <tbody><tr v-for="word in list.words" :key="word.term" :class="{ picked: picked.includes(word.term) }" data-test="word"><td class="word"><label :title="word.volume === null ? word.term : `${word.term}: ${inFull(word.volume)} searches a month`"><input type="checkbox" :checked="picked.includes(word.term)" @change="pick(word.term)"> {{ word.term }}</label></td><td class="figure" :title="`${word.lift.toFixed(2)} times as much`"><span class="ramp" :style="{ '--part': Math.min(1, Math.log2(Math.max(1, word.lift)) / 6) }" aria-hidden="true" />{{ word.lift.toFixed(1) }}</td><td class="figure" :title="`${word.users} of ${answer.results}`">{{ word.users }}</td><td v-if="list.place === 'tags'" class="figure" :title="inFull(word.volume)">{{ rounded(word.volume) }}</td><td class="figure ranks" :title="word.ranks.join(', ')">{{ ranksOf(word) }}</td></tr></tbody>
+        <table>
+          <caption class="unseen">
+            {{
+              NAMES[list.place]
+            }}
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col" class="word">{{ NAMES[list.place] }}</th>
+              <th scope="col" title="Compared with similar phrases">Lift</th>
+              <th scope="col" title="Results that use it">Used</th>
+              <th v-if="list.place === 'tags'" scope="col" title="Searches a month">Searches</th>
+              <th scope="col" class="ranks">Ranks</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="word in list.words"
+              :key="word.term"
+              :class="{ picked: picked.includes(word.term) }"
+              data-test="word"
+            >
+              <td class="word">
+                <label
+                  :title="word.volume === null ? word.term : `${word.term}: ${inFull(word.volume)} searches a month`"
+                  ><input type="checkbox" :checked="picked.includes(word.term)" @change="pick(word.term)" />
+                  {{ word.term }}</label
+                >
+              </td>
+              <td class="figure" :title="`${word.lift.toFixed(2)} times as much`">
+                <span
+                  class="ramp"
+                  :style="{ '--part': Math.min(1, Math.log2(Math.max(1, word.lift)) / 6) }"
+                  aria-hidden="true"
+                />{{ word.lift.toFixed(1) }}
+              </td>
+              <td class="figure" :title="`${word.users} of ${answer.results}`">{{ word.users }}</td>
+              <td v-if="list.place === 'tags'" class="figure" :title="inFull(word.volume)">
+                {{ rounded(word.volume) }}
+              </td>
+              <td class="figure ranks" :title="word.ranks.join(', ')">{{ ranksOf(word) }}</td>
+            </tr>
+          </tbody>
         </table>
         <p v-if="!list.words.length" class="muted small empty">No word is used by more than one result.</p>
       </section>
@@ -86,22 +177,95 @@ function toTray() {
 </template>
 
 <style scoped>
-.words { flex: 1; min-height: 0; display: flex; flex-direction: column; gap: 8px; }
-.head { display: flex; gap: 10px; align-items: center; }
-.lists { flex: 1; min-height: 0; display: grid; grid-template-columns: 1.7fr 1fr 1fr; gap: 10px; }
-.lists > * { min-width: 0; }
-.order { flex: none; }
-.lift { flex: 1; }
-section { overflow: auto; }
-table { width: 100%; border-collapse: collapse; table-layout: fixed; }
-th, td { padding: 3px 5px; text-align: end; border-bottom: 1px solid var(--line); font-size: 12.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-th { position: sticky; top: 0; background: var(--paper); color: var(--muted); font-size: 12px; z-index: 1; width: 40px; }
-th:nth-child(4) { width: 62px; } th.ranks { width: 56px; }
-th.word, td.word { text-align: start; width: auto; }
-.ranks { font-size: 11px; color: var(--muted); }
-.picked { background: color-mix(in srgb, var(--teal) 9%, transparent); }
-input { accent-color: var(--teal); vertical-align: middle; }
-td { position: relative; }
-.ramp { position: absolute; left: 2px; bottom: 2px; height: 3px; width: calc(var(--part) * (100% - 4px)); background: color-mix(in srgb, var(--teal) calc(30% + var(--part) * 70%), var(--line)); }
-.empty { padding: 16px; }
+.words {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.head {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.lists {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 1.7fr 1fr 1fr;
+  gap: 10px;
+}
+.lists > * {
+  min-width: 0;
+}
+.order {
+  flex: none;
+}
+.lift {
+  flex: 1;
+}
+section {
+  overflow: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+th,
+td {
+  padding: 3px 5px;
+  text-align: end;
+  border-bottom: 1px solid var(--line);
+  font-size: 12.5px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+th {
+  position: sticky;
+  top: 0;
+  background: var(--paper);
+  color: var(--muted);
+  font-size: 12px;
+  z-index: 1;
+  width: 40px;
+}
+th:nth-child(4) {
+  width: 62px;
+}
+th.ranks {
+  width: 56px;
+}
+th.word,
+td.word {
+  text-align: start;
+  width: auto;
+}
+.ranks {
+  font-size: 11px;
+  color: var(--muted);
+}
+.picked {
+  background: color-mix(in srgb, var(--teal) 9%, transparent);
+}
+input {
+  accent-color: var(--teal);
+  vertical-align: middle;
+}
+td {
+  position: relative;
+}
+.ramp {
+  position: absolute;
+  left: 2px;
+  bottom: 2px;
+  height: 3px;
+  width: calc(var(--part) * (100% - 4px));
+  background: color-mix(in srgb, var(--teal) calc(30% + var(--part) * 70%), var(--line));
+}
+.empty {
+  padding: 16px;
+}
 </style>

@@ -30,6 +30,16 @@ async function again() {
 </template>
 
 <style scoped>
-.closed { max-width: 860px; margin: 0 auto; overflow: auto; }
-.state { padding: 28px; display: grid; gap: 12px; justify-items: start; overflow-wrap: anywhere; }
+.closed {
+  max-width: 860px;
+  margin: 0 auto;
+  overflow: auto;
+}
+.state {
+  padding: 28px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  overflow-wrap: anywhere;
+}
 </style>

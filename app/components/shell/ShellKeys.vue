@@ -9,7 +9,10 @@ const open = defineModel<boolean>({ required: true })
     <v-card title="Keys">
       <v-card-text>
         <dl>
-          <template v-for="key in SHELL_KEYS" :key="key.keys"><dt class="figure">{{ key.keys }}</dt><dd>{{ key.does }}</dd></template>
+          <template v-for="key in SHELL_KEYS" :key="key.keys"
+            ><dt class="figure">{{ key.keys }}</dt>
+            <dd>{{ key.does }}</dd></template
+          >
         </dl>
       </v-card-text>
       <v-card-actions><v-spacer /><v-btn @click="open = false">Close</v-btn></v-card-actions>
@@ -18,6 +21,12 @@ const open = defineModel<boolean>({ required: true })
 </template>
 
 <style scoped>
-dl { display: grid; grid-template-columns: max-content 1fr; gap: 8px 20px; }
-dd { margin: 0; }
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 8px 20px;
+}
+dd {
+  margin: 0;
+}
 </style>

@@ -15,14 +15,34 @@ const text = computed(() => {
 </script>
 
 <template>
-  <span class="state small" :class="{ problem: brief.status === 'problem' }" role="status" data-test="save-state" :title="brief.problem ?? (brief.savedAt ? `Last saved ${dateTime(brief.savedAt)}` : undefined)">
+  <span
+    class="state small"
+    :class="{ problem: brief.status === 'problem' }"
+    role="status"
+    data-test="save-state"
+    :title="brief.problem ?? (brief.savedAt ? `Last saved ${dateTime(brief.savedAt)}` : undefined)"
+  >
     {{ text }}
-    <template v-if="brief.problem"> · {{ brief.problem }} <button class="plain again" @click="brief.retry()">Try now</button></template>
+    <template v-if="brief.problem">
+      · {{ brief.problem }} <button class="plain again" @click="brief.retry()">Try now</button></template
+    >
   </span>
 </template>
 
 <style scoped>
-.state { color: var(--muted); margin-left: 10px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; max-width: 560px; }
-.problem { color: var(--plum); font-weight: 600; }
-.again { text-decoration: underline; }
+.state {
+  color: var(--muted);
+  margin-left: 10px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  max-width: 560px;
+}
+.problem {
+  color: var(--plum);
+  font-weight: 600;
+}
+.again {
+  text-decoration: underline;
+}
 </style>

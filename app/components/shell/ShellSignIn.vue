@@ -27,13 +27,31 @@ async function signIn() {
     <form class="sheet" data-test="sign-in" @submit.prevent="signIn">
       <h1>Sign in</h1>
       <p class="muted">Sign in with the access key you got from the owner.</p>
-      <v-text-field v-model="key" type="password" autocomplete="current-password" label="Access key" :error-messages="problem ? [problem] : []" autofocus maxlength="200" data-test="access-key" />
+      <v-text-field
+        v-model="key"
+        type="password"
+        autocomplete="current-password"
+        label="Access key"
+        :error-messages="problem ? [problem] : []"
+        autofocus
+        maxlength="200"
+        data-test="access-key"
+      />
       <v-btn type="submit" variant="flat" color="primary" :loading="busy">Sign in</v-btn>
     </form>
   </div>
 </template>
 
 <style scoped>
-form { padding: 28px; display: grid; gap: 12px; justify-items: start; width: min(440px, 100%); margin: 8vh auto 0; }
-form > .v-text-field { width: 100%; }
+form {
+  padding: 28px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  width: min(440px, 100%);
+  margin: 8vh auto 0;
+}
+form > .v-text-field {
+  width: 100%;
+}
 </style>

@@ -23,7 +23,13 @@ async function signOut() {
 
 <template>
   <v-menu v-if="access.needed && access.who">
-    <template #activator="{ props }"><v-btn v-bind="props" :icon="mdiAccountCircleOutline" :aria-label="`Signed in as ${access.who.name}`" data-test="who" /></template>
+    <template #activator="{ props }"
+      ><v-btn
+        v-bind="props"
+        :icon="mdiAccountCircleOutline"
+        :aria-label="`Signed in as ${access.who.name}`"
+        data-test="who"
+    /></template>
     <v-list density="compact" min-width="220">
       <v-list-item :title="access.who.name" :subtitle="ROLE_WORDS[access.who.role]" />
       <v-divider />

@@ -25,11 +25,26 @@ async function go(id: string) {
 
 <template>
   <v-menu v-if="workspace.workspaces.length > 1">
-    <template #activator="{ props }"><v-btn v-bind="props" size="small" :append-icon="mdiChevronDown" class="workspace" data-test="workspace">{{ workspace.current?.name }}</v-btn></template>
-    <v-list density="compact" min-width="260"><v-list-item v-for="each in workspace.workspaces" :key="each.id" :active="each.id === workspace.id" :title="each.name" :subtitle="`${each.channelTitle ?? 'no channel yet'} · ${counted(each.briefs, 'brief')}`" @click="go(each.id)" /></v-list>
+    <template #activator="{ props }"
+      ><v-btn v-bind="props" size="small" :append-icon="mdiChevronDown" class="workspace" data-test="workspace">{{
+        workspace.current?.name
+      }}</v-btn></template
+    >
+    <v-list density="compact" min-width="260"
+      ><v-list-item
+        v-for="each in workspace.workspaces"
+        :key="each.id"
+        :active="each.id === workspace.id"
+        :title="each.name"
+        :subtitle="`${each.channelTitle ?? 'no channel yet'} · ${counted(each.briefs, 'brief')}`"
+        @click="go(each.id)"
+    /></v-list>
   </v-menu>
 </template>
 
 <style scoped>
-.workspace { max-width: 180px; color: var(--muted); }
+.workspace {
+  max-width: 180px;
+  color: var(--muted);
+}
 </style>

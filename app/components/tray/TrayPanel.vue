@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { mdiArchiveArrowDownOutline, mdiArrowDown, mdiArrowUp, mdiClose, mdiContentCopy, mdiDotsVertical, mdiDrag, mdiStarOutline } from '@mdi/js'
+import {
+  mdiArchiveArrowDownOutline,
+  mdiArrowDown,
+  mdiArrowUp,
+  mdiClose,
+  mdiContentCopy,
+  mdiDotsVertical,
+  mdiDrag,
+  mdiStarOutline,
+} from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { copyText } from '~/composables/copyText'
@@ -20,7 +29,11 @@ function volumeOf(phrase: string) {
 }
 
 function addTyped() {
-  const list = typed.value.split(/[\n,;]+/u).map(each => each.normalize('NFKC').replace(/\s+/gu, ' ').trim().toLowerCase()).filter(each => /[\p{L}\p{N}]/u.test(each)).map(each => each.slice(0, 200))
+  const list = typed.value
+    .split(/[\n,;]+/u)
+    .map(each => each.normalize('NFKC').replace(/\s+/gu, ' ').trim().toLowerCase())
+    .filter(each => /[\p{L}\p{N}]/u.test(each))
+    .map(each => each.slice(0, 200))
   if (list.length) tray.add(list)
   typed.value = ''
 }
@@ -33,44 +46,107 @@ async function copyAll() {
 
 <template>
   <div class="panel" data-test="tray">
-    <header><h2>Tray</h2><v-btn v-if="tray.phrases.length" size="small" :icon="mdiContentCopy" aria-label="Copy the phrases" @click="copyAll" /></header>
+    <header>
+      <h2>Tray</h2>
+      <v-btn
+        v-if="tray.phrases.length"
+        size="small"
+        :icon="mdiContentCopy"
+        aria-label="Copy the phrases"
+        @click="copyAll"
+      />
+    </header>
     <template v-if="brief.fields">
       <section aria-label="Lead">
         <p class="muted small">Lead</p>
         <div v-if="tray.tray.lead" class="row lead" data-test="lead">
           <span class="mark figure">A</span><span class="phrase">{{ tray.tray.lead }}</span>
-          <span class="figure small volume" :title="`${inFull(volumeOf(tray.tray.lead), 'searches a month')}`">{{ rounded(volumeOf(tray.tray.lead)) }}</span>
-          <v-btn size="x-small" :icon="mdiClose" :aria-label="`Remove ${tray.tray.lead}`" @click="tray.remove(tray.tray.lead)" />
+          <span class="figure small volume" :title="`${inFull(volumeOf(tray.tray.lead), 'searches a month')}`">{{
+            rounded(volumeOf(tray.tray.lead))
+          }}</span>
+          <v-btn
+            size="x-small"
+            :icon="mdiClose"
+            :aria-label="`Remove ${tray.tray.lead}`"
+            @click="tray.remove(tray.tray.lead)"
+          />
         </div>
         <p v-else class="empty">None yet. Choose the main phrase people should find this video by.</p>
       </section>
       <section aria-label="Support" class="grow">
         <p class="muted small">Support, in order</p>
         <VueDraggable v-model="support" tag="ol" handle=".handle" :animation="120">
-          <li v-for="(phrase, i) in support" :key="phrase" class="row" data-test="support" tabindex="0" @keydown.alt.up.prevent="tray.move(phrase, -1)" @keydown.alt.down.prevent="tray.move(phrase, 1)">
+          <li
+            v-for="(phrase, i) in support"
+            :key="phrase"
+            class="row"
+            data-test="support"
+            tabindex="0"
+            @keydown.alt.up.prevent="tray.move(phrase, -1)"
+            @keydown.alt.down.prevent="tray.move(phrase, 1)"
+          >
             <v-icon class="handle" :icon="mdiDrag" size="16" aria-hidden="true" />
             <span class="mark figure">{{ trayMark(i + 1) }}</span><span class="phrase">{{ phrase }}</span>
-            <span class="figure small volume" :title="`${inFull(volumeOf(phrase), 'searches a month')}`">{{ rounded(volumeOf(phrase)) }}</span>
+            <span class="figure small volume" :title="`${inFull(volumeOf(phrase), 'searches a month')}`">{{
+              rounded(volumeOf(phrase))
+            }}</span>
             <v-menu>
-              <template #activator="{ props }"><v-btn v-bind="props" size="x-small" :icon="mdiDotsVertical" :aria-label="`More for ${phrase}`" /></template>
+              <template #activator="{ props }"
+                ><v-btn v-bind="props" size="x-small" :icon="mdiDotsVertical" :aria-label="`More for ${phrase}`"
+              /></template>
               <v-list density="compact">
                 <v-list-item :prepend-icon="mdiStarOutline" title="Make lead" @click="tray.makeLead(phrase)" />
-                <v-list-item :prepend-icon="mdiArrowUp" title="Move up" :disabled="i === 0" @click="tray.move(phrase, -1)" />
-                <v-list-item :prepend-icon="mdiArrowDown" title="Move down" :disabled="i === support.length - 1" @click="tray.move(phrase, 1)" />
-                <v-list-item :prepend-icon="mdiArchiveArrowDownOutline" title="Set aside" @click="tray.setAside([phrase])" />
+                <v-list-item
+                  :prepend-icon="mdiArrowUp"
+                  title="Move up"
+                  :disabled="i === 0"
+                  @click="tray.move(phrase, -1)"
+                />
+                <v-list-item
+                  :prepend-icon="mdiArrowDown"
+                  title="Move down"
+                  :disabled="i === support.length - 1"
+                  @click="tray.move(phrase, 1)"
+                />
+                <v-list-item
+                  :prepend-icon="mdiArchiveArrowDownOutline"
+                  title="Set aside"
+                  @click="tray.setAside([phrase])"
+                />
                 <v-list-item :prepend-icon="mdiClose" title="Remove" @click="tray.remove(phrase)" />
               </v-list>
             </v-menu>
           </li>
         </VueDraggable>
         <p v-if="!support.length" class="empty">Add a few related phrases. About ten is plenty.</p>
-        <v-text-field v-model="typed" class="mt-2" density="compact" label="Add a phrase" maxlength="2000" data-test="tray-add" @keydown.enter.prevent="addTyped" />
+        <v-text-field
+          v-model="typed"
+          class="mt-2"
+          density="compact"
+          label="Add a phrase"
+          maxlength="2000"
+          data-test="tray-add"
+          @keydown.enter.prevent="addTyped"
+        />
       </section>
-      <p v-if="tray.problem" class="small muted" role="status">Could not load searches: {{ tray.problem }} <button class="plain again" @click="tray.refreshFigures()">Try again</button></p>
+      <p v-if="tray.problem" class="small muted" role="status">
+        Could not load searches: {{ tray.problem }}
+        <button class="plain again" @click="tray.refreshFigures()">Try again</button>
+      </p>
       <section v-if="tray.tray.setAside.length" aria-label="Set aside">
-        <button class="plain muted small" :aria-expanded="asideOpen" @click="asideOpen = !asideOpen">{{ asideOpen ? '▾' : '▸' }} Set aside ({{ tray.tray.setAside.length }})</button>
+        <button class="plain muted small" :aria-expanded="asideOpen" @click="asideOpen = !asideOpen">
+          {{ asideOpen ? '▾' : '▸' }} Set aside ({{ tray.tray.setAside.length }})
+        </button>
         <ul v-if="asideOpen">
-          <li v-for="phrase in tray.tray.setAside" :key="phrase" class="row"><span class="phrase muted">{{ phrase }}</span><v-btn size="x-small" variant="outlined" :aria-label="`Restore ${phrase}`" @click="tray.restore(phrase)">Restore</v-btn></li>
+          <li v-for="phrase in tray.tray.setAside" :key="phrase" class="row">
+            <span class="phrase muted">{{ phrase }}</span><v-btn
+              size="x-small"
+              variant="outlined"
+              :aria-label="`Restore ${phrase}`"
+              @click="tray.restore(phrase)"
+              >Restore</v-btn
+            >
+          </li>
         </ul>
       </section>
     </template>
@@ -79,16 +155,71 @@ async function copyAll() {
 </template>
 
 <style scoped>
-.again { color: var(--teal); text-decoration: underline; }
-.panel { padding: 12px 12px 16px; display: flex; flex-direction: column; gap: 14px; min-height: 100%; }
-header { display: flex; justify-content: space-between; align-items: center; height: 28px; }
-ol, ul { list-style: none; margin: 0; padding: 0; }
-.row { display: flex; align-items: center; gap: 5px; min-height: 32px; border-bottom: 1px solid var(--line); }
-.lead { background: var(--surface); border: 1px solid var(--teal); border-radius: 4px; padding: 4px 2px 4px 8px; }
-.lead .phrase { font-weight: 600; }
-.mark { font-weight: 600; color: var(--teal); width: 14px; flex: none; text-align: center; }
-.phrase { flex: 1; min-width: 0; overflow-wrap: anywhere; line-height: 1.25; padding: 4px 0; }
-.volume { color: var(--muted); flex: none; }
-.handle { cursor: grab; color: var(--muted); flex: none; }
-.empty { color: var(--muted); font-size: 13px; padding: 6px 0; }
+.again {
+  color: var(--teal);
+  text-decoration: underline;
+}
+.panel {
+  padding: 12px 12px 16px;
+  display: flex;
+  flex-direction: column;
+  gap: 14px;
+  min-height: 100%;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  height: 28px;
+}
+ol,
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 32px;
+  border-bottom: 1px solid var(--line);
+}
+.lead {
+  background: var(--surface);
+  border: 1px solid var(--teal);
+  border-radius: 4px;
+  padding: 4px 2px 4px 8px;
+}
+.lead .phrase {
+  font-weight: 600;
+}
+.mark {
+  font-weight: 600;
+  color: var(--teal);
+  width: 14px;
+  flex: none;
+  text-align: center;
+}
+.phrase {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+  line-height: 1.25;
+  padding: 4px 0;
+}
+.volume {
+  color: var(--muted);
+  flex: none;
+}
+.handle {
+  cursor: grab;
+  color: var(--muted);
+  flex: none;
+}
+.empty {
+  color: var(--muted);
+  font-size: 13px;
+  padding: 6px 0;
+}
 </style>

@@ -36,19 +36,31 @@ export const descriptionBegin = defineCheck({
   run: ({ draft, lead, profile, settings, language, at, match }) => {
     const text = draft.description!
     const front = asSentence(lead!.raw, language)
-    const fixes: Fix[] = [settings.where === 'alone'
-      ? textFix('Put the lead on a first line of its own', 'description', text, text.trim() ? `${front}\n\n${text.trimStart()}` : front)
-      : textFix('Start with the lead', 'description', text, begunWith(text, lead!.raw, language))]
+    const fixes: Fix[] = [
+      settings.where === 'alone'
+        ? textFix(
+            'Put the lead on a first line of its own',
+            'description',
+            text,
+            text.trim() ? `${front}\n\n${text.trimStart()}` : front,
+          )
+        : textFix('Start with the lead', 'description', text, begunWith(text, lead!.raw, language)),
+    ]
     const found = match(lead!, at('description')[0]!.text)
     const ranges = inField('description', found.ranges)
     const where = span(found)
     const wanted = WANTED[settings.where]
-    if (!where || found.grade === 'fragment') return missing(`The lead is not in the description. This rule set asks for it ${wanted}.`, { ranges, fixes })
+    if (!where || found.grade === 'fragment')
+      return missing(`The lead is not in the description. This rule set asks for it ${wanted}.`, { ranges, fixes })
 
     const line = firstLineOf(text)
-    const alone = found.grade === 'exact' && where.start >= line.start && where.end <= line.start + line.text.length
-      && !/[\p{L}\p{N}]/u.test(line.text.slice(0, where.start - line.start) + line.text.slice(where.end - line.start))
-    const end = settings.where === 'sentences' ? twoSentences(text) : codePointOffset(text, profile.description.openingCodePoints)
+    const alone =
+      found.grade === 'exact' &&
+      where.start >= line.start &&
+      where.end <= line.start + line.text.length &&
+      !/[\p{L}\p{N}]/u.test(line.text.slice(0, where.start - line.start) + line.text.slice(where.end - line.start))
+    const end =
+      settings.where === 'sentences' ? twoSentences(text) : codePointOffset(text, profile.description.openingCodePoints)
     const there = settings.where === 'alone' ? alone : where.end <= end
     const whole = found.grade === 'exact'
     if (there && whole) return met(`The lead is ${wanted}.`, { ranges })

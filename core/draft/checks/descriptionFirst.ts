@@ -7,7 +7,23 @@ import { firstLineOf } from '../places'
 
 /** Words by which a line speaks of what the viewer gets. */
 const BENEFIT: Record<string, string[]> = {
-  en: ['you', 'your', 'yours', 'learn', 'fix', 'get', 'save', 'stop', 'without', 'make', 'find', 'know', 'see', 'avoid', 'how'],
+  en: [
+    'you',
+    'your',
+    'yours',
+    'learn',
+    'fix',
+    'get',
+    'save',
+    'stop',
+    'without',
+    'make',
+    'find',
+    'know',
+    'see',
+    'avoid',
+    'how',
+  ],
   de: ['du', 'dein', 'deine', 'ihr', 'lernen', 'lernst', 'ohne', 'wie', 'sparen', 'so'],
   fr: ['vous', 'votre', 'tu', 'ton', 'apprenez', 'sans', 'comment'],
   es: ['tu', 'tus', 'aprende', 'sin', 'como', 'consigue'],
@@ -45,8 +61,21 @@ export const descriptionFirst = defineCheck({
       const lines = text.slice(line.start).split('\n')
       const real = lines.findIndex(each => /[\p{L}\p{N}]/u.test(each) && !isBare(each) && !isHashtags(each))
       const moved = lines.slice(0, real).join('\n').trim()
-      const fixes: Fix[] = real > 0 ? [textFix(moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end', 'description', text, `${lines.slice(real).join('\n').trim()}\n\n${moved}`)] : []
-      return missing(`Starts with ${isBare(line.text) ? 'a link' : 'hashtags'}. Start with what the viewer gets.`, { ranges, fixes })
+      const fixes: Fix[] =
+        real > 0
+          ? [
+              textFix(
+                moved.includes('\n') ? 'Move these lines to the end' : 'Move this line to the end',
+                'description',
+                text,
+                `${lines.slice(real).join('\n').trim()}\n\n${moved}`,
+              ),
+            ]
+          : []
+      return missing(`Starts with ${isBare(line.text) ? 'a link' : 'hashtags'}. Start with what the viewer gets.`, {
+        ranges,
+        fixes,
+      })
     }
     const wanted = BENEFIT[primaryLanguage(language)]
     if (wanted && !words(line.text).some(word => wanted.includes(word.norm))) {

@@ -15,7 +15,11 @@ export const descriptionLength = defineCheck({
     const used = count(draft.description!.trim(), 'codePoints')
     if (!used) return notApplicable('Nothing written yet.')
     const { least, most } = settings
-    if (used < least) return partly(used / least, `${used} characters; this rule set asks for ${least} or more. Describe what the video shows, step by step.`)
+    if (used < least)
+      return partly(
+        used / least,
+        `${used} characters; this rule set asks for ${least} or more. Describe what the video shows, step by step.`,
+      )
     if (used > most) return partly(most / used, `${used} characters; this rule set allows ${most}.`)
     return met(`${used} characters, within ${least} to ${most}.`)
   },

@@ -20,8 +20,11 @@ export const descriptionLimit = defineCheck({
     const name = unit === 'bytes' ? 'bytes' : 'characters'
     if (used <= limit) return met(`${used.toLocaleString('en')} of ${limit.toLocaleString('en')} ${name}.`)
     const kept = head(text, limit, unit)
-    return missing(`${over.toLocaleString('en')} ${over === 1 ? name.slice(0, -1) : name} over the limit of ${limit.toLocaleString('en')}. Shorten it.`, {
-      ranges: [{ field: 'description', start: kept.length, end: text.length }],
-    })
+    return missing(
+      `${over.toLocaleString('en')} ${over === 1 ? name.slice(0, -1) : name} over the limit of ${limit.toLocaleString('en')}. Shorten it.`,
+      {
+        ranges: [{ field: 'description', start: kept.length, end: text.length }],
+      },
+    )
   },
 })

@@ -22,18 +22,35 @@ export const supportTold = defineCheck({
       const inText = match(phrase, at('description')[0]!.text)
       const title = at('title')[0]
       const inTitle = title ? match(phrase, title.text) : inText
-      const [best, field] = GRADES.indexOf(inTitle.grade) < GRADES.indexOf(inText.grade) ? [inTitle, 'title' as const] : [inText, 'description' as const]
+      const [best, field] =
+        GRADES.indexOf(inTitle.grade) < GRADES.indexOf(inText.grade)
+          ? [inTitle, 'title' as const]
+          : [inText, 'description' as const]
       const value = gradeValue(best)
       sum += value
       if (value < 0.6) absent.push(phrase)
       ranges.push(...best.ranges.map(range => ({ field, ...range })))
     }
     const told = support.length - absent.length
-    if (!absent.length) return sum / support.length > 0.99 ? met(`All ${support.length} are used word for word.`, { ranges }) : partly(sum / support.length, 'All are used, some not word for word.', { ranges })
+    if (!absent.length)
+      return sum / support.length > 0.99
+        ? met(`All ${support.length} are used word for word.`, { ranges })
+        : partly(sum / support.length, 'All are used, some not word for word.', { ranges })
     const text = draft.description!.trimEnd()
-    const sentence = alsoSentence(absent.map(phrase => phrase.raw), language)
-    const label = absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`
-    const fixes: Fix[] = sentence === null ? [] : [textFix(label, 'description', draft.description!, `${text}${text ? '\n\n' : ''}${sentence}`)]
-    return partly(sum / support.length, `${told} of ${support.length} are used. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`, { ranges, fixes })
+    const sentence = alsoSentence(
+      absent.map(phrase => phrase.raw),
+      language,
+    )
+    const label =
+      absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`
+    const fixes: Fix[] =
+      sentence === null
+        ? []
+        : [textFix(label, 'description', draft.description!, `${text}${text ? '\n\n' : ''}${sentence}`)]
+    return partly(
+      sum / support.length,
+      `${told} of ${support.length} are used. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`,
+      { ranges, fixes },
+    )
   },
 })

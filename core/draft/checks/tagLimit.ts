@@ -21,7 +21,13 @@ export const tagLimit = defineCheck({
     const kept = tidyTags(tags)
     while (kept.length && tagsCost(kept, profile) > limit) kept.pop()
     return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Remove some.`, {
-      fixes: [{ label: `Keep the first ${kept.length} that fit`, field: 'tags', edits: [{ item: 0, remove: tags.length, insert: kept }] }],
+      fixes: [
+        {
+          label: `Keep the first ${kept.length} that fit`,
+          field: 'tags',
+          edits: [{ item: 0, remove: tags.length, insert: kept }],
+        },
+      ],
     })
   },
 })

@@ -16,9 +16,15 @@ export const tagRepeats = defineCheck({
     if (tags.length < 2) return notApplicable('Too few tags to repeat any.')
     const again = repeatedTags(tags)
     if (!again.length) return met('No tag is repeated.')
-    return partly(1 - again.length / tags.length, `${again.map(i => `“${tags[i]!.trim() || 'empty'}”`).join(', ')} ${again.length === 1 ? 'is' : 'are'} repeated.`, {
-      ranges: again.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-      fixes: [{ label: 'Remove repeated tags', field: 'tags', edits: again.map(item => ({ item, remove: 1, insert: [] })) }],
-    })
+    return partly(
+      1 - again.length / tags.length,
+      `${again.map(i => `“${tags[i]!.trim() || 'empty'}”`).join(', ')} ${again.length === 1 ? 'is' : 'are'} repeated.`,
+      {
+        ranges: again.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
+        fixes: [
+          { label: 'Remove repeated tags', field: 'tags', edits: again.map(item => ({ item, remove: 1, insert: [] })) },
+        ],
+      },
+    )
   },
 })

@@ -15,8 +15,9 @@ function spellings({ lead, support, at }: CheckInput): Set<string> {
   return known
 }
 
-const misspells = (norm: string, known: Set<string>) => norm.length >= SHORT_WORD
-  && [...known].some(word => word.length >= SHORT_WORD && distance(norm, word) <= (word.length >= LONG_WORD ? 2 : 1))
+const misspells = (norm: string, known: Set<string>) =>
+  norm.length >= SHORT_WORD &&
+  [...known].some(word => word.length >= SHORT_WORD && distance(norm, word) <= (word.length >= LONG_WORD ? 2 : 1))
 
 /** Every tag is borne out by the title, the description, the spoken words or the tray. */
 export const tagSupport = defineCheck({
@@ -28,23 +29,39 @@ export const tagSupport = defineCheck({
   why: 'Tags for something the video does not cover attract the wrong viewers, and sites penalise them.',
   needs: ['tags'],
   settings: {},
-  run: (input) => {
+  run: input => {
     const tags = input.draft.tags!
-    const texts: ReadText[] = [...input.at('title'), ...input.at('description'), ...input.at('spoken')].map(place => place.text)
+    const texts: ReadText[] = [...input.at('title'), ...input.at('description'), ...input.at('spoken')].map(
+      place => place.text,
+    )
     const told = new Set(texts.flatMap(text => [...text.byStem.keys()]))
     for (const phrase of [input.lead, ...input.support]) phrase?.stems.forEach(stem => told.add(stem))
     if (!tags.length || !told.size) return notApplicable('Tags and a text are needed to compare them.')
     const known = spellings(input)
-    const stray = tags.map((_, i) => i).filter((i) => {
-      const tag = readPhrase(tags[i]!, input.language)
-      if (!tag.content.length) return false
-      const borne = tag.norms.filter((norm, k) => tag.content.includes(tag.stems[k]!) && (told.has(tag.stems[k]!) || misspells(norm, known))).length
-      return borne / tag.content.length < 0.5
-    })
+    const stray = tags
+      .map((_, i) => i)
+      .filter(i => {
+        const tag = readPhrase(tags[i]!, input.language)
+        if (!tag.content.length) return false
+        const borne = tag.norms.filter(
+          (norm, k) => tag.content.includes(tag.stems[k]!) && (told.has(tag.stems[k]!) || misspells(norm, known)),
+        ).length
+        return borne / tag.content.length < 0.5
+      })
     if (!stray.length) return met('Every tag matches the text.')
-    return partly(1 - stray.length / tags.length, `The text does not mention ${stray.map(i => `“${tags[i]}”`).join(', ')}.`, {
-      ranges: stray.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-      fixes: [{ label: stray.length === 1 ? 'Remove this tag' : `Remove these ${stray.length} tags`, field: 'tags', edits: stray.map(item => ({ item, remove: 1, insert: [] })) }],
-    })
+    return partly(
+      1 - stray.length / tags.length,
+      `The text does not mention ${stray.map(i => `“${tags[i]}”`).join(', ')}.`,
+      {
+        ranges: stray.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
+        fixes: [
+          {
+            label: stray.length === 1 ? 'Remove this tag' : `Remove these ${stray.length} tags`,
+            field: 'tags',
+            edits: stray.map(item => ({ item, remove: 1, insert: [] })),
+          },
+        ],
+      },
+    )
   },
 })

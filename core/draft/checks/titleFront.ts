@@ -16,7 +16,8 @@ export const titleFront = defineCheck({
   run: ({ draft, lead, profile, settings, at, match }) => {
     const found = match(lead!, at('title')[0]!.text)
     const fixes = leadFirst(draft.title!, lead!, profile)
-    if (found.grade !== 'exact' && found.grade !== 'inflected') return missing('The title does not contain the lead, so a phone cannot show it.', { fixes })
+    if (found.grade !== 'exact' && found.grade !== 'inflected')
+      return missing('The title does not contain the lead, so a phone cannot show it.', { fixes })
     const { start, end } = span(found)!
     const ranges = inField('title', found.ranges)
     const ems = profile.surfaces[settings.surface]

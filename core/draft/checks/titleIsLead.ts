@@ -16,11 +16,22 @@ export const titleIsLead = defineCheck({
     const text = at('title')[0]!.text
     const found = match(lead!, text)
     const value = asSentence(lead!.raw, language)
-    const fixes: Fix[] = count(value, profile.title.unit) <= profile.title.limit ? [textFix('Use the lead as the title', 'title', draft.title!, value)] : []
-    if (found.grade !== 'exact' && found.grade !== 'inflected') return missing(draft.title!.trim() ? 'The title is something else.' : 'There is no title yet.', { fixes })
+    const fixes: Fix[] =
+      count(value, profile.title.unit) <= profile.title.limit
+        ? [textFix('Use the lead as the title', 'title', draft.title!, value)]
+        : []
+    if (found.grade !== 'exact' && found.grade !== 'inflected')
+      return missing(draft.title!.trim() ? 'The title is something else.' : 'There is no title yet.', { fixes })
     const extra = text.norms.length - lead!.norms.length
     const ranges = inField('title', found.ranges)
-    if (extra === 0) return found.grade === 'exact' ? met('The title is the lead, word for word.', { ranges }) : partly(0.9, 'The title is the lead with different word endings.', { ranges, fixes })
-    return partly(Math.max(0.1, 0.7 - 0.1 * extra), `Has ${extra} more ${extra === 1 ? 'word' : 'words'} than the lead.`, { ranges, fixes })
+    if (extra === 0)
+      return found.grade === 'exact'
+        ? met('The title is the lead, word for word.', { ranges })
+        : partly(0.9, 'The title is the lead with different word endings.', { ranges, fixes })
+    return partly(
+      Math.max(0.1, 0.7 - 0.1 * extra),
+      `Has ${extra} more ${extra === 1 ? 'word' : 'words'} than the lead.`,
+      { ranges, fixes },
+    )
   },
 })

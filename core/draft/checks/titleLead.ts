@@ -18,12 +18,29 @@ export const titleLead = defineCheck({
     const fixes = leadFirst(draft.title!, lead!, profile)
     const where = span(found)
     switch (found.grade) {
-      case 'exact': return met(`The lead is in the title word for word, from character ${where!.start + 1}.`, { ranges })
-      case 'inflected': return partly(0.9, 'The lead is in the title with different word endings. People search for it as written in the lead.', { ranges, fixes })
-      case 'ordered': return partly(0.7, 'The words of the lead are in order, but with other words between them. Move them together.', { ranges, fixes })
-      case 'scattered': return partly(0.5, 'All words of the lead are there, but apart or in a different order.', { ranges, fixes })
-      case 'fragment': return partly(0.3 * found.share, `The title has only ${Math.round(found.share * 100)} % of the lead’s words.`, { ranges, fixes })
-      case 'none': return missing('The lead is not in the title. Add it.', { fixes })
+      case 'exact':
+        return met(`The lead is in the title word for word, from character ${where!.start + 1}.`, { ranges })
+      case 'inflected':
+        return partly(
+          0.9,
+          'The lead is in the title with different word endings. People search for it as written in the lead.',
+          { ranges, fixes },
+        )
+      case 'ordered':
+        return partly(
+          0.7,
+          'The words of the lead are in order, but with other words between them. Move them together.',
+          { ranges, fixes },
+        )
+      case 'scattered':
+        return partly(0.5, 'All words of the lead are there, but apart or in a different order.', { ranges, fixes })
+      case 'fragment':
+        return partly(0.3 * found.share, `The title has only ${Math.round(found.share * 100)} % of the lead’s words.`, {
+          ranges,
+          fixes,
+        })
+      case 'none':
+        return missing('The lead is not in the title. Add it.', { fixes })
     }
   },
 })

@@ -15,15 +15,15 @@ const SEPARATORS = /[|•·»]/gu
 function quietened(title: string): string {
   const single = title.replace(/([!?])[!?]+/gu, '$1')
   const last = single.lastIndexOf('!')
-  return single.replace(/!/gu, (mark, at: number) => at < last ? '.' : mark)
+  return single.replace(/!/gu, (mark, at: number) => (at < last ? '.' : mark))
 }
 
 /** Languages whose nouns begin with a capital, which cannot be told from other words here. */
 const NOUNS_IN_CAPITALS = new Set(['de', 'lb'])
 
 /**
- * How a word in capitals is written else: as the other texts of the draft write it, small otherwise. One they write in capitals
- * too is a short name and stays, as does one without a vowel.
+ * How a word in capitals is written else: as the other texts of the draft write it, small otherwise. One they write in
+ * capitals too is a short name and stays, as does one without a vowel.
  */
 function usualForms(texts: readonly string[], language: string): (word: string) => string {
   const seen = new Map<string, string>()
@@ -33,7 +33,7 @@ function usualForms(texts: readonly string[], language: string): (word: string) 
       if (!seen.has(key) || word === key) seen.set(key, word)
     }
   }
-  return (word) => {
+  return word => {
     const key = word.toLocaleLowerCase(language)
     const known = seen.get(key)
     if (known) return known
@@ -58,21 +58,36 @@ export const titleSpoken = defineCheck({
     const faults: string[] = []
     const ranges: FieldRange[] = []
     const fixes: Fix[] = []
-    const blame = (what: string, where: { start: number, end: number }[], value?: string) => {
+    const blame = (what: string, where: { start: number; end: number }[], value?: string) => {
       faults.push(what)
       ranges.push(...where.map(range => ({ field: 'title' as const, start: range.start, end: range.end })))
       if (value && value !== title) fixes.push(textFix(`Fix: ${what}`, 'title', title, value))
     }
-    const hits = (pattern: RegExp) => [...title.matchAll(pattern)].map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
+    const hits = (pattern: RegExp) =>
+      [...title.matchAll(pattern)].map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
 
     const pattern = /\p{Ll}/u.test(title) ? SHOUTED : CAPITALS
     const shouted = hits(pattern)
     if (shouted.length >= settings.shoutedWords) {
-      const usual = usualForms([...at('description').map(place => place.text.raw), ...draft.tags ?? [], ...[lead, ...support].map(phrase => phrase?.raw ?? '')], language)
-      blame('words in capitals', shouted, title.replace(pattern, (word, at: number) => {
-        const form = usual(word)
-        return at === 0 ? String.fromCodePoint(form.codePointAt(0)!).toLocaleUpperCase(language) + form.slice(String.fromCodePoint(form.codePointAt(0)!).length) : form
-      }))
+      const usual = usualForms(
+        [
+          ...at('description').map(place => place.text.raw),
+          ...(draft.tags ?? []),
+          ...[lead, ...support].map(phrase => phrase?.raw ?? ''),
+        ],
+        language,
+      )
+      blame(
+        'words in capitals',
+        shouted,
+        title.replace(pattern, (word, at: number) => {
+          const form = usual(word)
+          return at === 0
+            ? String.fromCodePoint(form.codePointAt(0)!).toLocaleUpperCase(language) +
+                form.slice(String.fromCodePoint(form.codePointAt(0)!).length)
+            : form
+        }),
+      )
     }
     const last = title.lastIndexOf('!')
     // A single mark is a cry too many only where another one follows.
@@ -88,7 +103,10 @@ export const titleSpoken = defineCheck({
       const stops = stopWords(language)
       for (const places of text.byStem.values()) {
         if (places.length < settings.sameWord || stops.has(text.norms[places[0]!]!)) continue
-        blame(`“${text.norms[places[0]!]}” ${places.length} times`, places.map(k => ({ start: text.starts[k]!, end: text.ends[k]! })))
+        blame(
+          `“${text.norms[places[0]!]}” ${places.length} times`,
+          places.map(k => ({ start: text.starts[k]!, end: text.ends[k]! })),
+        )
         break
       }
     }

@@ -17,10 +17,17 @@ export const titleWidth = defineCheck({
     const { least, most, aim } = settings
     if (used < least) {
       const room = profile.title.limit - used
-      return partly(used / least, `${used} characters, ${least - used} fewer than this rule set asks for. ${aim === 'long' ? `There is room for ${room} more: add a number, a result or a promise.` : 'Add a little more.'}`)
+      return partly(
+        used / least,
+        `${used} characters, ${least - used} fewer than this rule set asks for. ${aim === 'long' ? `There is room for ${room} more: add a number, a result or a promise.` : 'Add a little more.'}`,
+      )
     }
     if (used > most) {
-      return partly(1 - (used - most) / most, `${used} characters, ${used - most} more than this rule set allows. Shorten it.`, { ranges: [{ field: 'title', start: Math.min(most, draft.title!.length), end: draft.title!.length }] })
+      return partly(
+        1 - (used - most) / most,
+        `${used} characters, ${used - most} more than this rule set allows. Shorten it.`,
+        { ranges: [{ field: 'title', start: Math.min(most, draft.title!.length), end: draft.title!.length }] },
+      )
     }
     return met(`${used} characters, within ${least} to ${most}.`)
   },

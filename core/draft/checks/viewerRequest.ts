@@ -26,13 +26,15 @@ function withoutLinks(text: string): string {
 }
 
 /** The sentences that end in a question mark: cut in one pass, since a text without sentence ends can be long. */
-function questionsOf(text: string): { start: number, end: number }[] {
+function questionsOf(text: string): { start: number; end: number }[] {
   let end = 0
-  return withoutLinks(text).split(/(?<=[.!?？\n])/u).flatMap((sentence) => {
-    const start = end
-    end += sentence.length
-    return sentence.length >= LEAST_QUESTION && /[?？]$/u.test(sentence) ? [{ start, end }] : []
-  })
+  return withoutLinks(text)
+    .split(/(?<=[.!?？\n])/u)
+    .flatMap(sentence => {
+      const start = end
+      end += sentence.length
+      return sentence.length >= LEAST_QUESTION && /[?？]$/u.test(sentence) ? [{ start, end }] : []
+    })
 }
 
 /** The description asks the viewer for something: an answer, a subscription, a message. */
@@ -50,12 +52,20 @@ export const viewerRequest = defineCheck({
     if (!text.trim()) return notApplicable('Nothing written yet.')
     const pattern = REQUESTS[primaryLanguage(language)]
     const asked = pattern ? [...text.matchAll(pattern)] : []
-    const found = asked.length ? asked.map(hit => ({ start: hit.index, end: hit.index + hit[0].length })) : questionsOf(text)
-    if (found.length) return met('The description asks the viewer to do something.', { ranges: found.map(range => ({ field: 'description', ...range })) })
+    const found = asked.length
+      ? asked.map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
+      : questionsOf(text)
+    if (found.length)
+      return met('The description asks the viewer to do something.', {
+        ranges: found.map(range => ({ field: 'description', ...range })),
+      })
     if (!pattern) return notApplicable('Not checked in this language.')
     const question = viewerQuestion(language)
     return missing('The description asks nothing of the viewer. Ask a question, or ask them to subscribe.', {
-      fixes: question === null ? [] : [textFix('Add a question at the end', 'description', text, `${text.trimEnd()}\n\n${question}`)],
+      fixes:
+        question === null
+          ? []
+          : [textFix('Add a question at the end', 'description', text, `${text.trimEnd()}\n\n${question}`)],
     })
   },
 })

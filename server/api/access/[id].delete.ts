@@ -7,7 +7,12 @@ import { paramOf, route } from '../../http/route'
 export default route((event, { access }) => {
   const result = access.revoke(paramOf(event, 'id'), network().shared)
   if (result === 'absent') throw new Problem(404, 'no-such-key', 'This key is not there any more.')
-  if (result === 'last-owner') throw new Problem(409, 'last-owner', 'This is the last owner’s key. Make another one first: without it nobody could make keys.')
+  if (result === 'last-owner')
+    throw new Problem(
+      409,
+      'last-owner',
+      'This is the last owner’s key. Make another one first: without it nobody could make keys.',
+    )
   // Every open stream is opened anew, by those who still may.
   endStreams()
   return { revoked: true }

@@ -10,5 +10,5 @@ export default route(async (event, { briefs, scoring }) => {
   const scores = unscored.map(({ id, updatedAt }, i) => ({ id, updatedAt, percent: percents[i]! }))
   if (scores.length) briefs.keepScores(scores)
   const scored = new Map(scores.map(({ id, percent }) => [id, percent]))
-  return { briefs: lines.map(line => scored.has(line.id) ? { ...line, percent: scored.get(line.id)! } : line) }
+  return { briefs: lines.map(line => (scored.has(line.id) ? { ...line, percent: scored.get(line.id)! } : line)) }
 })

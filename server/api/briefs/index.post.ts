@@ -8,7 +8,9 @@ import { bodyOf, route } from '../../http/route'
 export default route(async (event, runtime) => {
   const { briefs } = runtime
   const { id, fields, copyOf, workspace } = await bodyOf(event, newBriefSchema)
-  const brief = copyOf ? briefs.duplicate(copyOf, writerOf(event)) : briefs.create(fields ?? {}, id, { workspace: workspaceOf(runtime, workspace).id, writer: writerOf(event) })
+  const brief = copyOf
+    ? briefs.duplicate(copyOf, writerOf(event))
+    : briefs.create(fields ?? {}, id, { workspace: workspaceOf(runtime, workspace).id, writer: writerOf(event) })
   if (!brief) throw new Problem(404, 'no-such-brief', 'The brief to copy is not there any more.')
   setResponseStatus(event, 201)
   return brief

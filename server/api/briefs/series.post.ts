@@ -14,7 +14,11 @@ export default route(async (event, { briefs }) => {
   if (fault) throw new Problem(400, 'bad-input', fault)
   const from = briefs.get(pattern)
   if (!from || from.deletedAt !== null) throw noSuchBrief()
-  const made = briefs.createSeries([...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template) })), from.workspaceId, writerOf(event))
+  const made = briefs.createSeries(
+    [...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template) })),
+    from.workspaceId,
+    writerOf(event),
+  )
   setResponseStatus(event, 201)
   return { briefs: made }
 })

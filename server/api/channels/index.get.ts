@@ -9,6 +9,8 @@ const question = z.object({ find: z.string().max(100).optional(), workspace: z.s
 export default route((event, runtime) => {
   const { find, workspace } = queryOf(event, question)
   const { videos, rivalSets } = runtime
-  const rows = find ? videos.findChannels(find) : rivalSets.of(workspaceOf(runtime, workspace).id).map(id => videos.channel(id)!)
+  const rows = find
+    ? videos.findChannels(find)
+    : rivalSets.of(workspaceOf(runtime, workspace).id).map(id => videos.channel(id)!)
   return { channels: rows.map(row => channelStats(row, find ? [] : videos.ofChannel(row.id))) }
 })

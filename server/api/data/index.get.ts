@@ -14,6 +14,9 @@ export default closedRoute((): BackupsAnswer => {
   } catch (error) {
     problem = (error as Error).message
   }
-  const bytes = ['', '-wal'].reduce((sum, ending) => sum + (statSync(file + ending, { throwIfNoEntry: false })?.size ?? 0), 0)
+  const bytes = ['', '-wal'].reduce(
+    (sum, ending) => sum + (statSync(file + ending, { throwIfNoEntry: false })?.size ?? 0),
+    0,
+  )
   return { file: basename(file), bytes, backups: listBackups(file), problem }
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { regionInput } from '../../../shared/text'
+import { regionInput } from '../../../core/text/inputs'
 import { queryOf, route } from '../../http/route'
 import { withUpload } from '../../http/upload'
 import { importPlaces } from '../../imports/importPlaces'
@@ -12,7 +12,11 @@ export default route((event, { places, search, uploads, importThread }) => {
   const { region, name } = queryOf(event, question)
   return withUpload(event, uploads, async ({ file, gone, tell }) => {
     try {
-      return await importPlaces(places, readInThread(importThread, 'places', { file, region: region ?? '' }), { source: name, signal: gone, tell })
+      return await importPlaces(places, readInThread(importThread, 'places', { file, region: region ?? '' }), {
+        source: name,
+        signal: gone,
+        tell,
+      })
     } finally {
       search.placesChanged()
     }

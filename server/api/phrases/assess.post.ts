@@ -15,7 +15,9 @@ export default route(async (event, open) => {
   if (body.phrases.length > STREAMED) {
     setResponseStatus(event, 202)
     const title = body.title ?? `${body.phrases.length.toLocaleString('en')} phrases assessed`
-    return { job: runtime.jobs.start('assess', title, body, body.phrases.length, signal => assessWork(runtime, body, signal)) }
+    return {
+      job: runtime.jobs.start('assess', title, body, body.phrases.length, signal => assessWork(runtime, body, signal)),
+    }
   }
   const stop = new AbortController()
   event.node.res.on('close', () => stop.abort())
@@ -25,6 +27,8 @@ export default route(async (event, open) => {
   }
   // Begun here, not when it is first read: what it changes is then known to be this window's doing.
   const sent = new PassThrough()
-  void pipeline(lines(), sent).catch((error: NodeJS.ErrnoException) => { if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') console.error('An assessment was broken off:', error) })
+  void pipeline(lines(), sent).catch((error: NodeJS.ErrnoException) => {
+    if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') console.error('An assessment was broken off:', error)
+  })
   return sent
 })

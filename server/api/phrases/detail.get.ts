@@ -6,6 +6,11 @@ import { queryOf, route } from '../../http/route'
 export default route((event, runtime) => {
   const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
   const detail = answerDetail(runtime.phrases, runtime.results, phrase, region, language, sheetFor(runtime, workspace))
-  if (!detail) throw new Problem(404, 'unknown-phrase', `No data for “${phrase}” yet. Search for it as a seed, or import a list that includes it.`)
+  if (!detail)
+    throw new Problem(
+      404,
+      'unknown-phrase',
+      `No data for “${phrase}” yet. Search for it as a seed, or import a list that includes it.`,
+    )
   return detail
 })

@@ -1,11 +1,16 @@
 import { z } from 'zod'
-import { languageInput, regionInput } from '../../../shared/text'
+import { languageInput, regionInput } from '../../../core/text/inputs'
 import { learn } from '../../demand/lookUp'
 import { rowOf } from '../../demand/rows'
 import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
 
-const question = z.object({ phrases: z.array(z.string().max(500)).max(2000), region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional() })
+const question = z.object({
+  phrases: z.array(z.string().max(500)).max(2000),
+  region: regionInput,
+  language: languageInput.default('en'),
+  workspace: z.string().max(60).optional(),
+})
 
 /** Figures of the phrases named, as far as anybody knows them; unknown ones are left out. */
 export default route(async (event, runtime) => {

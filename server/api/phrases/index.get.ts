@@ -9,8 +9,17 @@ export default route(async (event, runtime) => {
   const { search, briefs, workspaces } = runtime
   const query = queryOf(event, phrasesQuerySchema, ['seed'])
   const region = query.region ?? ''
-  const looks = await Promise.all(query.seed.map(seed => lookUp(askable(event, runtime), seed, region, query.language, query.anew)))
+  const looks = await Promise.all(
+    query.seed.map(seed => lookUp(askable(event, runtime), seed, region, query.language, query.anew)),
+  )
   const { own, settings } = workspaces.standing(query.workspace)
   setResponseHeader(event, 'Content-Type', 'application/json; charset=utf-8')
-  return search.answer({ query: { ...query, region }, looks: looks.map(look => look.id), missing: [...new Set(looks.flatMap(look => look.missing))], without: trayOf(briefs, query), own, weights: settings.weights })
+  return search.answer({
+    query: { ...query, region },
+    looks: looks.map(look => look.id),
+    missing: [...new Set(looks.flatMap(look => look.missing))],
+    without: trayOf(briefs, query),
+    own,
+    weights: settings.weights,
+  })
 })

@@ -7,7 +7,10 @@ import { phraseQuestion } from '../../http/phraseQuestion'
 import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
 
-const body = phraseQuestion.extend({ places: z.array(z.string().max(100)).max(200).default([]), known: z.number().int().min(0).max(300).default(60) })
+const body = phraseQuestion.extend({
+  places: z.array(z.string().max(100)).max(200).default([]),
+  known: z.number().int().min(0).max(300).default(60),
+})
 
 /** Longer phrases to try for one that is too hard, with what is known of each. They are assessed by the usual route. */
 export default route(async (event, open): Promise<LongerAnswer> => {
@@ -15,13 +18,30 @@ export default route(async (event, open): Promise<LongerAnswer> => {
   const { phrase, region, language, workspace, places, known } = await bodyOf(event, body)
   const { search, workspaces } = runtime
   const look = await lookUp(runtime, phrase, region ?? '', language)
-  const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: Math.max(1, known) }), seed: [phrase], region: region ?? '', language }
+  const query = {
+    ...phrasesQuerySchema.parse({ seed: phrase, limit: Math.max(1, known) }),
+    seed: [phrase],
+    region: region ?? '',
+    language,
+  }
   const held = known ? await search.texts({ query, looks: [null], missing: [], without: [], own: null }) : []
   const longer = longerPhrases(phrase, held, places)
-  const missing = [...look.missing, ...await learn(runtime, longer.map(each => each.phrase), region ?? '', language)]
+  const missing = [
+    ...look.missing,
+    ...(await learn(
+      runtime,
+      longer.map(each => each.phrase),
+      region ?? '',
+      language,
+    )),
+  ]
   const { own, settings } = workspaces.standing(workspace)
   const tell = rowOf(runtime, region ?? '', language, { own, weights: settings.weights })
   const rows = longer.map(each => ({ ...each, row: tell(each.phrase) }))
   // What nobody searches as far as anybody knows is not offered, unless a person named the place.
-  return { self: tell(phrase), rows: rows.filter(each => each.from === 'known' || each.row?.volume || each.from === 'place'), missing: [...new Set(missing)] }
+  return {
+    self: tell(phrase),
+    rows: rows.filter(each => each.from === 'known' || each.row?.volume || each.from === 'place'),
+    missing: [...new Set(missing)],
+  }
 })

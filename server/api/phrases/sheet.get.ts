@@ -28,9 +28,25 @@ export default route(async (event, open): Promise<PhraseSheet> => {
   })
   const told = await interestByRegion(runtime, phrase, language)
   const related = async (more: Record<string, unknown>) => {
-    const query = { ...phrasesQuerySchema.parse({ seed: phrase, limit: SHOWN + 1, ...more }), seed: [phrase], region: region ?? '', language }
-    const answer = JSON.parse(await search.answer({ query, looks: [phrases.look(phrase, region ?? '', language)?.id ?? null], missing: [], without: [], own: null })) as PhrasesAnswer
-    return answer.rows.filter(row => row.phrase !== detail.phrase).slice(0, SHOWN).map(row => ({ phrase: row.phrase, volume: row.volume, change: row.change }))
+    const query = {
+      ...phrasesQuerySchema.parse({ seed: phrase, limit: SHOWN + 1, ...more }),
+      seed: [phrase],
+      region: region ?? '',
+      language,
+    }
+    const answer = JSON.parse(
+      await search.answer({
+        query,
+        looks: [phrases.look(phrase, region ?? '', language)?.id ?? null],
+        missing: [],
+        without: [],
+        own: null,
+      }),
+    ) as PhrasesAnswer
+    return answer.rows
+      .filter(row => row.phrase !== detail.phrase)
+      .slice(0, SHOWN)
+      .map(row => ({ phrase: row.phrase, volume: row.volume, change: row.change }))
   }
   phrases.phraseId(phrase, language)
   const detail = answerDetail(phrases, results, phrase, region, language, whom)!
@@ -40,7 +56,8 @@ export default route(async (event, open): Promise<PhraseSheet> => {
     interest: told.interest,
     related: await related({ sort: 'volume:desc' }),
     rising: (await related({ sort: 'change:desc', minVolume: RISING_FLOOR })).filter(row => (row.change ?? 0) > 0),
-    note: note.text, noteRevision: note.revision,
+    note: note.text,
+    noteRevision: note.revision,
     missing: [...missing, ...told.missing],
   }
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { languageInput, phraseInput, regionInput } from '../../../shared/text'
+import { languageInput, phraseInput, regionInput } from '../../../core/text/inputs'
 import { learn } from '../../demand/lookUp'
 import { shortlist } from '../../demand/shortlist'
 import { sheetFor } from '../../http/phraseQuestion'
@@ -8,7 +8,9 @@ import { bodyOf, route } from '../../http/route'
 
 const body = z.object({
   phrases: z.array(phraseInput).min(2, 'Choose two phrases at least.').max(6, 'Six phrases at most.'),
-  region: regionInput, language: languageInput.default('en'), workspace: z.string().max(60).optional(),
+  region: regionInput,
+  language: languageInput.default('en'),
+  workspace: z.string().max(60).optional(),
 })
 
 /** Two to six phrases side by side on every figure. */

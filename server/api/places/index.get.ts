@@ -1,4 +1,7 @@
 import { placesQuerySchema } from '../../../shared/lists'
 import { queryOf, route } from '../../http/route'
 
-export default route((event, { places }) => ({ places: places.find(queryOf(event, placesQuerySchema)), regions: places.regions() }))
+export default route((event, { places }) => ({
+  places: places.find(queryOf(event, placesQuerySchema)),
+  regions: places.regions(),
+}))

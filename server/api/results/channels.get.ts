@@ -9,7 +9,14 @@ export default route(async (event, open) => {
   const runtime = askable(event, open)
   const { phrase, region, language, depth, from } = queryOf(event, resultsQuerySchema)
   const { page } = await keptPage(runtime, phrase, region ?? '', language, depth, from)
-  const ids = [...new Set(runtime.results.seats(page, 20).filter(seat => !seat.off).map(seat => seat.channel_id))]
+  const ids = [
+    ...new Set(
+      runtime.results
+        .seats(page, 20)
+        .filter(seat => !seat.off)
+        .map(seat => seat.channel_id),
+    ),
+  ]
   const problems = await Promise.all(ids.map(id => lookAtChannel(runtime, id, language)))
   return {
     channels: ids.map(id => channelStats(runtime.videos.channel(id)!, runtime.videos.ofChannel(id))),

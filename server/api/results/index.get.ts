@@ -8,6 +8,20 @@ import { answerResults } from '../../rivals/resultsAnswer'
 export default route(async (event, open) => {
   const runtime = askable(event, open)
   const query = queryOf(event, resultsQuerySchema)
-  const { page, problem } = await keptPage(runtime, query.phrase, query.region ?? '', query.language, query.depth, query.from, query.anew === '1')
-  return answerResults(runtime, page, { ...query, phrase: phraseKey(query.phrase) }, await runtime.search.viewsModel(), problem)
+  const { page, problem } = await keptPage(
+    runtime,
+    query.phrase,
+    query.region ?? '',
+    query.language,
+    query.depth,
+    query.from,
+    query.anew === '1',
+  )
+  return answerResults(
+    runtime,
+    page,
+    { ...query, phrase: phraseKey(query.phrase) },
+    await runtime.search.viewsModel(),
+    problem,
+  )
 })

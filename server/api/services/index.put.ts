@@ -7,10 +7,15 @@ import { remoteServices } from '../../services/remote'
 import { isServiceFault } from '../../services/retry'
 
 const body = z.object({
-  address: z.string('Give an address such as https://demand.example/api.').trim().max(500, 'An address can be 500 characters at most.').nullable().superRefine((given, context) => {
-    const fault = given === null ? null : addressFault(given, ownPort())
-    if (fault) context.addIssue({ code: 'custom', message: fault })
-  }),
+  address: z
+    .string('Give an address such as https://demand.example/api.')
+    .trim()
+    .max(500, 'An address can be 500 characters at most.')
+    .nullable()
+    .superRefine((given, context) => {
+      const fault = given === null ? null : addressFault(given, ownPort())
+      if (fault) context.addIssue({ code: 'custom', message: fault })
+    }),
   /** Absent keeps the key there is for the same server, empty takes it away. */
   key: z.string().max(500).optional(),
 })

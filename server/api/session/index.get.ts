@@ -4,4 +4,7 @@ import { network } from '../../access/network'
 import { route } from '../../http/route'
 
 /** Who asks, and whether a key is needed. */
-export default route(async (event, { access }): Promise<SessionAnswer> => ({ needed: network().shared, who: await whoIs(event, () => access) }))
+export default route(async (event, { access }): Promise<SessionAnswer> => ({
+  needed: network().shared,
+  who: await whoIs(event, () => access),
+}))

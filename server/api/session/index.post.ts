@@ -13,6 +13,12 @@ export default route(async (event, { access }): Promise<SessionAnswer> => {
   const { key } = await bodyOf(event, signInSchema)
   const found = await tries(event, () => access.check(key))
   if (!found) throw new Problem(401, 'wrong-key', 'This key is unknown or was revoked. Ask the owner for a new one.')
-  setCookie(event, COOKIE, access.begin(found.id), { httpOnly: true, sameSite: 'strict', path: '/', maxAge: MONTH, secure: network().origin?.protocol === 'https:' })
+  setCookie(event, COOKIE, access.begin(found.id), {
+    httpOnly: true,
+    sameSite: 'strict',
+    path: '/',
+    maxAge: MONTH,
+    secure: network().origin?.protocol === 'https:',
+  })
   return { needed: network().shared, who: { name: found.name, role: found.role } }
 })

@@ -7,6 +7,7 @@ const settings = z.object({ delayMs: z.number().min(0).max(60_000).optional(), r
 
 /** Makes the simulated services misbehave; only where FONETRA_STANDIN_CONTROL=1 allows it. */
 export default route(async (event, { services }) => {
-  if (process.env.FONETRA_STANDIN_CONTROL !== '1') throw new Problem(403, 'not-allowed', 'Start with FONETRA_STANDIN_CONTROL=1 to control the simulated services.')
+  if (process.env.FONETRA_STANDIN_CONTROL !== '1')
+    throw new Problem(403, 'not-allowed', 'Start with FONETRA_STANDIN_CONTROL=1 to control the simulated services.')
   return services.behave(await bodyOf(event, settings))
 })

@@ -1,11 +1,15 @@
 import { z } from 'zod'
 import { phraseKey } from '../../../core/text/words'
-import { languageInput, regionInput } from '../../../shared/text'
+import { languageInput, regionInput } from '../../../core/text/inputs'
 import { askable } from '../../http/askable'
 import { queryOf, route } from '../../http/route'
 import { isServiceFault } from '../../services/retry'
 
-const question = z.object({ prefix: z.string().max(200).default(''), region: regionInput, language: languageInput.default('en') })
+const question = z.object({
+  prefix: z.string().max(200).default(''),
+  region: regionInput,
+  language: languageInput.default('en'),
+})
 
 /** Suggestions shown, and how many places one that both sources make moves up. */
 const SHOWN = 12
@@ -27,12 +31,20 @@ export default route(async (event, runtime) => {
     }
   }
   const [video, web] = await Promise.all([
-    ask('the video site', services.site.suggest(prefix, region, language)), ask('web search', services.web.suggest(prefix, region, language)),
+    ask('the video site', services.site.suggest(prefix, region, language)),
+    ask('web search', services.web.suggest(prefix, region, language)),
   ])
   const both = new Set(video.filter(phrase => web.includes(phrase)))
   // Each source's own order holds; what both suggest moves up.
-  const place = (phrase: string) => Math.min(...[video.indexOf(phrase), web.indexOf(phrase)].filter(at => at >= 0)) - (both.has(phrase) ? BOTH_AHEAD : 0)
-  const suggestions = [...new Set([...video, ...web])].sort((a, b) => place(a) - place(b)).slice(0, SHOWN)
-    .map(phrase => ({ phrase, via: [...(video.includes(phrase) ? ['video'] : []), ...(web.includes(phrase) ? ['web'] : [])] }))
+  const place = (phrase: string) =>
+    Math.min(...[video.indexOf(phrase), web.indexOf(phrase)].filter(at => at >= 0)) -
+    (both.has(phrase) ? BOTH_AHEAD : 0)
+  const suggestions = [...new Set([...video, ...web])]
+    .sort((a, b) => place(a) - place(b))
+    .slice(0, SHOWN)
+    .map(phrase => ({
+      phrase,
+      via: [...(video.includes(phrase) ? ['video'] : []), ...(web.includes(phrase) ? ['web'] : [])],
+    }))
   return { suggestions, missing }
 })

@@ -10,7 +10,7 @@ const packBody = z.object({
   profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
 })
 
-export default route(async (event) => {
+export default route(async event => {
   const { candidates, lead, profile } = await bodyOf(event, packBody)
   return packTags(candidates, lead, profileOf(profile))
 })

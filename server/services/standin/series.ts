@@ -2,7 +2,15 @@ import { hash, normal, seeded } from './chance'
 import { COUNTRIES } from './vocabulary'
 
 /** What of a phrase its months are made from, as the world keeps it. */
-export interface SeriesRow { text: string, base: number, swing: number, peak: number, growth: number, spike_at: number, town: string | null }
+export interface SeriesRow {
+  text: string
+  base: number
+  swing: number
+  peak: number
+  growth: number
+  spike_at: number
+  town: string | null
+}
 
 const TOTAL = COUNTRIES.reduce((sum, [, share]) => sum + share, 0)
 /** A phrase that names a town is searched almost only in the town's own country. */
@@ -13,7 +21,7 @@ export function countryShare(row: SeriesRow, region: string): number {
   if (row.town !== null) return region === HOME ? 0.97 : 0.03 / COUNTRIES.length
   const country = COUNTRIES.find(([code]) => code === region)
   if (!country) return 0
-  return country[1] / TOTAL * Math.exp(0.25 * normal(seeded(hash(region + row.text))))
+  return (country[1] / TOTAL) * Math.exp(0.25 * normal(seeded(hash(region + row.text))))
 }
 
 /**
@@ -28,7 +36,10 @@ export function monthSeries(row: SeriesRow, region: string | null, newest: numbe
   const months: number[] = []
   for (let back = 35; back >= 0; back--) {
     const month = (newest - back) % 12
-    let value = level * Math.exp(row.swing * Math.cos(2 * Math.PI * (month - row.peak) / 12)) * Math.pow(1 + row.growth, (12 - back) / 12)
+    let value =
+      level *
+      Math.exp(row.swing * Math.cos((2 * Math.PI * (month - row.peak)) / 12)) *
+      Math.pow(1 + row.growth, (12 - back) / 12)
     if (row.spike_at >= 0 && back <= row.spike_at && back > row.spike_at - 3) value *= 14
     months.push(Math.round(value * Math.exp(noise * normal(random))))
   }

@@ -2,9 +2,18 @@ import { hash, seeded } from './chance'
 
 /** The colours of a channel's pictures: ground, shape, accent. */
 const PALETTES = [
-  ['#12343b', '#e1b382', '#c89666'], ['#2d2a32', '#ddd92a', '#eee5e9'], ['#7b2d26', '#f0f3f5', '#19535f'], ['#0b5563', '#f7f5ee', '#d9822b'],
-  ['#44355b', '#ecc30b', '#ee5622'], ['#20302a', '#a3c9a8', '#ddd8c4'], ['#1c3144', '#d00000', '#ffba08'], ['#5b5f97', '#fffffb', '#ff6b6c'],
-  ['#3a2e39', '#f15152', '#edb183'], ['#264027', '#ffcb69', '#e8ac65'], ['#f4f1de', '#e07a5f', '#3d405b'], ['#0d1b2a', '#778da9', '#e0e1dd'],
+  ['#12343b', '#e1b382', '#c89666'],
+  ['#2d2a32', '#ddd92a', '#eee5e9'],
+  ['#7b2d26', '#f0f3f5', '#19535f'],
+  ['#0b5563', '#f7f5ee', '#d9822b'],
+  ['#44355b', '#ecc30b', '#ee5622'],
+  ['#20302a', '#a3c9a8', '#ddd8c4'],
+  ['#1c3144', '#d00000', '#ffba08'],
+  ['#5b5f97', '#fffffb', '#ff6b6c'],
+  ['#3a2e39', '#f15152', '#edb183'],
+  ['#264027', '#ffcb69', '#e8ac65'],
+  ['#f4f1de', '#e07a5f', '#3d405b'],
+  ['#0d1b2a', '#778da9', '#e0e1dd'],
 ] as const
 
 /** A video's picture, drawn from its channel's palette: the same every time. */

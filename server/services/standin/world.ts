@@ -3,7 +3,11 @@ import { makePhrases } from './phrases'
 import { standsFor } from './ranking'
 import { makeChannels, makeVideos } from './videos'
 
-export interface WorldSize { phrases: number, videos: number, channels: number }
+export interface WorldSize {
+  phrases: number
+  videos: number
+  channels: number
+}
 
 export const DEMO_SIZE: WorldSize = { phrases: 40_000, videos: 8_000, channels: 600 }
 export const DEMO_SEED = 20_117
@@ -29,7 +33,13 @@ const SCHEMA = `
  * @param newestDay UTC milliseconds of the world's newest day.
  * @param tell called with what is being made, for a progress line.
  */
-export function makeWorld(file: string, size: WorldSize, seed: number, newestDay: number, tell: (what: string) => void = () => undefined): void {
+export function makeWorld(
+  file: string,
+  size: WorldSize,
+  seed: number,
+  newestDay: number,
+  tell: (what: string) => void = () => undefined,
+): void {
   const db = new Database(file)
   db.pragma('journal_mode = OFF')
   db.pragma('synchronous = OFF')
@@ -50,22 +60,54 @@ export function makeWorld(file: string, size: WorldSize, seed: number, newestDay
     const channels = makeChannels(size.channels, seed, newestDay)
     // Numbered by how well they stand whatever is searched: a search looks at the best of them first.
     const videos = makeVideos(size.videos, seed, channels, phrases, newestDay)
-      .map(video => ({ video, stands: standsFor(video, channels[video.channel]!, newestDay) })).sort((a, b) => b.stands - a.stands).map(({ video }) => video)
+      .map(video => ({ video, stands: standsFor(video, channels[video.channel]!, newestDay) }))
+      .sort((a, b) => b.stands - a.stands)
+      .map(({ video }) => video)
     const count = new Array<number>(channels.length).fill(0)
     for (const video of videos) count[video.channel]!++
     const addChannel = db.prepare('INSERT INTO channel VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
-    channels.forEach((c, i) => addChannel.run(i + 1, c.id, c.title, c.trade, c.subscribers, c.hidden ? 1 : 0, c.foundedAt, c.standing, c.palette, count[i]))
+    channels.forEach((c, i) =>
+      addChannel.run(
+        i + 1,
+        c.id,
+        c.title,
+        c.trade,
+        c.subscribers,
+        c.hidden ? 1 : 0,
+        c.foundedAt,
+        c.standing,
+        c.palette,
+        count[i],
+      ),
+    )
     const addVideo = db.prepare('INSERT INTO video VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
     const addVideoWords = db.prepare('INSERT INTO video_words (rowid, title, description, tags) VALUES (?, ?, ?, ?)')
     videos.forEach((v, i) => {
-      addVideo.run(i + 1, v.id, v.channel + 1, v.title, v.description, JSON.stringify(v.tags), v.publishedAt, v.seconds, v.views, v.likes, v.comments, v.clicks, v.watched)
+      addVideo.run(
+        i + 1,
+        v.id,
+        v.channel + 1,
+        v.title,
+        v.description,
+        JSON.stringify(v.tags),
+        v.publishedAt,
+        v.seconds,
+        v.views,
+        v.likes,
+        v.comments,
+        v.clicks,
+        v.watched,
+      )
       addVideoWords.run(i + 1, v.title, v.description, v.tags.join(' , '))
     })
     db.exec('CREATE INDEX video_channel ON video (channel_id)')
     const fact = db.prepare('INSERT INTO fact VALUES (?, ?)')
-    for (const [name, value] of Object.entries({ format: WORLD_FORMAT, seed, newestDay, ...size })) fact.run(name, String(value))
-    db.exec('INSERT INTO video_words (video_words, rank) VALUES (\'rank\', \'bm25(10.0, 2.0, 1.0)\')')
-    db.exec('INSERT INTO phrase_words (phrase_words) VALUES (\'optimize\'); INSERT INTO video_words (video_words) VALUES (\'optimize\')')
+    for (const [name, value] of Object.entries({ format: WORLD_FORMAT, seed, newestDay, ...size }))
+      fact.run(name, String(value))
+    db.exec("INSERT INTO video_words (video_words, rank) VALUES ('rank', 'bm25(10.0, 2.0, 1.0)')")
+    db.exec(
+      "INSERT INTO phrase_words (phrase_words) VALUES ('optimize'); INSERT INTO video_words (video_words) VALUES ('optimize')",
+    )
   })
   all()
   db.close()

@@ -1,18 +1,34 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { EMPTY_FIELDS, type Brief, type BriefField } from '../../../shared/brief'
+import { BRIEF_FIELDS, emptyFields, type BriefField } from '../../../core/brief/brief'
+import type { Brief } from '../../../shared/brief'
 import { useBrief } from '../../../app/stores/brief'
 import { useChanges } from '../../../app/stores/changes'
 import { useNotices } from '../../../app/stores/notices'
 
-type Answer = { status: number, body: unknown }
-interface Patch { editId: string, fields: Partial<Record<BriefField, { revision: number, value: unknown }>> }
+type Answer = { status: number; body: unknown }
+interface Patch {
+  editId: string
+  fields: Partial<Record<BriefField, { revision: number; value: unknown }>>
+}
 
 /** A server of briefs as far as the store asks for it: revisions a field, conflicts, edits told apart by their ids. */
 function fakeServer(...topics: string[]) {
-  const briefs = new Map(topics.map((topic, i): [string, Brief] => [`b${i}`, {
-    id: `b${i}`, workspaceId: 'w', seriesId: null, seriesPlace: null, createdAt: 1, updatedAt: 1, deletedAt: null,
-    fields: { ...structuredClone(EMPTY_FIELDS), topic }, revisions: Object.fromEntries(Object.keys(EMPTY_FIELDS).map(field => [field, 0])) as Brief['revisions'],
-  }]))
+  const briefs = new Map(
+    topics.map((topic, i): [string, Brief] => [
+      `b${i}`,
+      {
+        id: `b${i}`,
+        workspaceId: 'w',
+        seriesId: null,
+        seriesPlace: null,
+        createdAt: 1,
+        updatedAt: 1,
+        deletedAt: null,
+        fields: { ...emptyFields(), topic },
+        revisions: Object.fromEntries(BRIEF_FIELDS.map(field => [field, 0])) as Brief['revisions'],
+      },
+    ]),
+  )
   const patches: Patch[] = []
   const seen = new Map<string, Answer>()
   /** What answers instead, once each; `lost` answers nothing although the edit was taken. */
@@ -20,9 +36,24 @@ function fakeServer(...topics: string[]) {
   function patch(brief: Brief, given: Patch): Answer {
     const known = seen.get(given.editId)
     if (known) return known
-    const conflicts = Object.fromEntries(Object.entries(given.fields).filter(([field, change]) => change.revision !== brief.revisions[field as BriefField])
-      .map(([field, change]) => [field, { revision: brief.revisions[field as BriefField], theirs: brief.fields[field as BriefField], yours: change.value, savedAt: 5 }]))
-    if (Object.keys(conflicts).length) return { status: 409, body: { error: { code: 'conflict', message: 'Changed in another window.', details: { conflicts } } } }
+    const conflicts = Object.fromEntries(
+      Object.entries(given.fields)
+        .filter(([field, change]) => change.revision !== brief.revisions[field as BriefField])
+        .map(([field, change]) => [
+          field,
+          {
+            revision: brief.revisions[field as BriefField],
+            theirs: brief.fields[field as BriefField],
+            yours: change.value,
+            savedAt: 5,
+          },
+        ]),
+    )
+    if (Object.keys(conflicts).length)
+      return {
+        status: 409,
+        body: { error: { code: 'conflict', message: 'Changed in another window.', details: { conflicts } } },
+      }
     const revisions: Partial<Record<BriefField, number>> = {}
     for (const [field, change] of Object.entries(given.fields) as [BriefField, { value: unknown }][]) {
       Object.assign(brief.fields, { [field]: change.value })
@@ -35,18 +66,26 @@ function fakeServer(...topics: string[]) {
   async function answerTo(path: string, method: string, body: string | undefined): Promise<Answer> {
     await Promise.resolve()
     const brief = briefs.get(/^\/api\/briefs\/(\w+)/u.exec(path)?.[1] ?? '')
-    if (!brief) return { status: 404, body: { error: { code: 'no-such-brief', message: 'This brief no longer exists.', details: null } } }
+    if (!brief)
+      return {
+        status: 404,
+        body: { error: { code: 'no-such-brief', message: 'This brief no longer exists.', details: null } },
+      }
     if (method !== 'PATCH') return { status: 200, body: structuredClone(brief) }
     const given = JSON.parse(body!) as Patch
     patches.push(given)
     const next = instead.shift()
     if (next === 'refused') throw new TypeError('connection refused')
-    if (next === 'gone') return { status: 404, body: { error: { code: 'no-such-brief', message: 'This brief no longer exists.', details: null } } }
+    if (next === 'gone')
+      return {
+        status: 404,
+        body: { error: { code: 'no-such-brief', message: 'This brief no longer exists.', details: null } },
+      }
     const answer = patch(brief, given)
     if (next === 'lost') throw new TypeError('connection reset')
     return answer
   }
-  globalThis.fetch = (async (input: string, { method = 'GET', body }: { method?: string, body?: string } = {}) => {
+  globalThis.fetch = (async (input: string, { method = 'GET', body }: { method?: string; body?: string } = {}) => {
     const { status, body: told } = await answerTo(input, method, body)
     return new Response(JSON.stringify(told), { status })
   }) as unknown as typeof fetch
@@ -56,8 +95,20 @@ function fakeServer(...topics: string[]) {
 /** The browser's storage, as far as it is asked for. */
 function fakeStorage(): Record<string, string> {
   const kept: Record<string, string> = {}
-  const methods = { getItem: (key: string) => kept[key] ?? null, setItem: (key: string, value: string) => { kept[key] = value }, removeItem: (key: string) => { delete kept[key] } }
-  const target = new Proxy(methods, { ownKeys: () => Object.keys(kept), getOwnPropertyDescriptor: (_, key) => (key in kept ? { enumerable: true, configurable: true, value: kept[key as string] } : undefined) })
+  const methods = {
+    getItem: (key: string) => kept[key] ?? null,
+    setItem: (key: string, value: string) => {
+      kept[key] = value
+    },
+    removeItem: (key: string) => {
+      delete kept[key]
+    },
+  }
+  const target = new Proxy(methods, {
+    ownKeys: () => Object.keys(kept),
+    getOwnPropertyDescriptor: (_, key) =>
+      key in kept ? { enumerable: true, configurable: true, value: kept[key as string] } : undefined,
+  })
   Object.defineProperty(globalThis, 'localStorage', { value: target, configurable: true })
   // Without locks, as under a plain address of a network.
   Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true })
@@ -69,7 +120,9 @@ beforeEach(() => {
   jest.useFakeTimers()
   kept = fakeStorage()
 })
-afterEach(() => { jest.useRealTimers() })
+afterEach(() => {
+  jest.useRealTimers()
+})
 
 /** A window of its own: its stores share nothing with another's but the server and the storage. */
 async function windowOn(id: string) {
@@ -103,18 +156,21 @@ describe('saving', () => {
     expect(server.patches.length).toBeGreaterThanOrEqual(1)
   })
 
-  test.each(['refused', 'lost'] as const)('an edit that was %s is sent again with its own id, and saved once', async (how) => {
-    const server = fakeServer('One')
-    server.instead.push(how)
-    const { brief } = await windowOn('b0')
-    brief.set('title', 'Title')
-    await pause()
-    expect(brief.status).toBe('problem')
-    await jest.advanceTimersByTimeAsync(1500)
-    expect(brief.status).toBe('saved')
-    expect(new Set(server.patches.map(each => each.editId)).size).toBe(1)
-    expect(server.of('b0').revisions.title).toBe(1)
-  })
+  test.each(['refused', 'lost'] as const)(
+    'an edit that was %s is sent again with its own id, and saved once',
+    async how => {
+      const server = fakeServer('One')
+      server.instead.push(how)
+      const { brief } = await windowOn('b0')
+      brief.set('title', 'Title')
+      await pause()
+      expect(brief.status).toBe('problem')
+      await jest.advanceTimersByTimeAsync(1500)
+      expect(brief.status).toBe('saved')
+      expect(new Set(server.patches.map(each => each.editId)).size).toBe(1)
+      expect(server.of('b0').revisions.title).toBe(1)
+    },
+  )
 
   test('a brief that is gone is told, and not asked for again and again', async () => {
     const server = fakeServer('One')

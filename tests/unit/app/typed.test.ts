@@ -5,14 +5,30 @@ import { useTyped } from '../../../app/composables/typed'
 function setUp(meant?: (name: string, text: string) => string) {
   const kept = reactive<Record<'holds' | 'volume', string>>({ holds: '', volume: '' })
   const tells: Partial<typeof kept>[] = []
-  const typing = useTyped(() => ({ ...kept }), (texts) => { tells.push(texts) }, { meant })
-  const arrive = async () => { Object.assign(kept, tells.shift()); await nextTick() }
-  const turnTo = async (texts: Partial<typeof kept>) => { Object.assign(kept, texts); await nextTick() }
+  const typing = useTyped(
+    () => ({ ...kept }),
+    texts => {
+      tells.push(texts)
+    },
+    { meant },
+  )
+  const arrive = async () => {
+    Object.assign(kept, tells.shift())
+    await nextTick()
+  }
+  const turnTo = async (texts: Partial<typeof kept>) => {
+    Object.assign(kept, texts)
+    await nextTick()
+  }
   return { ...typing, tells, arrive, turnTo }
 }
 
-beforeEach(() => { jest.useFakeTimers({ doNotFake: ['nextTick', 'queueMicrotask'] }) })
-afterEach(() => { jest.useRealTimers() })
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['nextTick', 'queueMicrotask'] })
+})
+afterEach(() => {
+  jest.useRealTimers()
+})
 const rest = () => jest.advanceTimersByTimeAsync(250)
 
 test('letters are told together once the typing rests, only of the texts that were typed', async () => {
@@ -78,7 +94,7 @@ test('the back button, a link or a button takes the place of what is typed', asy
 })
 
 test('a text that means nothing is told as nothing and stays in its field', async () => {
-  const { typed, type, tells, arrive, turnTo } = setUp((name, text) => name === 'volume' && !Number(text) ? '' : text)
+  const { typed, type, tells, arrive, turnTo } = setUp((name, text) => (name === 'volume' && !Number(text) ? '' : text))
   await turnTo({ volume: '100' })
   type('volume', 'lots')
   await rest()

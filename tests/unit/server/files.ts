@@ -8,7 +8,9 @@ export const MIGRATIONS = join(__dirname, '../../../server/data/migrations')
 /** A folder that is gone after the tests of the file. */
 export function temporaryFolder(): string {
   const folder = mkdtempSync(join(tmpdir(), 'fonetra-test-'))
-  afterAll(() => { rmSync(folder, { recursive: true, force: true }) })
+  afterAll(() => {
+    rmSync(folder, { recursive: true, force: true })
+  })
   return folder
 }
 
@@ -20,12 +22,16 @@ export function freshData(folder: string, more: { limitBytes?: number } = {}): D
   return db
 }
 const toClose: Db[] = []
-afterEach(() => { for (const db of toClose.splice(0)) db.close() })
+afterEach(() => {
+  for (const db of toClose.splice(0)) db.close()
+})
 
 /** A clock that stands until it is moved. */
 export function standingClock(at = Date.UTC(2026, 4, 4, 12)) {
   const clock = () => clock.at
   clock.at = at
-  clock.pass = (ms: number) => { clock.at += ms }
+  clock.pass = (ms: number) => {
+    clock.at += ms
+  }
   return clock
 }

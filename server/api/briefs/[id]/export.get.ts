@@ -5,7 +5,9 @@ import { fileNameOf } from '../../../http/fileName'
 import { briefOf } from '../../../http/briefOf'
 import { queryOf, route } from '../../../http/route'
 
-const question = z.object({ format: z.enum(['text', 'json', 'csv'], { error: 'A format is text, json or csv.' }).default('text') })
+const question = z.object({
+  format: z.enum(['text', 'json', 'csv'], { error: 'A format is text, json or csv.' }).default('text'),
+})
 const FORMATS = {
   text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: briefText },
   json: { type: 'application/json; charset=utf-8', ending: 'json', write: briefJson },

@@ -1,8 +1,10 @@
 import { z } from 'zod'
-import { BRIEF_FIELDS, type BriefField } from '../../../../shared/brief'
+import { BRIEF_FIELDS } from '../../../../core/brief/brief'
 import { briefOf } from '../../../http/briefOf'
 import { queryOf, route } from '../../../http/route'
 
-const question = z.object({ field: z.enum(BRIEF_FIELDS as [BriefField, ...BriefField[]]) })
+const question = z.object({ field: z.enum(BRIEF_FIELDS) })
 
-export default route((event, runtime) => ({ entries: runtime.briefs.history(briefOf(event, runtime).id, queryOf(event, question).field) }))
+export default route((event, runtime) => ({
+  entries: runtime.briefs.history(briefOf(event, runtime).id, queryOf(event, question).field),
+}))

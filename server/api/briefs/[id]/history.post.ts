@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { writerOf } from '../../../access/admit'
-import { BRIEF_FIELDS, type BriefField } from '../../../../shared/brief'
+import { BRIEF_FIELDS } from '../../../../core/brief/brief'
 import { briefOf } from '../../../http/briefOf'
 import { bodyOf, route } from '../../../http/route'
 
-const version = z.object({ field: z.enum(BRIEF_FIELDS as [BriefField, ...BriefField[]]), value: z.unknown() })
+const version = z.object({ field: z.enum(BRIEF_FIELDS), value: z.unknown() })
 
 /** Keeps a version that was typed but gave way to another window's, so that it can be found again. */
 export default route(async (event, runtime) => {

@@ -3,7 +3,10 @@ import { noSuchBrief } from '../../../http/briefOf'
 import { paramOf, route } from '../../../http/route'
 import { changedSince, unchangedSince } from '../../../http/unchangedSince'
 
-/** Marks a brief deleted; with `unchangedSince` one changed later stays; with `forever=1` deletes one so marked, with its history. */
+/**
+ * Marks a brief deleted; with `unchangedSince` one changed later stays; with `forever=1` deletes one so marked, with
+ * its history.
+ */
 export default route((event, { briefs }) => {
   const id = paramOf(event, 'id')
   const since = unchangedSince(event)

@@ -1,5 +1,6 @@
 import { writerOf } from '../../../access/admit'
-import { BRIEF_FIELDS, briefPatchSchema, type BriefField } from '../../../../shared/brief'
+import { BRIEF_FIELDS, type BriefField } from '../../../../core/brief/brief'
+import { briefPatchSchema } from '../../../../shared/brief'
 import { noSuchBrief } from '../../../http/briefOf'
 import { Problem } from '../../../http/problem'
 import { bodyOf, paramOf, route } from '../../../http/route'
@@ -7,10 +8,22 @@ import { bodyOf, paramOf, route } from '../../../http/route'
 export default route(async (event, { briefs }) => {
   const { editId, fields, client } = await bodyOf(event, briefPatchSchema)
   const unknown = Object.keys(fields).find(field => !BRIEF_FIELDS.includes(field as BriefField))
-  if (unknown) throw new Problem(400, 'bad-input', `A brief has no field “${unknown.slice(0, 60)}”. It has ${BRIEF_FIELDS.join(', ')}.`)
+  if (unknown)
+    throw new Problem(
+      400,
+      'bad-input',
+      `A brief has no field “${unknown.slice(0, 60)}”. It has ${BRIEF_FIELDS.join(', ')}.`,
+    )
   const result = briefs.patch(paramOf(event, 'id'), editId, fields, { client: client ?? null, writer: writerOf(event) })
   if (result.kind === 'absent') throw noSuchBrief()
-  if (result.kind === 'other-edit') throw new Problem(409, 'other-edit', 'This edit id belongs to another edit. Send it under an id of its own.')
-  if (result.kind === 'stale') throw new Problem(409, 'stale', 'This was changed elsewhere since you opened it. Nothing was overwritten: choose which version to keep.', { conflicts: result.conflicts })
+  if (result.kind === 'other-edit')
+    throw new Problem(409, 'other-edit', 'This edit id belongs to another edit. Send it under an id of its own.')
+  if (result.kind === 'stale')
+    throw new Problem(
+      409,
+      'stale',
+      'This was changed elsewhere since you opened it. Nothing was overwritten: choose which version to keep.',
+      { conflicts: result.conflicts },
+    )
   return result.answer
 })

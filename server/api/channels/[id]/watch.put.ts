@@ -9,7 +9,12 @@ const body = z.object({ workspace: z.string().max(60).optional(), on: z.boolean(
 export default route(async (event, runtime) => {
   const { workspace, on } = await bodyOf(event, body)
   const id = paramOf(event, 'id')
-  if (!runtime.videos.channel(id)) throw new Problem(404, 'unknown-channel', 'This channel is unknown. Open it from a result page, or import its feed.')
+  if (!runtime.videos.channel(id))
+    throw new Problem(
+      404,
+      'unknown-channel',
+      'This channel is unknown. Open it from a result page, or import its feed.',
+    )
   runtime.rivalSets.watch(workspaceOf(runtime, workspace).id, id, on)
   return { ok: true }
 })

@@ -8,7 +8,9 @@ export default route((event, { jobs }) => {
   if (!jobs.get(id)) throw new Problem(404, 'no-such-job', 'This job does not exist. It may have ended long ago.')
   const stream = eventStream(event)
   const stop = jobs.listen(id, ({ name, data }) => {
-    void stream.push({ event: name, data: JSON.stringify(data) }).then(() => name === 'end' ? stream.close() : undefined)
+    void stream
+      .push({ event: name, data: JSON.stringify(data) })
+      .then(() => (name === 'end' ? stream.close() : undefined))
   })
   stream.onClosed(() => stop?.())
   return stream.send()

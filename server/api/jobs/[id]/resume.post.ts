@@ -12,5 +12,12 @@ export default route((event, runtime) => {
   const input = runtime.jobs.input(id)
   if (input === null) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
   const body = assessBodySchema.parse(input)
-  return runtime.jobs.start('assess', state.title, body, body.phrases.length, signal => assessWork(runtime, body, signal), id)
+  return runtime.jobs.start(
+    'assess',
+    state.title,
+    body,
+    body.phrases.length,
+    signal => assessWork(runtime, body, signal),
+    id,
+  )
 })

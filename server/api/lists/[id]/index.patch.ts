@@ -8,6 +8,12 @@ export default route(async (event, runtime) => {
   const { language, ...change } = await bodyOf(event, listPatchSchema)
   const result = runtime.lists.patch(id, change, language)
   if (result.kind === 'absent') throw noSuchList()
-  if (result.kind === 'stale') throw new Problem(409, 'stale', 'This list was changed in another window since you opened it. Nothing was overwritten.', { list: result.list })
+  if (result.kind === 'stale')
+    throw new Problem(
+      409,
+      'stale',
+      'This list was changed in another window since you opened it. Nothing was overwritten.',
+      { list: result.list },
+    )
   return result.list
 })

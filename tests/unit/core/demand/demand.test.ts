@@ -3,7 +3,8 @@ import { trend } from '../../../../core/demand/trend'
 import { meanVolume, yearChange } from '../../../../core/demand/volume'
 import { demandFactor, trendFactor, volumeCap, worth, worthWorking } from '../../../../core/demand/worth'
 
-const repeat = (year: number[], years: number, grow = 1) => Array.from({ length: years }, (_, y) => year.map(value => value * grow ** y)).flat()
+const repeat = (year: number[], years: number, grow = 1) =>
+  Array.from({ length: years }, (_, y) => year.map(value => value * grow ** y)).flat()
 
 describe('volume and change', () => {
   test('the mean is of the last twelve months; any unknown month makes it unknown', () => {
@@ -17,7 +18,7 @@ describe('volume and change', () => {
     // Newest three sum to 33, the same three a year before to 30: 33 / 30 − 1 = .1.
     const months = [...Array<number>(12).fill(10), ...Array<number>(9).fill(500), 10, 11, 12]
     expect(yearChange(months)).toBeCloseTo(0.1)
-    expect(yearChange(months.map((month, i) => i < 12 ? 0 : month))).toBeNull()
+    expect(yearChange(months.map((month, i) => (i < 12 ? 0 : month)))).toBeNull()
     expect(yearChange(months.slice(0, 14))).toBeNull()
   })
 })
@@ -28,8 +29,8 @@ describe('trend', () => {
   })
 
   test('every month growing by a half each year rises', () => {
-    // Each season has three values v, 1.5 v, 2.25 v: all 36 pairs rise, S = 36. Variance a season n(n−1)(2n+5)/18 = 3·2·11/18 = 11/3,
-    // twelve of them 44. z = 35 / √44 = 5.28, p far below .01.
+    // Each season has three values v, 1.5 v, 2.25 v: all 36 pairs rise, S = 36. Variance a season n(n−1)(2n+5)/18 =
+    // 3·2·11/18 = 11/3, twelve of them 44. z = 35 / √44 = 5.28, p far below .01.
     const found = trend(repeat(Array<number>(12).fill(100), 3, 1.5))!
     expect(found.direction).toBe('rising')
     // Slopes of a season: 50, 75 and 125/2 = 62.5; median 62.5 over the median month 150.
@@ -37,8 +38,10 @@ describe('trend', () => {
     expect(found.p).toBeLessThan(1e-6)
   })
 
-  test('falling as surely fades', () => expect(trend(repeat(Array<number>(12).fill(400), 3, 0.6))!.direction).toBe('fading'))
-  test('a sure but small change is steady', () => expect(trend(repeat(Array<number>(12).fill(100), 3, 1.04))!.direction).toBe('steady'))
+  test('falling as surely fades', () =>
+    expect(trend(repeat(Array<number>(12).fill(400), 3, 0.6))!.direction).toBe('fading'))
+  test('a sure but small change is steady', () =>
+    expect(trend(repeat(Array<number>(12).fill(100), 3, 1.04))!.direction).toBe('steady'))
   test('less than two years tell nothing', () => expect(trend(Array<number>(23).fill(1))).toBeNull())
 
   test('unknown months are left out of the comparisons', () => {
@@ -61,7 +64,9 @@ describe('worth', () => {
     expect(worth({ volume: null, cap: 1000, ease: 1, trend: steady })).toBeNull()
     expect(worth({ volume: 10, cap: 1000, ease: null, trend: steady })).toBeNull()
     expect(worth({ volume: 10, cap: 1000, ease: 1, trend: null })).toBeNull()
-    expect(worth({ volume: 1000, cap: 999, ease: null, trend: null }, { demand: 1, ease: 0, trend: 0 })).toBeCloseTo(100)
+    expect(worth({ volume: 1000, cap: 999, ease: null, trend: null }, { demand: 1, ease: 0, trend: 0 })).toBeCloseTo(
+      100,
+    )
   })
 
   test('demand is capped, and the cap is never below a thousand', () => {
@@ -83,7 +88,10 @@ describe('worth', () => {
     expect(working.heldBackBy).toBe('ease')
     // With ease 1 it would be 100 × .6^.45 = 79.464; as it is 79.464 × .2^.45 = 38.512: ease costs 40.95.
     expect(working.factors.find(factor => factor.name === 'ease')!.holdsBack).toBeCloseTo(40.95, 1)
-    expect(worthWorking({ volume: null, cap: 1000, ease: 1, trend: steady })).toMatchObject({ worth: null, heldBackBy: 'demand' })
+    expect(worthWorking({ volume: null, cap: 1000, ease: 1, trend: steady })).toMatchObject({
+      worth: null,
+      heldBackBy: 'demand',
+    })
     expect(worthWorking({ volume: 100_000, cap: 1000, ease: 1, trend: steady }).heldBackBy).toBeNull()
   })
 
@@ -99,8 +107,21 @@ describe('worth', () => {
   })
 
   test('for a channel no word contradicts the chance beside it', () => {
-    expect([0, 0.14, 0.15, 0.4, 0.69, 0.7, 1].map(channelDifficultyBand)).toEqual(['walled', 'walled', 'high', 'middling', 'middling', 'low', 'low'])
-    expect([0.1, 0.2, 0.5, 0.9].map(chance => channelWorthBand(100, chance))).toEqual(['thin', 'usable', 'solid', 'prime'])
+    expect([0, 0.14, 0.15, 0.4, 0.69, 0.7, 1].map(channelDifficultyBand)).toEqual([
+      'walled',
+      'walled',
+      'high',
+      'middling',
+      'middling',
+      'low',
+      'low',
+    ])
+    expect([0.1, 0.2, 0.5, 0.9].map(chance => channelWorthBand(100, chance))).toEqual([
+      'thin',
+      'usable',
+      'solid',
+      'prime',
+    ])
     expect(channelWorthBand(10, 1)).toBe('thin')
   })
 })

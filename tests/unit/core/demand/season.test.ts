@@ -50,21 +50,42 @@ describe('season', () => {
 
   test('scale does not matter, nor do three gaps; too little says nothing', () => {
     const months = series({ swing: 0.5, noise: 0.05, level: 50_000 })
-    expect(season(months.map(month => month * 20), LAST)!.strength).toBeCloseTo(season(months, LAST)!.strength, 3)
-    expect(season(months.map((month, i) => [4, 17, 30].includes(i) ? null : month), LAST)!.peaks).toEqual([2, 3, 4])
-    expect(season(months.map((month, i) => i % 6 === 0 ? null : month), LAST)).toBeNull()
+    expect(
+      season(
+        months.map(month => month * 20),
+        LAST,
+      )!.strength,
+    ).toBeCloseTo(season(months, LAST)!.strength, 3)
+    expect(
+      season(
+        months.map((month, i) => ([4, 17, 30].includes(i) ? null : month)),
+        LAST,
+      )!.peaks,
+    ).toEqual([2, 3, 4])
+    expect(
+      season(
+        months.map((month, i) => (i % 6 === 0 ? null : month)),
+        LAST,
+      ),
+    ).toBeNull()
     expect(season(months.slice(1), LAST)).toBeNull()
     expect(season(new Array<number>(36).fill(0), LAST)).toBeNull()
   })
 
   test('whatever the series, strength is a part and peaks are months', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 100_000 }), { minLength: 36, maxLength: 36 }), fc.integer({ min: 0, max: 11 }), (months, last) => {
-      const found = season(months, last)
-      if (!found) return
-      expect(found.strength).toBeGreaterThanOrEqual(0)
-      expect(found.strength).toBeLessThanOrEqual(1)
-      expect(bitPeaks(peakBits(found.peaks))).toEqual([...found.peaks].sort((a, b) => a - b))
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 100_000 }), { minLength: 36, maxLength: 36 }),
+        fc.integer({ min: 0, max: 11 }),
+        (months, last) => {
+          const found = season(months, last)
+          if (!found) return
+          expect(found.strength).toBeGreaterThanOrEqual(0)
+          expect(found.strength).toBeLessThanOrEqual(1)
+          expect(bitPeaks(peakBits(found.peaks))).toEqual([...found.peaks].sort((a, b) => a - b))
+        },
+      ),
+    )
   })
 })
 
@@ -94,15 +115,15 @@ describe('trend against known answers', () => {
 describe('spike', () => {
   const flat = new Array<number>(36).fill(100)
   test('most searches in three months once is a spike, and over', () => {
-    const months = flat.map((month, i) => i >= 20 && i <= 22 ? 3000 : month)
+    const months = flat.map((month, i) => (i >= 20 && i <= 22 ? 3000 : month))
     const found = spike(months)!
     expect([found.from, found.to, found.over]).toEqual([20, 22, true])
     expect(found.share).toBeCloseTo(9100 / (33 * 100 + 9000))
-    expect(spike(flat.map((month, i) => i >= 34 ? 3000 : month))!.over).toBe(false)
+    expect(spike(flat.map((month, i) => (i >= 34 ? 3000 : month)))!.over).toBe(false)
   })
 
   test('a season of a few months is none, nor is an even series, nor nothing', () => {
-    expect(spike(flat.map((_, i) => i % 12 < 3 ? 5000 : 10))).toBeNull()
+    expect(spike(flat.map((_, i) => (i % 12 < 3 ? 5000 : 10)))).toBeNull()
     expect(spike(flat)).toBeNull()
     expect(spike(new Array<number>(36).fill(0))).toBeNull()
     expect(spike([1, 2, 3])).toBeNull()
@@ -110,13 +131,26 @@ describe('spike', () => {
 })
 
 describe('the story', () => {
-  const story = (months: number[]) => demandStory({ season: season(months, LAST), trend: trend(months), spike: spike(months), lastMonth: LAST, months: months.length })
+  const story = (months: number[]) =>
+    demandStory({
+      season: season(months, LAST),
+      trend: trend(months),
+      spike: spike(months),
+      lastMonth: LAST,
+      months: months.length,
+    })
   test('says what is there, in words', () => {
-    expect(story(series({ swing: 0.5 }))).toMatch(/^A strong season, highest in March to May: \d+ % above the year’s level\. Steady from year to year\.$/u)
+    expect(story(series({ swing: 0.5 }))).toMatch(
+      /^A strong season, highest in March to May: \d+ % above the year’s level\. Steady from year to year\.$/u,
+    )
     expect(story(series({ growth: 0.3 }))).toMatch(/^Rising by \d+ % a year\.$/u)
     expect(story(series({ noise: 0.05 }))).toBe('Asked for all year round, steady from year to year.')
-    expect(story(series({}).map((month, i) => i === 20 || i === 21 ? month * 60 : month))).toMatch(/^A spike: \d+ % of all searches in 36 months fell in July to August, and it is over\./u)
-    expect(demandStory({ season: null, trend: null, spike: null, lastMonth: 0, months: 0 })).toBe('No source has monthly figures.')
+    expect(story(series({}).map((month, i) => (i === 20 || i === 21 ? month * 60 : month)))).toMatch(
+      /^A spike: \d+ % of all searches in 36 months fell in July to August, and it is over\./u,
+    )
+    expect(demandStory({ season: null, trend: null, spike: null, lastMonth: 0, months: 0 })).toBe(
+      'No source has monthly figures.',
+    )
   })
 })
 

@@ -7,4 +7,6 @@ test.each([
   ['1,5 mm hex key, 10,000 km', ['1,5 mm hex key', '10,000 km']],
   [' , ; --- ,', []],
   ['Bike Chain, bike  chain', ['bike  chain'.replace('  ', ' ')]],
-])('the seeds in %j', (text, seeds) => { expect(splitSeeds(text)).toEqual(seeds) })
+])('the seeds in %j', (text, seeds) => {
+  expect(splitSeeds(text)).toEqual(seeds)
+})

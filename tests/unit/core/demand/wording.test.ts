@@ -6,21 +6,36 @@ import { meanings } from '../../../../core/demand/meanings'
 
 describe('intent', () => {
   test.each([
-    ['how to clean bike chain', 'do'], ['bike chain explained', 'learn'], ['cheap bike chain', 'buy'], ['bike chain vs belt', 'compare'], ['mobile bike repair', 'hire'], ['bike shop near me', 'near'],
-  ])('%s: %s', (phrase, intent) => { expect(intentOf(phrase)).toMatchObject({ intent, from: 'wording' }) })
+    ['how to clean bike chain', 'do'],
+    ['bike chain explained', 'learn'],
+    ['cheap bike chain', 'buy'],
+    ['bike chain vs belt', 'compare'],
+    ['mobile bike repair', 'hire'],
+    ['bike shop near me', 'near'],
+  ])('%s: %s', (phrase, intent) => {
+    expect(intentOf(phrase)).toMatchObject({ intent, from: 'wording' })
+  })
 
-  test('a town makes it local', () => { 
+  test('a town makes it local', () => {
     const places = new PlaceNames(['Marrowby', 'St. Elm', 'St. Elm on Sea', '?'])
     expect(intentOf('bike repair marrowby', places)).toMatchObject({ intent: 'near', cues: ['marrowby'] })
-    expect(intentOf('st elm bike repair', places)).toMatchObject({ intent: 'near', cues: expect.arrayContaining(['st elm']) })
+    expect(intentOf('st elm bike repair', places)).toMatchObject({
+      intent: 'near',
+      cues: expect.arrayContaining(['st elm']),
+    })
     expect(intentOf('bike st elm on sea', places)).toMatchObject({ intent: 'near', cues: ['st elm on sea'] })
     expect(intentOf('st bike', places)).toBeNull()
   })
 
   test('silent wording leaves it to the results, if enough of them agree', () => {
     expect(intentOf('bike chain')).toBeNull()
-    expect(intentOf('bike chain', undefined, ['How to fix a chain', 'Replace a chain', 'Chain gossip'])).toMatchObject({ intent: 'do', from: 'results' })
-    expect(intentOf('bike chain', undefined, ['How to fix a chain', 'Gossip', 'Gossip again', 'More of it', 'And more'])).toBeNull()
+    expect(intentOf('bike chain', undefined, ['How to fix a chain', 'Replace a chain', 'Chain gossip'])).toMatchObject({
+      intent: 'do',
+      from: 'results',
+    })
+    expect(
+      intentOf('bike chain', undefined, ['How to fix a chain', 'Gossip', 'Gossip again', 'More of it', 'And more']),
+    ).toBeNull()
   })
 
   test('questions are told by their first word', () => {
@@ -39,31 +54,54 @@ describe('longer phrases', () => {
   })
 
   test('known ones first, then modifiers and places, none twice and none that says it already', () => {
-    const found = longerPhrases('how to clean bike chain', ['how to clean bike chain at home', 'gold chain'], ['Marrowby', 'Chain'])
+    const found = longerPhrases(
+      'how to clean bike chain',
+      ['how to clean bike chain at home', 'gold chain'],
+      ['Marrowby', 'Chain'],
+    )
     expect(found[0]).toEqual({ phrase: 'how to clean bike chain at home', added: 'at home', from: 'known' })
     expect(found.filter(each => each.phrase.endsWith('at home'))).toHaveLength(1)
     expect(found.some(each => each.phrase.startsWith('how to how'))).toBe(false)
     expect(found.some(each => /^best way/u.test(each.phrase))).toBe(false)
-    expect(found.filter(each => each.from === 'place')).toEqual([{ phrase: 'how to clean bike chain marrowby', added: 'Marrowby', from: 'place' }])
+    expect(found.filter(each => each.from === 'place')).toEqual([
+      { phrase: 'how to clean bike chain marrowby', added: 'Marrowby', from: 'place' },
+    ])
   })
 })
 
 describe('crossing phrases with places', () => {
   test('every template for every pair, once', () => {
     const found = crossPlaces(['bike repair', 'bike hire'], ['Marrowby', 'Dunmere'], CROSS_TEMPLATES.slice(0, 2))
-    expect(found.map(each => each.phrase)).toEqual(['bike repair marrowby', 'bike repair in marrowby', 'bike repair dunmere', 'bike repair in dunmere', 'bike hire marrowby', 'bike hire in marrowby', 'bike hire dunmere', 'bike hire in dunmere'])
+    expect(found.map(each => each.phrase)).toEqual([
+      'bike repair marrowby',
+      'bike repair in marrowby',
+      'bike repair dunmere',
+      'bike repair in dunmere',
+      'bike hire marrowby',
+      'bike hire in marrowby',
+      'bike hire dunmere',
+      'bike hire in dunmere',
+    ])
   })
-  test('a name with a dollar sign is taken as it is', () => { expect(crossPlaces(['$& repair'], ['Mar$1'], ['{phrase} {place}'])[0]!.phrase).toBe('$& repair mar$1') })
+  test('a name with a dollar sign is taken as it is', () => {
+    expect(crossPlaces(['$& repair'], ['Mar$1'], ['{phrase} {place}'])[0]!.phrase).toBe('$& repair mar$1')
+  })
   test('says what is wrong', () => {
     expect(() => crossPlaces(['a'], ['b'], ['{phrase}'])).toThrow('{place}')
-    expect(() => crossPlaces(new Array<string>(200).fill('a'), new Array<string>(200).fill('b'), ['{phrase} {place}'])).toThrow('20,000 is the most')
+    expect(() =>
+      crossPlaces(new Array<string>(200).fill('a'), new Array<string>(200).fill('b'), ['{phrase} {place}']),
+    ).toThrow('20,000 is the most')
   })
 })
 
 describe('other meanings', () => {
   const video = (id: string, title: string, tags: string[]) => ({ id, title, tags })
-  const bikes = Array.from({ length: 8 }, (_, i) => video(`b${i}`, `Clean a chain on your bike, part ${'abcdefgh'[i]}`, ['bicycle', 'bike chain', 'drivetrain']))
-  const gold = Array.from({ length: 5 }, (_, i) => video(`g${i}`, `Polish a gold chain necklace ${'abcde'[i]}`, ['jewellery', 'gold', 'necklace']))
+  const bikes = Array.from({ length: 8 }, (_, i) =>
+    video(`b${i}`, `Clean a chain on your bike, part ${'abcdefgh'[i]}`, ['bicycle', 'bike chain', 'drivetrain']),
+  )
+  const gold = Array.from({ length: 5 }, (_, i) =>
+    video(`g${i}`, `Polish a gold chain necklace ${'abcde'[i]}`, ['jewellery', 'gold', 'necklace']),
+  )
   test('two trades under one word are told apart and named', () => {
     const found = meanings('chain', [...bikes, ...gold], 'en')
     expect(found.map(each => each.ids.length)).toEqual([8, 5])

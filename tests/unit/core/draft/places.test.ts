@@ -62,17 +62,40 @@ describe('places', () => {
 
 describe('what stands in a description', () => {
   test('chapters need a time at the start of a line', () => {
-    expect(chaptersOf('0:00 Start\n at 1:00 no\n01:05 - Wheels\n1:02:03 End\n9:99 bad\n10:00am we open\n9:30 p.m. we close\n2:10 Ample room').map(({ seconds, title }) => [seconds, title])).toEqual([[0, 'Start'], [65, 'Wheels'], [3723, 'End'], [130, 'Ample room']])
+    expect(
+      chaptersOf(
+        '0:00 Start\n at 1:00 no\n01:05 - Wheels\n1:02:03 End\n9:99 bad\n10:00am we open\n9:30 p.m. we close\n2:10 Ample room',
+      ).map(({ seconds, title }) => [seconds, title]),
+    ).toEqual([
+      [0, 'Start'],
+      [65, 'Wheels'],
+      [3723, 'End'],
+      [130, 'Ample room'],
+    ])
   })
 
   test('hashtags of any script; numbers and parts of addresses are none', () => {
-    expect(hashtagsOf('#bike #2026 #fahrrad_tips (#链条) https://x.com/#part a#b &#39;').map(each => each.text)).toEqual(['#bike', '#fahrrad_tips', '#链条'])
+    expect(
+      hashtagsOf('#bike #2026 #fahrrad_tips (#链条) https://x.com/#part a#b &#39;').map(each => each.text),
+    ).toEqual(['#bike', '#fahrrad_tips', '#链条'])
   })
 
   test('links with and without a scheme', () => {
-    expect(linksOf('go to wheelshed.com or http://wheelshed.com/a, not to me@wheelshed.com').map(({ text, scheme }) => [text, scheme])).toEqual([['wheelshed.com', false], ['http://wheelshed.com/a', true]])
+    expect(
+      linksOf('go to wheelshed.com or http://wheelshed.com/a, not to me@wheelshed.com').map(({ text, scheme }) => [
+        text,
+        scheme,
+      ]),
+    ).toEqual([
+      ['wheelshed.com', false],
+      ['http://wheelshed.com/a', true],
+    ])
     const told = (text: string) => linksOf(text).map(({ start, end, url }) => [text.slice(start, end), url])
-    expect(told('(see https://wheelshed.com/a), “wheelshed.com”\nor\twww.wheelshed.com.')).toEqual([['https://wheelshed.com/a', 'https://wheelshed.com/a'], ['wheelshed.com', 'http://wheelshed.com'], ['www.wheelshed.com', 'http://www.wheelshed.com']])
+    expect(told('(see https://wheelshed.com/a), “wheelshed.com”\nor\twww.wheelshed.com.')).toEqual([
+      ['https://wheelshed.com/a', 'https://wheelshed.com/a'],
+      ['wheelshed.com', 'http://wheelshed.com'],
+      ['www.wheelshed.com', 'http://www.wheelshed.com'],
+    ])
     // Of a run without a space only what could be an address is looked through.
     expect(linksOf(`${'https://a.b/'.repeat(20_000)} https://wheelshed.com`).at(-1)!.url).toBe('https://wheelshed.com')
   })
@@ -92,17 +115,25 @@ describe('tag lists', () => {
 })
 
 describe('insertions for empty cells', () => {
-  test.each(PLACES.filter(place => !['chapters', 'playlist', 'spoken'].includes(place)))('%s is filled by its insertion', (place) => {
-    const empty: Draft = { fileName: '', title: 'Rusty links', description: 'We look at it.', tags: ['rust'] }
-    const fix = insertionFor(place, 'wax a bike chain', empty, DEFAULT_PROFILE, 'en')!
-    const [field, value] = [fix.field, fixed(empty, fix)]
-    const after = placements([readPhrase('wax a bike chain', 'en')], placeTexts({ ...empty, [field]: value }, DEFAULT_PROFILE, 'en'), match)
-    // A hashtag runs its words together, so that it holds the phrase only to the eye.
-    if (place === 'hashtags') expect(value).toBe('We look at it.\n\n#waxABikeChain')
-    else expect(after.find(each => each.place === place)!.grade).toBe('exact')
-  })
+  test.each(PLACES.filter(place => !['chapters', 'playlist', 'spoken'].includes(place)))(
+    '%s is filled by its insertion',
+    place => {
+      const empty: Draft = { fileName: '', title: 'Rusty links', description: 'We look at it.', tags: ['rust'] }
+      const fix = insertionFor(place, 'wax a bike chain', empty, DEFAULT_PROFILE, 'en')!
+      const [field, value] = [fix.field, fixed(empty, fix)]
+      const after = placements(
+        [readPhrase('wax a bike chain', 'en')],
+        placeTexts({ ...empty, [field]: value }, DEFAULT_PROFILE, 'en'),
+        match,
+      )
+      // A hashtag runs its words together, so that it holds the phrase only to the eye.
+      if (place === 'hashtags') expect(value).toBe('We look at it.\n\n#waxABikeChain')
+      else expect(after.find(each => each.place === place)!.grade).toBe('exact')
+    },
+  )
 
-  test('chapters are for a person to write', () => expect(insertionFor('chapters', 'wax', {}, DEFAULT_PROFILE, 'en')).toBeNull())
+  test('chapters are for a person to write', () =>
+    expect(insertionFor('chapters', 'wax', {}, DEFAULT_PROFILE, 'en')).toBeNull())
 })
 
 describe('underlines', () => {
@@ -110,11 +141,15 @@ describe('underlines', () => {
     const text = 'Cleaning bike chains: clean bike chain links'
     const found = underlines(text, ['clean bike chain', 'bike chain links'], 'en')
     expect(found.map(({ start, end, exact, phrase }) => [text.slice(start, end), exact, phrase])).toEqual([
-      ['Cleaning bike chains', false, 0], ['clean bike chain', true, 0],
+      ['Cleaning bike chains', false, 0],
+      ['clean bike chain', true, 0],
     ])
   })
 
   test('a loose match is underlined word by word', () => {
-    expect(underlines('The chain of a bike', ['bike chain'], 'en').map(({ start, end }) => [start, end])).toEqual([[4, 9], [15, 19]])
+    expect(underlines('The chain of a bike', ['bike chain'], 'en').map(({ start, end }) => [start, end])).toEqual([
+      [4, 9],
+      [15, 19],
+    ])
   })
 })

@@ -1,5 +1,11 @@
 import fc from 'fast-check'
-import { chanceOfPageOne, firstPage, forecast as forecastOrNone, RESULTS_READ, SPREAD } from '../../../../core/rivals/forecast'
+import {
+  chanceOfPageOne,
+  firstPage,
+  forecast as forecastOrNone,
+  RESULTS_READ,
+  SPREAD,
+} from '../../../../core/rivals/forecast'
 import { ownStrength } from '../../../../core/rivals/ownStrength'
 import { readingInWords, whySoft } from '../../../../core/rivals/reading'
 import { earnings, SHARES, viewsToWin } from '../../../../core/rivals/winnings'
@@ -44,7 +50,9 @@ describe('chance of page one', () => {
   })
 
   test('rises evenly with my strength, without a ripple, also where the number ahead turns steeply', () => {
-    const chances = Array.from({ length: 400 }, (_, i) => chanceOfPageOne(0.2 + i * 0.0015, new Array<number>(60).fill(0.5), false)!)
+    const chances = Array.from({ length: 400 }, (_, i) =>
+      chanceOfPageOne(0.2 + i * 0.0015, new Array<number>(60).fill(0.5), false)!,
+    )
     const bends = chances.slice(2).map((chance, i) => Math.abs(chance - 2 * chances[i + 1]! + chances[i]!))
     expect(Math.max(...bends)).toBeLessThan(5e-5)
   })
@@ -56,39 +64,70 @@ describe('chance of page one', () => {
   })
 
   test('the quick sum is the same chance', () => {
-    fc.assert(fc.property(strength, page, fc.boolean(), (own, strengths, more) => {
-      expect(chanceOfPageOne(own, strengths, more)).toBeCloseTo(forecast(own, strengths, more).pageOne, 7)
-    }), { numRuns: runs(60) })
+    fc.assert(
+      fc.property(strength, page, fc.boolean(), (own, strengths, more) => {
+        expect(chanceOfPageOne(own, strengths, more)).toBeCloseTo(forecast(own, strengths, more).pageOne, 7)
+      }),
+      { numRuns: runs(60) },
+    )
   })
 
   test('never rises when a rival is added', () => {
-    fc.assert(fc.property(strength, fc.array(strength, { minLength: 1, maxLength: 59 }), strength, (own, strengths, added) => {
-      expect(forecast(own, [...strengths, added], false).pageOne).toBeLessThanOrEqual(forecast(own, strengths, false).pageOne + 1e-9)
-    }), { numRuns: runs(120) })
+    fc.assert(
+      fc.property(strength, fc.array(strength, { minLength: 1, maxLength: 59 }), strength, (own, strengths, added) => {
+        expect(forecast(own, [...strengths, added], false).pageOne).toBeLessThanOrEqual(
+          forecast(own, strengths, false).pageOne + 1e-9,
+        )
+      }),
+      { numRuns: runs(120) },
+    )
   })
 
   test('never falls when I grow stronger', () => {
-    fc.assert(fc.property(strength, strength, page, (a, b, strengths) => {
-      expect(forecast(Math.min(a, b), strengths, true).pageOne).toBeLessThanOrEqual(forecast(Math.max(a, b), strengths, true).pageOne + 1e-9)
-    }), { numRuns: runs(60) })
+    fc.assert(
+      fc.property(strength, strength, page, (a, b, strengths) => {
+        expect(forecast(Math.min(a, b), strengths, true).pageOne).toBeLessThanOrEqual(
+          forecast(Math.max(a, b), strengths, true).pageOne + 1e-9,
+        )
+      }),
+      { numRuns: runs(60) },
+    )
   })
 
   test('is not sharpened by reading fewer results, where those unread are no stronger than the last ten read', () => {
-    fc.assert(fc.property(strength, fc.array(strength, { minLength: RESULTS_READ, maxLength: RESULTS_READ }), fc.integer({ min: 20, max: 59 }), (own, strengths, read) => {
-      const tail = strengths.slice(read - 10, read).reduce((a, b) => a + b, 0) / 10
-      const all = strengths.map((each, i) => i < read ? each : Math.min(each, tail))
-      expect(forecast(own, all.slice(0, read), true).pageOne).toBeLessThanOrEqual(forecast(own, all, false).pageOne + 1e-9)
-    }), { numRuns: runs(100) })
+    fc.assert(
+      fc.property(
+        strength,
+        fc.array(strength, { minLength: RESULTS_READ, maxLength: RESULTS_READ }),
+        fc.integer({ min: 20, max: 59 }),
+        (own, strengths, read) => {
+          const tail = strengths.slice(read - 10, read).reduce((a, b) => a + b, 0) / 10
+          const all = strengths.map((each, i) => (i < read ? each : Math.min(each, tail)))
+          expect(forecast(own, all.slice(0, read), true).pageOne).toBeLessThanOrEqual(
+            forecast(own, all, false).pageOne + 1e-9,
+          )
+        },
+      ),
+      { numRuns: runs(100) },
+    )
   })
 
   test('nor are the likely ranks: they never end sooner for a page that falls off and is read less far', () => {
-    fc.assert(fc.property(strength, fc.array(strength, { minLength: RESULTS_READ, maxLength: RESULTS_READ }), fc.integer({ min: 20, max: 59 }), (own, strengths, read) => {
-      const falling = [...strengths].sort((a, b) => b - a)
-      const [less, all] = [forecast(own, falling.slice(0, read), true), forecast(own, falling, false)]
-      expect(less.pageOne).toBeLessThanOrEqual(all.pageOne + 1e-9)
-      expect(less.likely[0]).toBeGreaterThanOrEqual(all.likely[0])
-      expect(less.likely[1]).toBeGreaterThanOrEqual(all.likely[1])
-    }), { numRuns: runs(100) })
+    fc.assert(
+      fc.property(
+        strength,
+        fc.array(strength, { minLength: RESULTS_READ, maxLength: RESULTS_READ }),
+        fc.integer({ min: 20, max: 59 }),
+        (own, strengths, read) => {
+          const falling = [...strengths].sort((a, b) => b - a)
+          const [less, all] = [forecast(own, falling.slice(0, read), true), forecast(own, falling, false)]
+          expect(less.pageOne).toBeLessThanOrEqual(all.pageOne + 1e-9)
+          expect(less.likely[0]).toBeGreaterThanOrEqual(all.likely[0])
+          expect(less.likely[1]).toBeGreaterThanOrEqual(all.likely[1])
+        },
+      ),
+      { numRuns: runs(100) },
+    )
   })
 
   test('soft seats are those I pass more likely than not', () => {
@@ -101,11 +140,15 @@ describe('chance of page one', () => {
 describe('my own strength', () => {
   const day = 86_400_000
   const at = 1000 * day
-  const videos = Array.from({ length: 15 }, (_, i) => ({ views: i < 5 ? 1_000_000 : 100 * (i + 1), publishedAt: at - (15 - i) * 10 * day }))
+  const videos = Array.from({ length: 15 }, (_, i) => ({
+    views: i < 5 ? 1_000_000 : 100 * (i + 1),
+    publishedAt: at - (15 - i) * 10 * day,
+  }))
   test('reads the median of the last ten', () => {
     const own = ownStrength({ subscribers: 999, videos }, at)!
     expect(own.videos).toBe(10)
-    // Views and age of the last ten: 600 in 100 days, 700 in 90, … 1,500 in 10; the two in the middle are 1,000 in 60 and 1,100 in 50.
+    // Views and age of the last ten: 600 in 100 days, 700 in 90, … 1,500 in 10; the two in the middle are 1,000 in 60
+    // and 1,100 in 50.
     expect(own.viewsPerDay).toBeCloseTo((1000 / 60 + 1100 / 50) / 2)
     expect(own.reach).toBeCloseTo(3 / 7)
     expect(own.strength).toBeCloseTo(0.45 + 0.25 * own.reach! + 0.3 * own.pull!)
@@ -129,29 +172,74 @@ describe('what a page brings', () => {
     expect(SHARES.every((share, i) => i === 0 || share < SHARES[i - 1]!)).toBe(true)
     expect(SHARES.reduce((a, b) => a + b, 0)).toBeLessThan(1)
   })
-  test('earnings are whole micros', () => { expect(earnings({ low: 1500, high: 3000 }, { currency: 'GBP', lowMicros: 1_000_001, highMicros: 2_000_000 })).toEqual({ lowMicros: 1_500_002, highMicros: 6_000_000 }) })
+  test('earnings are whole micros', () => {
+    expect(
+      earnings({ low: 1500, high: 3000 }, { currency: 'GBP', lowMicros: 1_000_001, highMicros: 2_000_000 }),
+    ).toEqual({ lowMicros: 1_500_002, highMicros: 6_000_000 })
+  })
 })
 
 describe('the reading in words', () => {
   const own = ownStrength({ subscribers: 5000, videos: [{ views: 100, publishedAt: 0 }] }, 10 * 86_400_000)!
   test('one sentence, with what is known', () => {
     const told = forecast(own.strength, new Array<number>(60).fill(0.4), false)
-    const text = readingInWords({ difficulty: { page: 40, front: 50, middle: 40, rest: 30 }, forecast: told, winnings: viewsToWin(1200, told), turnover: 0.25, age: null, results: 60, exactTitles: 0 })
-    expect(text).toMatch(/^A video of mine with the phrase in title and description would most likely rank .*page one is likely \(roughly 73 %\), for [\d.K]+(?: to [\d.K]+)? views in 90 days; the front of the page is stronger than its end; no title on page one has the exact words; 25 % of page one changes in 30 days\.$/u)
+    const text = readingInWords({
+      difficulty: { page: 40, front: 50, middle: 40, rest: 30 },
+      forecast: told,
+      winnings: viewsToWin(1200, told),
+      turnover: 0.25,
+      age: null,
+      results: 60,
+      exactTitles: 0,
+    })
+    expect(text).toMatch(
+      /^A video of mine with the phrase in title and description would most likely rank .*page one is likely \(roughly 73 %\), for [\d.K]+(?: to [\d.K]+)? views in 90 days; the front of the page is stronger than its end; no title on page one has the exact words; 25 % of page one changes in 30 days\.$/u,
+    )
     expect(text.match(/\./gu)!.length).toBeGreaterThan(0)
   })
   test('one rank is no range, and behind all is said as that', () => {
-    const of = (strengths: number[], mine: number) => { const found = forecast(mine, strengths, false); return readingInWords({ difficulty: null, forecast: found, winnings: viewsToWin(3000, found), turnover: null, age: null, results: strengths.length, exactTitles: 1 }) }
-    expect(of(new Array<number>(20).fill(0.1), 0.95)).toMatch(/rank at 1; .*for 2K views in 90 days; .*; 1 of 20 titles has/u)
+    const of = (strengths: number[], mine: number) => {
+      const found = forecast(mine, strengths, false)
+      return readingInWords({
+        difficulty: null,
+        forecast: found,
+        winnings: viewsToWin(3000, found),
+        turnover: null,
+        age: null,
+        results: strengths.length,
+        exactTitles: 1,
+      })
+    }
+    expect(of(new Array<number>(20).fill(0.1), 0.95)).toMatch(
+      /rank at 1; .*for 2K views in 90 days; .*; 1 of 20 titles has/u,
+    )
     expect(of(new Array<number>(20).fill(0.99), 0.05)).toContain('rank below all 20 results;')
   })
   test('without a channel, with half a page, and for an empty one', () => {
-    const text = readingInWords({ difficulty: null, forecast: null, winnings: null, turnover: null, age: { median: 400, young: 0 }, results: 10, exactTitles: 3 })
+    const text = readingInWords({
+      difficulty: null,
+      forecast: null,
+      winnings: null,
+      turnover: null,
+      age: { median: 400, young: 0 },
+      results: 10,
+      exactTitles: 3,
+    })
     expect(text).toContain('Choose your channel in the Library')
     expect(text).toContain('incomplete')
     expect(text).toContain('3 of 10 titles')
     expect(text).toContain('older than 13 months')
-    expect(readingInWords({ difficulty: null, forecast: null, winnings: null, turnover: null, age: null, results: 0, exactTitles: 0 })).toContain('so its difficulty is unknown')
+    expect(
+      readingInWords({
+        difficulty: null,
+        forecast: null,
+        winnings: null,
+        turnover: null,
+        age: null,
+        results: 0,
+        exactTitles: 0,
+      }),
+    ).toContain('so its difficulty is unknown')
   })
   test('a soft seat says what its holder lacks, the greatest lack first', () => {
     expect(whySoft({ targeting: 0.1, reach: 0.3, pull: 0.1 }, own)[0]).toBe('hardly matches the phrase')

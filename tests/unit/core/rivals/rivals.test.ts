@@ -5,13 +5,24 @@ import { readPhrase } from '../../../../core/text/match'
 
 const reader = new RivalReader('en')
 const phrase = readPhrase('index rear derailleur', 'en')
-const rival = { title: 'Index rear derailleur', description: 'Index rear derailleur\nmore', tags: ['index rear derailleur'], subscribers: 9999, viewsPerDay: 99 }
+const rival = {
+  title: 'Index rear derailleur',
+  description: 'Index rear derailleur\nmore',
+  tags: ['index rear derailleur'],
+  subscribers: 9999,
+  viewsPerDay: 99,
+}
 
 describe('strength', () => {
   test('all parts exact is targeting 1', () => expect(targeting(phrase, rival, reader)).toBe(1))
 
   test('title ordered, first line missing the phrase, best tag inflected: .7 × .75 + .1 × .95', () => {
-    const other = { ...rival, title: 'Index your rear derailleur', description: 'Hello\nindex rear derailleur', tags: ['x', 'indexing rear derailleurs'] }
+    const other = {
+      ...rival,
+      title: 'Index your rear derailleur',
+      description: 'Hello\nindex rear derailleur',
+      tags: ['x', 'indexing rear derailleurs'],
+    }
     expect(targeting(phrase, other, reader)).toBeCloseTo(0.7 * 0.75 + 0.1 * 0.95)
   })
 
@@ -48,7 +59,12 @@ describe('strength', () => {
 
 describe('difficulty', () => {
   test('twenty seats of one strength are that strength everywhere', () => {
-    expect(difficulty(Array<number>(20).fill(0.5), true)).toEqual({ page: expect.closeTo(50), front: expect.closeTo(50), middle: expect.closeTo(50), rest: expect.closeTo(50) })
+    expect(difficulty(Array<number>(20).fill(0.5), true)).toEqual({
+      page: expect.closeTo(50),
+      front: expect.closeTo(50),
+      middle: expect.closeTo(50),
+      rest: expect.closeTo(50),
+    })
   })
 
   test('the front weighs 1, .6309, .5: only the first seat at 1 gives 1 / 2.1309', () => {
@@ -63,9 +79,15 @@ describe('difficulty', () => {
   })
 
   test('raising any seat never lowers it', () => {
-    fc.assert(fc.property(fc.array(fc.float({ min: 0, max: 1, noNaN: true }), { minLength: 20, maxLength: 20 }), fc.nat(19), (seats, at) => {
-      const raised = seats.map((seat, i) => i === at ? 1 : seat)
-      expect(difficulty(raised, true)!.page).toBeGreaterThanOrEqual(difficulty(seats, true)!.page - 1e-9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.float({ min: 0, max: 1, noNaN: true }), { minLength: 20, maxLength: 20 }),
+        fc.nat(19),
+        (seats, at) => {
+          const raised = seats.map((seat, i) => (i === at ? 1 : seat))
+          expect(difficulty(raised, true)!.page).toBeGreaterThanOrEqual(difficulty(seats, true)!.page - 1e-9)
+        },
+      ),
+    )
   })
 })

@@ -4,29 +4,41 @@ import { cutAt, fitsEms, widthInEms } from '../../../../core/text/width'
 import { phraseKey, wordCount, words } from '../../../../core/text/words'
 
 describe('counting', () => {
-  // A family of three with joiners: 3 faces of 2 units and 2 joiners = 8 units, 5 code points, 1 grapheme, 3×4 + 2×3 = 18 bytes.
+  // A family of three with joiners: 3 faces of 2 units and 2 joiners = 8 units, 5 code points, 1 grapheme, 3×4 + 2×3 =
+  // 18 bytes.
   test('the four counts of a family', () => {
     const family = '👨‍👩‍👧'
-    expect([count(family, 'utf16'), count(family, 'codePoints'), count(family, 'graphemes'), count(family, 'bytes')]).toEqual([8, 5, 1, 18])
+    expect([
+      count(family, 'utf16'),
+      count(family, 'codePoints'),
+      count(family, 'graphemes'),
+      count(family, 'bytes'),
+    ]).toEqual([8, 5, 1, 18])
   })
 
   test('bytes agree with the encoder, code points with iteration, for any text', () => {
-    fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => {
-      expect(count(text, 'bytes')).toBe(new TextEncoder().encode(text).length)
-      expect(count(text, 'codePoints')).toBe([...text].length)
-      expect(count(text, 'graphemes')).toBe([...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(text)].length)
-    }))
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), text => {
+        expect(count(text, 'bytes')).toBe(new TextEncoder().encode(text).length)
+        expect(count(text, 'codePoints')).toBe([...text].length)
+        expect(count(text, 'graphemes')).toBe(
+          [...new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(text)].length,
+        )
+      }),
+    )
   })
 
   test('a lone surrogate counts as its replacement, three bytes', () => expect(count('a\ud800', 'bytes')).toBe(4))
 
   test('head never cuts inside a cluster and never exceeds', () => {
     expect(head('ab👨‍👩‍👧cd', 4, 'codePoints')).toBe('ab')
-    fc.assert(fc.property(fc.string({ unit: 'grapheme' }), fc.nat(20), (text, limit) => {
-      const cut = head(text, limit, 'bytes')
-      expect(text.startsWith(cut)).toBe(true)
-      expect(count(cut, 'bytes')).toBeLessThanOrEqual(limit)
-    }))
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), fc.nat(20), (text, limit) => {
+        const cut = head(text, limit, 'bytes')
+        expect(text.startsWith(cut)).toBe(true)
+        expect(count(cut, 'bytes')).toBeLessThanOrEqual(limit)
+      }),
+    )
   })
 
   test('an opening of so many code points ends at a whole one', () => {
@@ -56,19 +68,21 @@ describe('width', () => {
 
 describe('words', () => {
   test('hyphens split, apostrophes do not, marks and digits belong', () => {
-    expect(words('tune-up: rider’s 12-speed').map(word => word.norm)).toEqual(['tune', 'up', 'rider\'s', '12', 'speed'])
+    expect(words('tune-up: rider’s 12-speed').map(word => word.norm)).toEqual(['tune', 'up', "rider's", '12', 'speed'])
   })
 
   test('offsets give back the words of any text', () => {
-    fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => {
-      let last = 0
-      for (const { start, end } of words(text)) {
-        expect(start).toBeGreaterThanOrEqual(last)
-        expect(end).toBeGreaterThan(start)
-        last = end
-      }
-      expect(last).toBeLessThanOrEqual(text.length)
-    }))
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), text => {
+        let last = 0
+        for (const { start, end } of words(text)) {
+          expect(start).toBeGreaterThanOrEqual(last)
+          expect(end).toBeGreaterThan(start)
+          last = end
+        }
+        expect(last).toBeLessThanOrEqual(text.length)
+      }),
+    )
   })
 
   test('a phrase is counted by its white space and keyed by case and form', () => {

@@ -1,19 +1,50 @@
 import { mayDo } from '../../../../server/access/roles'
 import { routes } from '../../../e2e/fuzz'
 
-const may = (role: 'owner' | 'editor' | 'reader') => routes().filter(({ method, path }) => mayDo(role, method, path.replace(/\[(\w+)\]/gu, ':$1')))
+const may = (role: 'owner' | 'editor' | 'reader') =>
+  routes().filter(({ method, path }) => mayDo(role, method, path.replace(/\[(\w+)\]/gu, ':$1')))
 const names = (list: ReturnType<typeof routes>) => list.map(({ method, path }) => `${method} ${path}`)
 
-test('an owner may do everything', () => { expect(may('owner')).toEqual(routes()) })
+test('an owner may do everything', () => {
+  expect(may('owner')).toEqual(routes())
+})
 
 test('an editor may do all but what concerns keys, the data as a whole and the services', () => {
-  const refused = names(routes().filter(route => !may('editor').some(each => each === route || each.method === route.method && each.path === route.path)))
-  expect(refused).toEqual(['GET /api/access', 'POST /api/access', 'DELETE /api/access/[id]', 'GET /api/data', 'POST /api/data/backups', 'POST /api/data/open', 'POST /api/data/restore', 'GET /api/data/space', 'GET /api/services', 'PUT /api/services', 'PUT /api/standin/behaviour'])
+  const refused = names(
+    routes().filter(
+      route =>
+        !may('editor').some(each => each === route || (each.method === route.method && each.path === route.path)),
+    ),
+  )
+  expect(refused).toEqual([
+    'GET /api/access',
+    'POST /api/access',
+    'DELETE /api/access/[id]',
+    'GET /api/data',
+    'POST /api/data/backups',
+    'POST /api/data/open',
+    'POST /api/data/restore',
+    'GET /api/data/space',
+    'GET /api/services',
+    'PUT /api/services',
+    'PUT /api/standin/behaviour',
+  ])
 })
 
 test('a reader looks things up, and writes nothing', () => {
   const beyondReading = names(may('reader').filter(({ method }) => method !== 'GET'))
-  expect(beyondReading).toEqual(['POST /api/check', 'POST /api/phrases/assess', 'POST /api/phrases/clusters', 'POST /api/phrases/cross', 'POST /api/phrases/figures', 'POST /api/phrases/longer', 'POST /api/phrases/shortlist', 'DELETE /api/session', 'POST /api/session', 'POST /api/tags/pack'])
+  expect(beyondReading).toEqual([
+    'POST /api/check',
+    'POST /api/phrases/assess',
+    'POST /api/phrases/clusters',
+    'POST /api/phrases/cross',
+    'POST /api/phrases/figures',
+    'POST /api/phrases/longer',
+    'POST /api/phrases/shortlist',
+    'DELETE /api/session',
+    'POST /api/session',
+    'POST /api/tags/pack',
+  ])
   for (const owned of ['/api/access', '/api/data', '/api/services']) expect(mayDo('reader', 'GET', owned)).toBe(false)
 })
 

@@ -14,8 +14,11 @@ test('a key is known by its text alone, of which nothing is kept', async () => {
   expect(access.list()).toEqual([made])
   expect(await access.check(key)).toMatchObject({ id: made.id, name: 'Ann', role: 'owner' })
   const secret = key.split('.')[1]!
-  for (const wrong of [`${made.id}.${secret.slice(1)}`, `${made.id}.`, secret, '', '.', `0.${secret}`]) expect(await access.check(wrong)).toBeNull()
-  expect(JSON.stringify(db.prepare('SELECT id, name, role, hex(salt), hex(hash) FROM access_key').all())).not.toContain(Buffer.from(secret, 'base64url').toString('hex').toUpperCase())
+  for (const wrong of [`${made.id}.${secret.slice(1)}`, `${made.id}.`, secret, '', '.', `0.${secret}`])
+    expect(await access.check(wrong)).toBeNull()
+  expect(JSON.stringify(db.prepare('SELECT id, name, role, hex(salt), hex(hash) FROM access_key').all())).not.toContain(
+    Buffer.from(secret, 'base64url').toString('hex').toUpperCase(),
+  )
 })
 
 test('a window stays signed in while it is used, and is out when its key is taken back', async () => {
@@ -65,10 +68,17 @@ test('whether a file holds an owner’s key is told before it is opened', async 
 test('a version names who wrote it, and two people’s are never one', () => {
   const briefs = briefStore(freshData(folder), clock)
   const { id } = briefs.create({ title: 'First' }, undefined, { writer: 'Ann' })
-  const write = (revision: number, value: string, writer: string | null) => briefs.patch(id, crypto.randomUUID(), { title: { revision, value } }, { client: 'one', writer })
+  const write = (revision: number, value: string, writer: string | null) =>
+    briefs.patch(id, crypto.randomUUID(), { title: { revision, value } }, { client: 'one', writer })
   write(1, 'Second', 'Ben')
   write(2, 'Third', 'Ben')
   write(3, 'Fourth', null)
   briefs.keepVersion(id, 'title', 'Lost', 'Ben')
-  expect(briefs.history(id, 'title').map(({ value, writer }) => [value, writer])).toEqual([['Fourth', null], ['Lost', 'Ben'], ['Fourth', null], ['Third', 'Ben'], ['First', 'Ann']])
+  expect(briefs.history(id, 'title').map(({ value, writer }) => [value, writer])).toEqual([
+    ['Fourth', null],
+    ['Lost', 'Ben'],
+    ['Fourth', null],
+    ['Third', 'Ben'],
+    ['First', 'Ann'],
+  ])
 })

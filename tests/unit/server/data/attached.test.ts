@@ -26,7 +26,9 @@ test('the key stands in a file that only its owner may read, and nowhere once it
 
 test('a key that an earlier version kept in the data file moves out of it, traces and all', () => {
   const db = freshData(folder)
-  db.prepare('INSERT INTO setting (workspace_id, name, value, at) VALUES (\'\', \'service\', ?, 1)').run(JSON.stringify({ address: 'https://demand.example', key: KEY }))
+  db.prepare("INSERT INTO setting (workspace_id, name, value, at) VALUES ('', 'service', ?, 1)").run(
+    JSON.stringify({ address: 'https://demand.example', key: KEY }),
+  )
   db.pragma('wal_checkpoint(TRUNCATE)')
   const attached = attachedStore(db, keyFile)
   expect(attached.get()).toEqual({ address: 'https://demand.example', key: KEY })

@@ -1,7 +1,14 @@
 import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
-import { backupDue, backupFolder, listBackups, makeBackup, restoreBackup, usableBackup } from '../../../../server/data/backups'
+import {
+  backupDue,
+  backupFolder,
+  listBackups,
+  makeBackup,
+  restoreBackup,
+  usableBackup,
+} from '../../../../server/data/backups'
 import { lockFolder } from '../../../../server/data/folderLock'
 import { openUserData } from '../../../../server/data/open'
 import { MIGRATIONS, temporaryFolder } from '../files'
@@ -20,11 +27,13 @@ const place = (db: Database.Database) => db.prepare('SELECT name FROM place ORDE
 test('a backup holds what was committed, also while the file goes on being written; seven of a kind stay', async () => {
   const { file, open } = userFile('kept')
   const db = open()
-  db.exec('INSERT INTO place (region, name, source) VALUES (\'GB\', \'Marrowby\', \'test\')')
+  db.exec("INSERT INTO place (region, name, source) VALUES ('GB', 'Marrowby', 'test')")
   for (let day = 0; day < 9; day++) await makeBackup(to => db.backup(to), file, 'daily', AT + day * DAY)
   await makeBackup(to => db.backup(to), file, 'by-hand', AT)
   const list = listBackups(file)
-  expect(list.filter(each => each.kind === 'daily').map(each => each.at)).toEqual([8, 7, 6, 5, 4, 3, 2].map(day => AT + day * DAY))
+  expect(list.filter(each => each.kind === 'daily').map(each => each.at)).toEqual(
+    [8, 7, 6, 5, 4, 3, 2].map(day => AT + day * DAY),
+  )
   expect(list).toHaveLength(8)
   const copy = new Database(join(backupFolder(file), list[0]!.name), { readonly: true })
   expect(place(copy)).toEqual(['Marrowby'])
@@ -48,7 +57,9 @@ test('one a day is due, and a clock that was wrong does not put it off for ever'
 test('restoring puts the copy in place and keeps what was there, its log included', async () => {
   const { file, open } = userFile('restored')
   const db = open()
-  const add = (name: string) => { db.prepare('INSERT INTO place (region, name, source) VALUES (\'GB\', ?, \'test\')').run(name) }
+  const add = (name: string) => {
+    db.prepare("INSERT INTO place (region, name, source) VALUES ('GB', ?, 'test')").run(name)
+  }
   add('Marrowby')
   const { name } = await makeBackup(to => db.backup(to), file, 'by-hand', AT)
   add('Fenwold')
@@ -67,7 +78,12 @@ test('restoring puts the copy in place and keeps what was there, its log include
 test.each([
   ['not there', 'fonetra-2026-05-04T12-00-00-009Z-daily.sqlite', null, /no longer exists/u],
   ['outside the folder', '../fonetra.sqlite', null, /no longer exists/u],
-  ['no database', 'fonetra-2026-05-04T12-00-00-001Z-daily.sqlite', 'nothing of the kind', /cannot be read\. Nothing was changed/u],
+  [
+    'no database',
+    'fonetra-2026-05-04T12-00-00-001Z-daily.sqlite',
+    'nothing of the kind',
+    /cannot be read\. Nothing was changed/u,
+  ],
 ])('a backup that is %s changes nothing', (_, name, content, message) => {
   const { file, open } = userFile(`unusable-${_.replaceAll(' ', '-')}`)
   open().close()

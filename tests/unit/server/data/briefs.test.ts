@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { briefStore } from '../../../../server/data/briefs'
-import type { BriefField } from '../../../../shared/brief'
+import { fieldOf, type BriefField } from '../../../../core/brief/brief'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
@@ -23,8 +23,13 @@ describe('saving', () => {
   test('each field moves by itself', () => {
     const briefs = store()
     const { id } = briefs.create({ topic: 'Chains' })
-    expect(briefs.patch(id, uuid(), change('title', 0, 'One'))).toMatchObject({ kind: 'saved', answer: { revisions: { title: 1 } } })
-    expect(briefs.patch(id, uuid(), { ...change('title', 1, 'Two'), ...change('tags', 0, ['a']) })).toMatchObject({ answer: { revisions: { title: 2, tags: 1 } } })
+    expect(briefs.patch(id, uuid(), change('title', 0, 'One'))).toMatchObject({
+      kind: 'saved',
+      answer: { revisions: { title: 1 } },
+    })
+    expect(briefs.patch(id, uuid(), { ...change('title', 1, 'Two'), ...change('tags', 0, ['a']) })).toMatchObject({
+      answer: { revisions: { title: 2, tags: 1 } },
+    })
     expect(briefs.get(id)!.fields).toMatchObject({ title: 'Two', tags: ['a'], topic: 'Chains' })
   })
 
@@ -33,7 +38,10 @@ describe('saving', () => {
     const { id } = briefs.create({})
     briefs.patch(id, uuid(), change('title', 0, 'Theirs'))
     const result = briefs.patch(id, uuid(), { ...change('title', 0, 'Mine'), ...change('fileName', 0, 'x.mp4') })
-    expect(result).toEqual({ kind: 'stale', conflicts: { title: { revision: 1, theirs: 'Theirs', yours: 'Mine', savedAt: clock.at } } })
+    expect(result).toEqual({
+      kind: 'stale',
+      conflicts: { title: { revision: 1, theirs: 'Theirs', yours: 'Mine', savedAt: clock.at } },
+    })
     expect(briefs.get(id)!.fields).toMatchObject({ title: 'Theirs', fileName: '' })
   })
 
@@ -41,7 +49,10 @@ describe('saving', () => {
     const briefs = store()
     const { id } = briefs.create({})
     briefs.patch(id, uuid(), change('title', 0, 'Same'))
-    expect(briefs.patch(id, uuid(), change('title', 0, 'Same'))).toMatchObject({ kind: 'saved', answer: { revisions: { title: 1 } } })
+    expect(briefs.patch(id, uuid(), change('title', 0, 'Same'))).toMatchObject({
+      kind: 'saved',
+      answer: { revisions: { title: 1 } },
+    })
   })
 
   test('a repeat of an edit is answered as before and changes nothing', () => {
@@ -58,7 +69,9 @@ describe('saving', () => {
   test('what does not fit its field is refused by name, and nothing is saved', () => {
     const briefs = store()
     const { id } = briefs.create({})
-    expect(() => briefs.patch(id, uuid(), { ...change('fileName', 0, 'a.mp4'), ...change('title', 0, 5) })).toThrow(expect.objectContaining({ issues: [expect.objectContaining({ path: ['title'] })] }) as Error)
+    expect(() => briefs.patch(id, uuid(), { ...change('fileName', 0, 'a.mp4'), ...change('title', 0, 5) })).toThrow(
+      expect.objectContaining({ issues: [expect.objectContaining({ path: ['title'] })] }) as Error,
+    )
     expect(() => briefs.patch(id, uuid(), change('title', 0, 'x'.repeat(2001)))).toThrow(/longer than 2,000/u)
     expect(() => briefs.patch(id, uuid(), change('region', 0, 'ZZ'))).toThrow(/not a (known )?region/u)
     expect(briefs.get(id)!.revisions).toMatchObject({ title: 0, fileName: 0 })
@@ -79,7 +92,10 @@ describe('history', () => {
   test('typing without a pause is one entry, a pause begins another', () => {
     const briefs = store()
     const { id } = briefs.create({})
-    for (const [i, title] of ['W', 'Wa', 'Wax'].entries()) { briefs.patch(id, uuid(), change('title', i, title), by('window')); clock.pass(2000) }
+    for (const [i, title] of ['W', 'Wa', 'Wax'].entries()) {
+      briefs.patch(id, uuid(), change('title', i, title), by('window'))
+      clock.pass(2000)
+    }
     clock.pass(30_000)
     briefs.patch(id, uuid(), change('title', 3, 'Wax it'), by('window'))
     expect(titles(briefs, id)).toEqual(['Wax it', 'Wax'])
@@ -88,7 +104,10 @@ describe('history', () => {
   test('however fast, five minutes are the longest entry', () => {
     const briefs = store()
     const { id } = briefs.create({})
-    for (let i = 0; i < 40; i++) { briefs.patch(id, uuid(), change('title', i, `Title ${i}`), by('window')); clock.pass(10_000) }
+    for (let i = 0; i < 40; i++) {
+      briefs.patch(id, uuid(), change('title', i, `Title ${i}`), by('window'))
+      clock.pass(10_000)
+    }
     expect(titles(briefs, id)).toEqual(['Title 39', 'Title 30'])
   })
 
@@ -115,7 +134,8 @@ describe('history', () => {
     expect(briefs.purge(id)).toBe(false)
     briefs.remove(id)
     expect(briefs.purge(id)).toBe(true)
-    for (const table of ['brief', 'brief_field', 'field_history', 'brief_edit']) expect(db.prepare(`SELECT count(*) AS n FROM ${table}`).get()).toEqual({ n: 0 })
+    for (const table of ['brief', 'brief_field', 'field_history', 'brief_edit'])
+      expect(db.prepare(`SELECT count(*) AS n FROM ${table}`).get()).toEqual({ n: 0 })
   })
 })
 
@@ -193,4 +213,24 @@ test('a full file refuses the edit and keeps what was there', () => {
   }).toThrow(expect.objectContaining({ code: 'SQLITE_FULL' }) as Error)
   expect(briefs.get(id)!.fields.title).toBe('Kept')
   expect(briefs.get(id)!.revisions.description).toBe(revision)
+})
+
+test('a field stored in an older form is read, compared and told in its history in today’s', () => {
+  const briefs = store()
+  const { id } = briefs.create({ title: 'True a wheel' })
+  const title = fieldOf('title')
+  const { format, upgrade } = title
+  Object.assign(title, { format: format + 1, upgrade: (value: unknown) => `${value as string}!` })
+  try {
+    expect(briefs.get(id)!.fields.title).toBe('True a wheel!')
+    expect(briefs.history(id, 'title')).toMatchObject([{ value: 'True a wheel!' }])
+    // The same as it is read is no change; another one is saved in the new form, which is not turned again.
+    expect(briefs.patch(id, uuid(), change('title', 1, 'True a wheel!'))).toMatchObject({
+      answer: { revisions: { title: 1 } },
+    })
+    briefs.patch(id, uuid(), change('title', 1, 'Lace a wheel'))
+    expect(briefs.get(id)!.fields.title).toBe('Lace a wheel')
+  } finally {
+    Object.assign(title, { format, upgrade })
+  }
 })

@@ -12,7 +12,7 @@ const folder = temporaryFolder()
 const schemaOf = (file: string) => {
   const db = new Database(file, { readonly: true })
   try {
-    return db.prepare('SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE \'sqlite_%\' ORDER BY name').all()
+    return db.prepare("SELECT type, name, sql FROM sqlite_master WHERE name NOT LIKE 'sqlite_%' ORDER BY name").all()
   } finally {
     db.close()
   }
@@ -23,7 +23,9 @@ test('durability is set on the connection, and foreign keys hold', () => {
   expect(db.pragma('journal_mode', { simple: true })).toBe('wal')
   // 2 is FULL.
   expect(db.pragma('synchronous', { simple: true })).toBe(2)
-  expect(() => db.prepare('INSERT INTO brief (id, workspace_id, created_at, updated_at) VALUES (\'x\', \'nowhere\', 0, 0)').run()).toThrow(/FOREIGN KEY/u)
+  expect(() =>
+    db.prepare("INSERT INTO brief (id, workspace_id, created_at, updated_at) VALUES ('x', 'nowhere', 0, 0)").run(),
+  ).toThrow(/FOREIGN KEY/u)
   db.close()
 })
 
@@ -32,7 +34,10 @@ test('from every earlier version the file comes to the same schema, with a backu
   // A next one that does not exist yet shows that the path works for the first version too.
   const next = join(folder, 'next')
   cpSync(MIGRATIONS, next, { recursive: true })
-  writeFileSync(join(next, `${String(all.length + 1).padStart(3, '0')}-next.sql`), 'CREATE TABLE next (id INTEGER PRIMARY KEY);')
+  writeFileSync(
+    join(next, `${String(all.length + 1).padStart(3, '0')}-next.sql`),
+    'CREATE TABLE next (id INTEGER PRIMARY KEY);',
+  )
   const whole = join(folder, 'whole.sqlite')
   openUserData(whole, { migrations: next }).close()
   for (let version = 1; version <= all.length; version++) {
@@ -41,7 +46,7 @@ test('from every earlier version the file comes to the same schema, with a backu
     for (const { name } of all.slice(0, version)) cpSync(join(MIGRATIONS, name), join(early, name))
     const file = join(folder, `from-${version}`, 'fonetra.sqlite')
     const old = openUserData(file, { migrations: early })
-    old.prepare('INSERT INTO workspace (id, name, time_zone, created_at) VALUES (\'w\', \'Shed\', \'UTC\', 1)').run()
+    old.prepare("INSERT INTO workspace (id, name, time_zone, created_at) VALUES ('w', 'Shed', 'UTC', 1)").run()
     old.close()
     const db = await openUserFile(file, { migrations: next })
     expect(db.prepare('SELECT name FROM workspace').all()).toEqual([{ name: 'Shed' }])
@@ -70,10 +75,16 @@ test('what the first version kept of pages and videos is there in the newest', (
   old.close()
   const db = openUserData(file, { migrations: MIGRATIONS })
   const results = resultStore(db)
-  expect(results.seats(results.latest(1, 'GB')!, 20)).toMatchObject([{ code: 'v', views: 777, strength: 0.5, targeting: null }])
+  expect(results.seats(results.latest(1, 'GB')!, 20)).toMatchObject([
+    { code: 'v', views: 777, strength: 0.5, targeting: null },
+  ])
   expect(videoStore(db).video('v')).toMatchObject({ views: 777, thumbnail: null })
   // Strengths are packed for the chance when the file is first used.
-  expect(phraseStore(db).known('bike chain', 'GB', 'en')).toMatchObject({ volume: 900, strengths: [0.5], seasonStrength: null })
+  expect(phraseStore(db).known('bike chain', 'GB', 'en')).toMatchObject({
+    volume: 900,
+    strengths: [0.5],
+    seasonStrength: null,
+  })
   expect(db.pragma('foreign_key_check')).toEqual([])
   db.close()
 })
@@ -84,7 +95,10 @@ test('a migration that fails leaves the file as it was', () => {
   const file = join(folder, 'halfway.sqlite')
   openUserData(file, { migrations: MIGRATIONS }).close()
   const number = migrationsOf(MIGRATIONS).length + 1
-  writeFileSync(join(broken, `${String(number).padStart(3, '0')}-broken.sql`), 'CREATE TABLE half (id); CREATE TABLE nonsense nonsense;')
+  writeFileSync(
+    join(broken, `${String(number).padStart(3, '0')}-broken.sql`),
+    'CREATE TABLE half (id); CREATE TABLE nonsense nonsense;',
+  )
   const before = schemaOf(file)
   expect(() => openUserData(file, { migrations: broken })).toThrow(/syntax/u)
   expect(schemaOf(file)).toEqual(before)
@@ -99,7 +113,11 @@ test('a file of a newer version is refused with what to do', () => {
 })
 
 test.each([
-  ['no database at all', 'These are notes about bicycles. '.repeat(200), /damaged or is not a Fonetra file\. Restore a backup/u],
+  [
+    'no database at all',
+    'These are notes about bicycles. '.repeat(200),
+    /damaged or is not a Fonetra file\. Restore a backup/u,
+  ],
   ['cut off in its header', 'SQLite format 3\0abc'.padEnd(700, 'x'), /damaged or is not a Fonetra file/u],
 ])('a file that is %s is told plainly', async (name, content, message) => {
   const file = join(folder, `${name.replaceAll(' ', '-')}.sqlite`)
@@ -112,10 +130,14 @@ test('a file that another program locks, and one that cannot be opened, are told
   const file = join(folder, 'locked.sqlite')
   const other = new Database(file)
   other.exec('CREATE TABLE t (id); BEGIN EXCLUSIVE')
-  expect(() => openUserData(file, { migrations: MIGRATIONS, patience: 10 })).toThrow(/locked by another program\. Close that program/u)
+  expect(() => openUserData(file, { migrations: MIGRATIONS, patience: 10 })).toThrow(
+    /locked by another program\. Close that program/u,
+  )
   other.close()
   mkdirSync(join(folder, 'folder.sqlite'))
-  expect(() => openUserData(join(folder, 'folder.sqlite'), { migrations: MIGRATIONS })).toThrow(/cannot be opened for writing/u)
+  expect(() => openUserData(join(folder, 'folder.sqlite'), { migrations: MIGRATIONS })).toThrow(
+    /cannot be opened for writing/u,
+  )
 })
 
 test('numbers without gaps', () => {

@@ -1,4 +1,5 @@
-import { phraseStore, type ToldFigure } from '../../../../server/data/phrases'
+import type { ToldFigure } from '../../../../server/data/figures'
+import { phraseStore } from '../../../../server/data/phrases'
 import { packMonths, unpackMonths } from '../../../../server/data/months'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
@@ -7,7 +8,12 @@ const clock = standingClock()
 const service = { name: 'demand data', kind: 'service' as const }
 const list = (name: string) => ({ name, kind: 'import' as const })
 const store = () => phraseStore(freshData(folder), clock)
-const figure = (phrase: string, volume: number | null, more: Partial<ToldFigure> = {}): ToldFigure => ({ phrase, region: 'GB', volume, ...more })
+const figure = (phrase: string, volume: number | null, more: Partial<ToldFigure> = {}): ToldFigure => ({
+  phrase,
+  region: 'GB',
+  volume,
+  ...more,
+})
 const year = (value: number) => Array<number>(36).fill(value)
 
 test('spellings of one phrase are one phrase', () => {
@@ -45,7 +51,11 @@ describe('several sources', () => {
     expect(phrases.known('a', 'GB', 'en')!.volume).toBe(30)
     phrases.save([figure('a', 11)], 'en', service, 4)
     expect(phrases.known('a', 'GB', 'en')!.volume).toBe(30)
-    expect(phrases.figuresOf('a', 'en').map(each => [each.source, each.volume])).toEqual([['new.csv', 30], ['old.csv', 20], ['demand data', 11]])
+    expect(phrases.figuresOf('a', 'en').map(each => [each.source, each.volume])).toEqual([
+      ['new.csv', 30],
+      ['old.csv', 20],
+      ['demand data', 11],
+    ])
   })
 
   test('a service that is new is believed before those known, after every list', () => {
@@ -73,7 +83,10 @@ describe('several sources', () => {
     const db = freshData(folder)
     const phrases = phraseStore(db, clock)
     expect(phrases.save([figure('a', 1), figure('b', 2)], 'en', service, 1)).toEqual({ accepted: 2, updated: 0 })
-    expect(phrases.save([figure('a', 5), figure('b', 2), figure('c', 3)], 'en', service, 2)).toEqual({ accepted: 1, updated: 2 })
+    expect(phrases.save([figure('a', 5), figure('b', 2), figure('c', 3)], 'en', service, 2)).toEqual({
+      accepted: 1,
+      updated: 2,
+    })
     expect(db.prepare('SELECT volume, at FROM figure_past').all()).toEqual([{ volume: 1, at: 1 }])
   })
 })
@@ -111,12 +124,29 @@ test('whoever asks is told which phrases changed, once it is committed', () => {
 
 test('season and spike are told with the months', () => {
   const phrases = store()
-  const wave = Array.from({ length: 36 }, (_, i) => Math.round(1000 * Math.exp(0.5 * Math.cos(2 * Math.PI * (i - 3) / 12))))
-  phrases.save([figure('wave', null, { months: wave, monthsEnd: '2026-12' }), figure('flat', null, { months: year(9), monthsEnd: '2026-12' })], 'en', service, 1)
-  expect(phrases.known('wave', 'GB', 'en')).toMatchObject({ seasonPeaks: 0b11100, spiked: 0, seasonStrength: expect.closeTo(1, 2) })
+  const wave = Array.from({ length: 36 }, (_, i) =>
+    Math.round(1000 * Math.exp(0.5 * Math.cos((2 * Math.PI * (i - 3)) / 12))),
+  )
+  phrases.save(
+    [
+      figure('wave', null, { months: wave, monthsEnd: '2026-12' }),
+      figure('flat', null, { months: year(9), monthsEnd: '2026-12' }),
+    ],
+    'en',
+    service,
+    1,
+  )
+  expect(phrases.known('wave', 'GB', 'en')).toMatchObject({
+    seasonPeaks: 0b11100,
+    spiked: 0,
+    seasonStrength: expect.closeTo(1, 2),
+  })
   expect(phrases.known('flat', 'GB', 'en')).toMatchObject({ seasonPeaks: null, seasonStrength: null })
   const ids = ['wave', 'flat', 'wave'].map(text => phrases.phraseId(text, 'en'))
-  const row = (text: string) => ({ known: phrases.known(text, 'GB', 'en')!, origin: phrases.originOf(phrases.known(text, 'GB', 'en')!, 'GB') })
+  const row = (text: string) => ({
+    known: phrases.known(text, 'GB', 'en')!,
+    origin: phrases.originOf(phrases.known(text, 'GB', 'en')!, 'GB'),
+  })
   expect(phrases.rowsById(ids, 'GB')).toEqual([row('wave'), row('flat'), row('wave')])
   expect(phrases.textsById(ids)).toEqual(['wave', 'flat', 'wave'])
 })

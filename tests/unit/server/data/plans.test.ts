@@ -19,25 +19,61 @@ import { freshData, temporaryFolder } from '../files'
 const folder = temporaryFolder()
 
 /** Tables that grow with use: a statement that goes through all of one takes longer every month. */
-const GROWING = ['brief', 'brief_field', 'brief_edit', 'field_history', 'phrase', 'figure', 'history', 'figure_past', 'look', 'look_phrase', 'video', 'channel', 'result_page', 'seat', 'standing_page', 'list_phrase', 'phrase_list', 'phrase_note', 'job', 'job_input', 'asked', 'off_topic', 'region_interest', 'session', 'own_video']
+const GROWING = [
+  'brief',
+  'brief_field',
+  'brief_edit',
+  'field_history',
+  'phrase',
+  'figure',
+  'history',
+  'figure_past',
+  'look',
+  'look_phrase',
+  'video',
+  'channel',
+  'result_page',
+  'seat',
+  'standing_page',
+  'list_phrase',
+  'phrase_list',
+  'phrase_note',
+  'job',
+  'job_input',
+  'asked',
+  'off_topic',
+  'region_interest',
+  'session',
+  'own_video',
+]
 
 /** Statements that may, and why. */
 const ALLOWED: [RegExp, string][] = [
-  [/FROM video v JOIN channel c .*v\.views IS NOT NULL/su, 'the model of views is fitted to everything observed, in the thread of the index'],
+  [
+    /FROM video v JOIN channel c .*v\.views IS NOT NULL/su,
+    'the model of views is fitted to everything observed, in the thread of the index',
+  ],
   [/FROM channel WHERE title LIKE/u, 'a part of a name: some thousand short rows'],
-  [/DELETE FROM look_phrase$|DELETE FROM look$|DELETE FROM region_interest$|DELETE FROM asked$|UPDATE channel SET listed_at = NULL/u, 'another service is attached'],
+  [
+    /DELETE FROM look_phrase$|DELETE FROM look$|DELETE FROM region_interest$|DELETE FROM asked$|UPDATE channel SET listed_at = NULL/u,
+    'another service is attached',
+  ],
   [/FROM standing_page WHERE strengths IS NULL/u, 'once at each start'],
 ]
 
 /** A database that remembers every statement prepared on it. */
-function listening(db: Db): { db: Db, prepared: string[] } {
+function listening(db: Db): { db: Db; prepared: string[] } {
   const prepared: string[] = []
   return {
     prepared,
     db: new Proxy(db, {
       get(target, name) {
         const value: unknown = Reflect.get(target, name, target)
-        if (name === 'prepare') return (sql: string) => { prepared.push(sql); return target.prepare(sql) }
+        if (name === 'prepare')
+          return (sql: string) => {
+            prepared.push(sql)
+            return target.prepare(sql)
+          }
         return typeof value === 'function' ? (value as (...args: unknown[]) => unknown).bind(target) : value
       },
     }),
@@ -50,7 +86,17 @@ test('no statement of a store goes through all of a table that grows', () => {
   const phrases = phraseStore(db)
   const videos = videoStore(db)
   attachedStore(db, join(folder, 'service.key'))
-  for (const make of [accessStore, askedStore, briefStore, placeStore, resultStore, retention, rivalSetStore, sourceStore] as ((db: Db) => unknown)[]) make(db)
+  for (const make of [
+    accessStore,
+    askedStore,
+    briefStore,
+    placeStore,
+    resultStore,
+    retention,
+    rivalSetStore,
+    sourceStore,
+  ] as ((db: Db) => unknown)[])
+    make(db)
   listStore(db, phrases)
   workspaceStore(db, videos)
   expect(new Jobs(db)).toBeDefined()
@@ -59,19 +105,23 @@ test('no statement of a store goes through all of a table that grows', () => {
   for (const sql of new Set(prepared)) {
     if (ALLOWED.some(([pattern]) => pattern.test(sql))) continue
     const parameters = sql.match(/@\w+/gu)
-    const bound = parameters ? [Object.fromEntries(parameters.map(name => [name.slice(1), null]))] : Array<null>((sql.match(/\?/gu) ?? []).length).fill(null)
-    const plan = real.prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...bound as [unknown]) as { detail: string }[]
+    const bound = parameters
+      ? [Object.fromEntries(parameters.map(name => [name.slice(1), null]))]
+      : Array<null>((sql.match(/\?/gu) ?? []).length).fill(null)
+    const plan = real.prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...(bound as [unknown])) as { detail: string }[]
     for (const { detail } of plan) {
       // All phrases of a language are as good as all phrases.
       const [, name] = /^(?:SCAN (?=\w)|SEARCH (?=\w+ USING [^(]*\(language=\?\)))(\w+)/u.exec(detail) ?? []
       if (!name) continue
       // An alias stands for its table.
-      const table = new RegExp(`(?:FROM|JOIN|UPDATE|INTO)\\s+(\\w+)(?:\\s+AS)?\\s+${name}\\b`, 'u').exec(sql)?.[1] ?? name
+      const table =
+        new RegExp(`(?:FROM|JOIN|UPDATE|INTO)\\s+(\\w+)(?:\\s+AS)?\\s+${name}\\b`, 'u').exec(sql)?.[1] ?? name
       // An insert into what others refer to names them, but looks at them only where references are broken already.
       const isReference = /^INSERT/u.test(sql) && !new RegExp(`\\b${table}\\b`, 'u').test(sql)
       // The first ones in the order of an index.
       const isHead = detail.includes('USING INDEX') && /LIMIT \d+$/u.test(sql)
-      if (GROWING.includes(table) && !isReference && !isHead) scans.push(`${detail}: ${sql.replace(/\s+/gu, ' ').slice(0, 160)}`)
+      if (GROWING.includes(table) && !isReference && !isHead)
+        scans.push(`${detail}: ${sql.replace(/\s+/gu, ' ').slice(0, 160)}`)
     }
   }
   expect(scans).toEqual([])

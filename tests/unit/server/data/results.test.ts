@@ -6,13 +6,37 @@ import { freshData, temporaryFolder } from '../files'
 const folder = temporaryFolder()
 const DAY = 86_400_000
 const video = (n: number, more: Partial<SiteVideo> = {}): SiteVideo => ({
-  id: `v${n}`, title: `Title ${n}`, description: 'Text', tags: ['a'], channel: { id: `c${n % 3}`, title: `Channel ${n % 3}`, subscribers: n * 10 },
-  views: 1000, likes: 5, comments: 1, publishedAt: 0, durationSeconds: 60, thumbnail: null, ...more,
+  id: `v${n}`,
+  title: `Title ${n}`,
+  description: 'Text',
+  tags: ['a'],
+  channel: { id: `c${n % 3}`, title: `Channel ${n % 3}`, subscribers: n * 10 },
+  views: 1000,
+  likes: 5,
+  comments: 1,
+  publishedAt: 0,
+  durationSeconds: 60,
+  thumbnail: null,
+  ...more,
 })
-const seat = (n: number, strength: number, more: Partial<SiteVideo> = {}) => ({ video: video(n, more), strength: { strength, targeting: strength, reach: 0.5, pull: null } })
+const seat = (n: number, strength: number, more: Partial<SiteVideo> = {}) => ({
+  video: video(n, more),
+  strength: { strength, targeting: strength, reach: 0.5, pull: null },
+})
 const page = (phraseId: number, at: number, more: Partial<PageToKeep> = {}): PageToKeep => ({
-  phraseId, region: 'GB', kind: 'site', source: 'video site', at, depth: 20, complete: true, more: false, titleMatches: 12, videoBlock: true, intent: 'do',
-  seats: [1, 2, 3].map(n => seat(n, n / 10)), ...more,
+  phraseId,
+  region: 'GB',
+  kind: 'site',
+  source: 'video site',
+  at,
+  depth: 20,
+  complete: true,
+  more: false,
+  titleMatches: 12,
+  videoBlock: true,
+  intent: 'do',
+  seats: [1, 2, 3].map(n => seat(n, n / 10)),
+  ...more,
 })
 
 function stores() {
@@ -27,10 +51,30 @@ test('a page comes back seat by seat, as it was observed', () => {
   const kept = results.latest(id, 'GB')!
   expect(kept).toMatchObject({ at: 10 * DAY, complete: 1, title_matches: 12 })
   const rows = results.seats(kept, 20)
-  expect(rows.map(row => [row.rank, row.code, row.strength])).toEqual([[1, 'v1', 0.1], [2, 'v2', 0.2], [3, 'v3', 0.3]])
-  expect(rows[0]).toMatchObject({ views: 1000, channel_id: 'c1', channel_title: 'Channel 1', subscribers: 10, tags: '["a"]', targeting: 0.1, pull: null, off: 0 })
+  expect(rows.map(row => [row.rank, row.code, row.strength])).toEqual([
+    [1, 'v1', 0.1],
+    [2, 'v2', 0.2],
+    [3, 'v3', 0.3],
+  ])
+  expect(rows[0]).toMatchObject({
+    views: 1000,
+    channel_id: 'c1',
+    channel_title: 'Channel 1',
+    subscribers: 10,
+    tags: '["a"]',
+    targeting: 0.1,
+    pull: null,
+    off: 0,
+  })
   expect(results.seats(kept, 2)).toHaveLength(2)
-  expect(phrases.known('bike chain', 'GB', 'en')).toMatchObject({ difficulty: kept.difficulty, titleMatches: 12, videoBlock: 1, intent: 'do', strengths: [0.1, 0.2, 0.3].map(n => expect.closeTo(n, 6)), more: false })
+  expect(phrases.known('bike chain', 'GB', 'en')).toMatchObject({
+    difficulty: kept.difficulty,
+    titleMatches: 12,
+    videoBlock: 1,
+    intent: 'do',
+    strengths: [0.1, 0.2, 0.3].map(n => expect.closeTo(n, 6)),
+    more: false,
+  })
   expect(results.latest(id, 'US')).toBeNull()
 })
 
@@ -77,13 +121,22 @@ describe('a result taken out', () => {
     expect(after.strengths).toHaveLength(19)
     results.keep([page(id, 9 * DAY, { seats: twenty, more: true })])
     expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(50)
-    expect(results.seats(results.latest(id, 'GB')!, 20).filter(row => row.off).map(row => row.code)).toEqual(['v0'])
+    expect(
+      results
+        .seats(results.latest(id, 'GB')!, 20)
+        .filter(row => row.off)
+        .map(row => row.code),
+    ).toEqual(['v0'])
     results.setOffTopic(id, ['v0'], false, DAY)
     expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(before.difficulty!)
   })
   test('earlier looks and the web’s page follow as well, several results in one go', () => {
     const { results, id } = stores()
-    results.keep([page(id, DAY, { seats: twenty, more: true }), page(id, 9 * DAY, { seats: twenty, more: true }), page(id, 9 * DAY, { kind: 'web', seats: twenty, more: true })])
+    results.keep([
+      page(id, DAY, { seats: twenty, more: true }),
+      page(id, 9 * DAY, { seats: twenty, more: true }),
+      page(id, 9 * DAY, { kind: 'web', seats: twenty, more: true }),
+    ])
     const figures = () => [...results.past(id, 'GB'), results.latest(id, 'GB', 'web')!].map(each => each.difficulty!)
     const before = figures()
     results.setOffTopic(id, ['v0', 'v1'], true, DAY)
@@ -113,8 +166,15 @@ test('the web’s block is a page of its own that stands for no phrase', () => {
 test('earlier looks are told with who stood there, and pages that share videos are neighbours', () => {
   const { results, phrases, id } = stores()
   const other = phrases.phraseId('bike chain oil', 'en')
-  results.keep([page(id, DAY), page(id, 9 * DAY, { seats: [seat(3, 0.5), seat(4, 0.5)] }), page(other, DAY, { seats: [seat(4, 0.1), seat(9, 0.1)] })])
-  expect(results.past(id, 'GB').map(each => [each.at / DAY, each.ids])).toEqual([[9, ['v3', 'v4']], [1, ['v1', 'v2', 'v3']]])
+  results.keep([
+    page(id, DAY),
+    page(id, 9 * DAY, { seats: [seat(3, 0.5), seat(4, 0.5)] }),
+    page(other, DAY, { seats: [seat(4, 0.1), seat(9, 0.1)] }),
+  ])
+  expect(results.past(id, 'GB').map(each => [each.at / DAY, each.ids])).toEqual([
+    [9, ['v3', 'v4']],
+    [1, ['v1', 'v2', 'v3']],
+  ])
   expect(results.neighbours(results.latest(id, 'GB')!.id, 'GB')).toMatchObject([{ phrase_id: other, shared: 1 }])
   expect(results.firstPage(other, 'GB')).toHaveLength(2)
 })
@@ -124,14 +184,40 @@ describe('a misspelling with the results of a more searched spelling', () => {
   function spelled() {
     const given = stores()
     const { phrases } = given
-    phrases.save([{ phrase: 'hydraulic brake', region: 'GB', volume: 9000 }, { phrase: 'hydrolic brake', region: 'GB', volume: 300 }], 'en', { name: 'searches', kind: 'service' }, DAY)
-    return { ...given, right: phrases.phraseId('hydraulic brake', 'en'), wrong: phrases.phraseId('hydrolic brake', 'en'), known: (phrase: string) => phrases.known(phrase, 'GB', 'en')! }
+    phrases.save(
+      [
+        { phrase: 'hydraulic brake', region: 'GB', volume: 9000 },
+        { phrase: 'hydrolic brake', region: 'GB', volume: 300 },
+      ],
+      'en',
+      { name: 'searches', kind: 'service' },
+      DAY,
+    )
+    return {
+      ...given,
+      right: phrases.phraseId('hydraulic brake', 'en'),
+      wrong: phrases.phraseId('hydrolic brake', 'en'),
+      known: (phrase: string) => phrases.known(phrase, 'GB', 'en')!,
+    }
   }
 
-  test.each([['first', ['right', 'wrong']], ['last', ['wrong', 'right']]] as const)('takes its difficulty, strengths and competition, whichever is read %s', (_, order) => {
+  test.each([
+    ['first', ['right', 'wrong']],
+    ['last', ['wrong', 'right']],
+  ] as const)('takes its difficulty, strengths and competition, whichever is read %s', (_, order) => {
     const { results, known, ...ids } = spelled()
-    for (const name of order) results.keep([page(ids[name], DAY, { seats: twenty(name === 'right' ? 0.7 : 0.3), titleMatches: name === 'right' ? 500 : 2 })])
-    expect(known('hydrolic brake')).toMatchObject({ readAs: 'hydraulic brake', difficulty: expect.closeTo(70), titleMatches: 500, volume: 300, results: 20, strengths: Array<unknown>(20).fill(expect.closeTo(0.7)) })
+    for (const name of order)
+      results.keep([
+        page(ids[name], DAY, { seats: twenty(name === 'right' ? 0.7 : 0.3), titleMatches: name === 'right' ? 500 : 2 }),
+      ])
+    expect(known('hydrolic brake')).toMatchObject({
+      readAs: 'hydraulic brake',
+      difficulty: expect.closeTo(70),
+      titleMatches: 500,
+      volume: 300,
+      results: 20,
+      strengths: Array<unknown>(20).fill(expect.closeTo(0.7)),
+    })
     expect(known('hydraulic brake')).toMatchObject({ readAs: null, difficulty: expect.closeTo(70), volume: 9000 })
     expect(results.judging(ids.wrong, 'GB')!.phrase_id).toBe(ids.right)
     expect(results.latest(ids.wrong, 'GB')!.phrase_id).toBe(ids.wrong)
@@ -141,7 +227,12 @@ describe('a misspelling with the results of a more searched spelling', () => {
     const { results, phrases, known, right, wrong } = spelled()
     results.keep([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3, 6) })])
     expect(known('hydrolic brake')).toMatchObject({ readAs: null, difficulty: expect.closeTo(30) })
-    phrases.save([{ phrase: 'hydrolic brake', region: 'GB', volume: 9000 }], 'en', { name: 'searches', kind: 'service' }, DAY)
+    phrases.save(
+      [{ phrase: 'hydrolic brake', region: 'GB', volume: 9000 }],
+      'en',
+      { name: 'searches', kind: 'service' },
+      DAY,
+    )
     results.keep([page(wrong, 2 * DAY, { seats: twenty(0.3) })])
     expect(known('hydrolic brake').readAs).toBeNull()
   })
@@ -150,8 +241,18 @@ describe('a misspelling with the results of a more searched spelling', () => {
     const db = freshData(folder)
     const told: number[][] = []
     const phrases = phraseStore(db)
-    const results = resultStore(db, (ids) => { told.push([...ids]) })
-    phrases.save([{ phrase: 'hydraulic brake', region: 'GB', volume: 9000 }, { phrase: 'hydrolic brake', region: 'GB', volume: 300 }], 'en', { name: 'searches', kind: 'service' }, DAY)
+    const results = resultStore(db, ids => {
+      told.push([...ids])
+    })
+    phrases.save(
+      [
+        { phrase: 'hydraulic brake', region: 'GB', volume: 9000 },
+        { phrase: 'hydrolic brake', region: 'GB', volume: 300 },
+      ],
+      'en',
+      { name: 'searches', kind: 'service' },
+      DAY,
+    )
     const [right, wrong] = [phrases.phraseId('hydraulic brake', 'en'), phrases.phraseId('hydrolic brake', 'en')]
     results.keep([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3) })])
     results.keep([page(right, 2 * DAY, { seats: twenty(0.5) })])

@@ -13,7 +13,7 @@ const NOW = 2000 * DAY
 test('daily looks become weekly after two months and monthly after a year; the first and the last stay', () => {
   const looks = Array.from({ length: 800 }, (_, day) => NOW - day * DAY)
   const dropped = new Set(looksToDrop(looks, NOW))
-  const ages = looks.flatMap((_, day) => dropped.has(day) ? [] : [day])
+  const ages = looks.flatMap((_, day) => (dropped.has(day) ? [] : [day]))
   expect(ages.filter(day => day <= 60)).toHaveLength(61)
   expect(ages.filter(day => day > 60 && day <= 365)).toHaveLength(43)
   expect(ages.filter(day => day > 365).length).toBeLessThan(17)
@@ -22,12 +22,15 @@ test('daily looks become weekly after two months and monthly after a year; the f
 })
 
 test('what is kept is not thinned further by doing it again', () => {
-  fc.assert(fc.property(fc.array(fc.integer({ min: 0, max: 1500 }), { maxLength: 80 }), (days) => {
-    const looks = days.map(day => NOW - day * DAY)
-    const dropped = new Set(looksToDrop(looks, NOW))
-    const kept = looks.filter((_, i) => !dropped.has(i))
-    expect(looksToDrop(kept, NOW)).toEqual([])
-  }), { numRuns: runs(200) })
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 1500 }), { maxLength: 80 }), days => {
+      const looks = days.map(day => NOW - day * DAY)
+      const dropped = new Set(looksToDrop(looks, NOW))
+      const kept = looks.filter((_, i) => !dropped.has(i))
+      expect(looksToDrop(kept, NOW)).toEqual([])
+    }),
+    { numRuns: runs(200) },
+  )
 })
 
 test('old pages go with their seats, the standing one and other phrases’ stay', async () => {
@@ -36,8 +39,35 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
   const results = resultStore(db)
   const [id, other] = [phrases.phraseId('bike chain', 'en'), phrases.phraseId('bike bell', 'en')]
   const page = (phraseId: number, at: number): PageToKeep => ({
-    phraseId, region: 'GB', kind: 'site', source: 'site', at, depth: 20, complete: true, more: false, titleMatches: 1, videoBlock: null, intent: null,
-    seats: [{ video: { id: 'v', title: 't', description: null, tags: null, channel: { id: 'c', title: 'C', subscribers: null }, views: 1, likes: 0, comments: 0, publishedAt: 0, durationSeconds: 1, thumbnail: null }, strength: { strength: 0.5, targeting: 0.5, reach: null, pull: null } }],
+    phraseId,
+    region: 'GB',
+    kind: 'site',
+    source: 'site',
+    at,
+    depth: 20,
+    complete: true,
+    more: false,
+    titleMatches: 1,
+    videoBlock: null,
+    intent: null,
+    seats: [
+      {
+        video: {
+          id: 'v',
+          title: 't',
+          description: null,
+          tags: null,
+          channel: { id: 'c', title: 'C', subscribers: null },
+          views: 1,
+          likes: 0,
+          comments: 0,
+          publishedAt: 0,
+          durationSeconds: 1,
+          thumbnail: null,
+        },
+        strength: { strength: 0.5, targeting: 0.5, reach: null, pull: null },
+      },
+    ],
   })
   results.keep(Array.from({ length: 40 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
   results.keep([page(other, NOW - 900 * DAY)])
@@ -47,24 +77,43 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
   expect(results.latest(id, 'GB')!.id).toBe(standing)
   expect(results.past(id, 'GB').length).toBeLessThan(10)
   expect(results.latest(other, 'GB')).not.toBeNull()
-  expect(db.prepare('SELECT count(*) FROM seat WHERE page_id NOT IN (SELECT id FROM result_page)').pluck().get()).toBe(0)
+  expect(db.prepare('SELECT count(*) FROM seat WHERE page_id NOT IN (SELECT id FROM result_page)').pluck().get()).toBe(
+    0,
+  )
   expect(await thin(NOW)).toEqual({ pages: 0, figures: 0, interest: 0 })
 })
 
 test('what a source told before is thinned like looks, the figures that count stay; old interest by region goes', async () => {
   const db = freshData(folder)
   const phrases = phraseStore(db)
-  for (let day = 300; day >= 0; day--) phrases.save([{ phrase: 'bike chain', region: 'GB', volume: 1000 + day }], 'en', { name: 'searches', kind: 'service' }, NOW - day * DAY)
-  phrases.save([{ phrase: 'bike chain', region: '', volume: 7 }], 'en', { name: 'searches', kind: 'service' }, NOW - 290 * DAY)
+  for (let day = 300; day >= 0; day--)
+    phrases.save(
+      [{ phrase: 'bike chain', region: 'GB', volume: 1000 + day }],
+      'en',
+      { name: 'searches', kind: 'service' },
+      NOW - day * DAY,
+    )
+  phrases.save(
+    [{ phrase: 'bike chain', region: '', volume: 7 }],
+    'en',
+    { name: 'searches', kind: 'service' },
+    NOW - 290 * DAY,
+  )
   phrases.save([{ phrase: 'bike chain', region: '', volume: 8 }], 'en', { name: 'searches', kind: 'service' }, NOW)
   const id = phrases.phraseId('bike chain', 'en')
-  const put = db.prepare('INSERT INTO region_interest (phrase_id, region, volume, source, at) VALUES (?, ?, 5, \'searches\', ?)')
+  const put = db.prepare(
+    "INSERT INTO region_interest (phrase_id, region, volume, source, at) VALUES (?, ?, 5, 'searches', ?)",
+  )
   put.run(id, 'GB', NOW - 10 * DAY)
   put.run(id, 'FR', NOW - 200 * DAY)
   const { thin } = retention(db)
   const { figures, interest } = await thin(NOW)
   expect(interest).toBe(1)
-  const past = (region: string) => db.prepare<[string], { at: number }>('SELECT at FROM figure_past WHERE region = ? ORDER BY at').all(region).map(row => (NOW - row.at) / DAY)
+  const past = (region: string) =>
+    db
+      .prepare<[string], { at: number }>('SELECT at FROM figure_past WHERE region = ? ORDER BY at')
+      .all(region)
+      .map(row => (NOW - row.at) / DAY)
   expect(past('GB')).toHaveLength(300 - figures)
   expect(past('GB').filter(day => day <= 60)).toHaveLength(60)
   expect(past('GB').filter(day => day > 60).length).toBeLessThan(40)

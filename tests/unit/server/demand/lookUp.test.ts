@@ -25,25 +25,64 @@ beforeAll(() => {
   makeWorld(world, { phrases: 6000, videos: 1200, channels: 120 }, 3, Date.UTC(2026, 9, 15))
   standin = openStandin(world)
 })
-afterAll(() => { standin.close() })
+afterAll(() => {
+  standin.close()
+})
 
 const clock = standingClock(Date.now())
 /** The services with some calls replaced, and a count of what was asked. */
-function services(replaced: { search?: Services['site']['search'], volumes?: Services['demand']['volumes'], suggest?: Services['web']['suggest'] } = {}) {
+function services(
+  replaced: {
+    search?: Services['site']['search']
+    volumes?: Services['demand']['volumes']
+    suggest?: Services['web']['suggest']
+  } = {},
+) {
   const asked = { search: 0, related: 0 }
   return {
     asked,
-    site: { ...standin.site, search: (...args: Parameters<Services['site']['search']>) => { asked.search++; return (replaced.search ?? standin.site.search)(...args) } },
-    demand: { ...standin.demand, volumes: replaced.volumes ?? standin.demand.volumes, related: (...args: Parameters<Services['demand']['related']>) => { asked.related++; return standin.demand.related(...args) } },
+    site: {
+      ...standin.site,
+      search: (...args: Parameters<Services['site']['search']>) => {
+        asked.search++
+        return (replaced.search ?? standin.site.search)(...args)
+      },
+    },
+    demand: {
+      ...standin.demand,
+      volumes: replaced.volumes ?? standin.demand.volumes,
+      related: (...args: Parameters<Services['demand']['related']>) => {
+        asked.related++
+        return standin.demand.related(...args)
+      },
+    },
     web: { ...standin.web, suggest: replaced.suggest ?? standin.web.suggest },
   }
 }
 function deps(given = services(), db = freshData(folder)) {
-  return { db, phrases: phraseStore(db, clock), results: resultStore(db), asked: askedStore(db, clock), services: given, reader: readHere, now: clock } satisfies AssessDeps & { db: Db }
+  return {
+    db,
+    phrases: phraseStore(db, clock),
+    results: resultStore(db),
+    asked: askedStore(db, clock),
+    services: given,
+    reader: readHere,
+    now: clock,
+  } satisfies AssessDeps & { db: Db }
 }
 /** The rows of a seed, from an index made for the question; caps worked out on the way are kept. */
-function answer({ db, phrases }: { db: Db, phrases: ReturnType<typeof phraseStore> }, query: PhrasesQuery, look: { id: number | null, missing: string[] } | null) {
-  const told = answerPhrases(new PhraseIndex(db), phrases, { query: { ...query, region: query.region ?? '' }, looks: [look?.id ?? null], missing: look?.missing ?? [], without: [], own: null })
+function answer(
+  { db, phrases }: { db: Db; phrases: ReturnType<typeof phraseStore> },
+  query: PhrasesQuery,
+  look: { id: number | null; missing: string[] } | null,
+) {
+  const told = answerPhrases(new PhraseIndex(db), phrases, {
+    query: { ...query, region: query.region ?? '' },
+    looks: [look?.id ?? null],
+    missing: look?.missing ?? [],
+    without: [],
+    own: null,
+  })
   for (const each of told.caps) phrases.putCap(each.region, each.cap, each.known)
   return told
 }
@@ -53,7 +92,8 @@ async function pageOf(given: AssessDeps, phrase: string, depth = 20) {
   return { page, seats: given.results.seats(page, depth) }
 }
 const anyone = { own: null, settings: settingsSchema.parse({}), places: new PlaceNames() }
-const ask = (more: Record<string, unknown> = {}) => phrasesQuerySchema.parse({ seed: 'bike chain', region: 'GB', limit: 1000, ...more })
+const ask = (more: Record<string, unknown> = {}) =>
+  phrasesQuerySchema.parse({ seed: 'bike chain', region: 'GB', limit: 1000, ...more })
 async function all(rows: AsyncGenerator<AssessedRow>): Promise<AssessedRow[]> {
   const list: AssessedRow[] = []
   for await (const row of rows) list.push(row)
@@ -97,7 +137,12 @@ describe('looking a seed up', () => {
 
   test('what fails is named, what came is kept; it is asked for again after a while behind the answer, or at once when that is wanted', async () => {
     let broken = true
-    const given = deps(services({ suggest: (...args) => broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.web.suggest(...args) }))
+    const given = deps(
+      services({
+        suggest: (...args) =>
+          broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.web.suggest(...args),
+      }),
+    )
     const look = await lookUp(given, 'bike chain', 'GB', 'en')
     expect(look.missing).toEqual(['suggestions of web search'])
     expect(answer(given, ask(), look).total).toBeGreaterThan(100)
@@ -129,7 +174,16 @@ describe('looking a seed up', () => {
   test('what nobody knows is not asked for again the same day, what failed after a minute, and none of many is left out', async () => {
     const calls: string[][] = []
     let broken = false
-    const given = deps(services({ volumes: (phrases, ...rest) => { calls.push(phrases); return broken ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.demand.volumes(phrases, ...rest) } }))
+    const given = deps(
+      services({
+        volumes: (phrases, ...rest) => {
+          calls.push(phrases)
+          return broken
+            ? Promise.reject(serviceError('ServiceFailed', 'down'))
+            : standin.demand.volumes(phrases, ...rest)
+        },
+      }),
+    )
     const many = Array.from({ length: 1200 }, (_, i) => `unheard of ${i}`)
     await learn(given, [...many, 'bike chain'], '', 'en')
     expect(new Set(calls.flat()).size).toBe(1201)
@@ -157,7 +211,9 @@ describe('filters and sorts', () => {
     given = deps(services(), openUserData(join(folder, 'rows.sqlite'), { migrations: MIGRATIONS }))
     look = await lookUp(given, 'bike chain', 'GB', 'en')
   })
-  afterAll(() => { given.db.close() })
+  afterAll(() => {
+    given.db.close()
+  })
   const rows = (more: Record<string, unknown>) => answer(given, ask(more), look).rows
 
   test('each filter keeps just what it says', () => {
@@ -167,17 +223,30 @@ describe('filters and sorts', () => {
     expect(rows({ minVolume: 50 }).every(row => row.volume! >= 50)).toBe(true)
   })
 
-  test.each(['volume', 'volumeAll', 'change', 'words', 'competition', 'via'] as const)('%s falls and rises, unknown ones last both ways', async (column) => {
-    await all(assess(given, rows({ limit: 30 }).map(row => row.phrase), 'GB', 'en'))
-    for (const direction of ['asc', 'desc'] as const) {
-      const values = rows({ sort: `${column}:${direction}` }).map(row => column === 'via' ? row.via.length : row[column])
-      const known = values.filter((value): value is number => value !== null)
-      expect(values.slice(known.length).every(value => value === null)).toBe(true)
-      expect(known).toEqual([...known].sort((a, b) => direction === 'asc' ? a - b : b - a))
-    }
-  })
+  test.each(['volume', 'volumeAll', 'change', 'words', 'competition', 'via'] as const)(
+    '%s falls and rises, unknown ones last both ways',
+    async column => {
+      await all(
+        assess(
+          given,
+          rows({ limit: 30 }).map(row => row.phrase),
+          'GB',
+          'en',
+        ),
+      )
+      for (const direction of ['asc', 'desc'] as const) {
+        const values = rows({ sort: `${column}:${direction}` }).map(row =>
+          column === 'via' ? row.via.length : row[column],
+        )
+        const known = values.filter((value): value is number => value !== null)
+        expect(values.slice(known.length).every(value => value === null)).toBe(true)
+        expect(known).toEqual([...known].sort((a, b) => (direction === 'asc' ? a - b : b - a)))
+      }
+    },
+  )
 
-  test('a page of the rows is that page of all', () => expect(rows({ limit: 10, offset: 20 })).toEqual(rows({}).slice(20, 30)))
+  test('a page of the rows is that page of all', () =>
+    expect(rows({ limit: 10, offset: 20 })).toEqual(rows({}).slice(20, 30)))
 
   test('a greatest difficulty lets what is not assessed pass', async () => {
     const some = rows({ limit: 40 }).map(row => row.phrase)
@@ -201,7 +270,9 @@ describe('assessing', () => {
       expect(page.title_matches).toBe(row.competition)
       // By hand: the mean of the strengths weighted by 1 / log2(rank + 1), over twenty seats.
       const weights = Array.from({ length: 20 }, (_, i) => 1 / Math.log2(i + 2))
-      const mean = weights.reduce((sum, weight, i) => sum + weight * (seats[i]?.strength ?? 0), 0) / weights.reduce((sum, weight) => sum + weight, 0)
+      const mean =
+        weights.reduce((sum, weight, i) => sum + weight * (seats[i]?.strength ?? 0), 0) /
+        weights.reduce((sum, weight) => sum + weight, 0)
       expect(page.difficulty).toBeCloseTo(100 * mean, 6)
     }
     // Assessing asked; looking at the pages afterwards did not.
@@ -213,7 +284,12 @@ describe('assessing', () => {
 
   test('equal requests at one time ask for a page once, and keep it once', async () => {
     const given = deps()
-    await Promise.all([pageOf(given, 'bike chain'), pageOf(given, 'bike chain'), all(assess(given, ['bike chain'], 'GB', 'en')), pageOf(given, 'bike chain')])
+    await Promise.all([
+      pageOf(given, 'bike chain'),
+      pageOf(given, 'bike chain'),
+      all(assess(given, ['bike chain'], 'GB', 'en')),
+      pageOf(given, 'bike chain'),
+    ])
     expect(given.services.asked.search).toBe(1)
     expect(given.results.past(given.phrases.phraseId('bike chain', 'en'), 'GB')).toHaveLength(1)
   })
@@ -237,8 +313,34 @@ describe('assessing', () => {
     const phraseId = given.phrases.phraseId('bike chain', 'en')
     const { page: told, seats } = await pageOf(given, 'bike chain')
     const page = {
-      phraseId, region: 'GB', kind: 'site' as const, source: 'mine.csv', at: told.at + 1, depth: 20, complete: true, more: true, titleMatches: null, videoBlock: null, intent: null, imported: true,
-      seats: seats.map(({ code, title, strength }) => ({ video: { id: code, title, description: null, tags: null, channel: { id: 'c', title: 'C', subscribers: null }, views: null, likes: null, comments: null, publishedAt: null, durationSeconds: null, thumbnail: null }, strength: { strength: strength / 2, targeting: strength / 2, reach: null, pull: null } })),
+      phraseId,
+      region: 'GB',
+      kind: 'site' as const,
+      source: 'mine.csv',
+      at: told.at + 1,
+      depth: 20,
+      complete: true,
+      more: true,
+      titleMatches: null,
+      videoBlock: null,
+      intent: null,
+      imported: true,
+      seats: seats.map(({ code, title, strength }) => ({
+        video: {
+          id: code,
+          title,
+          description: null,
+          tags: null,
+          channel: { id: 'c', title: 'C', subscribers: null },
+          views: null,
+          likes: null,
+          comments: null,
+          publishedAt: null,
+          durationSeconds: null,
+          thumbnail: null,
+        },
+        strength: { strength: strength / 2, targeting: strength / 2, reach: null, pull: null },
+      })),
     }
     given.results.keep([page])
     const asked = given.services.asked.search
@@ -267,9 +369,15 @@ describe('assessing', () => {
     const closed = { ...open, now: Date.now, mayAsk: false }
     const changes = () => open.db.prepare('SELECT total_changes() AS n').get()
     const written = changes()
-    expect(await keptPage(closed, 'bike chain', 'GB', 'en', 60)).toMatchObject({ page: { depth: 20 }, problem: expect.stringContaining('not contacted') as string })
+    expect(await keptPage(closed, 'bike chain', 'GB', 'en', 60)).toMatchObject({
+      page: { depth: 20 },
+      problem: expect.stringContaining('not contacted') as string,
+    })
     await expect(keptPage(closed, 'bike bell', 'GB', 'en', 20)).rejects.toThrow('No saved results for “bike bell”')
-    expect(await lookUp(closed, 'bike bell', 'GB', 'en')).toEqual({ id: null, missing: [expect.stringContaining('not requested yet')] })
+    expect(await lookUp(closed, 'bike bell', 'GB', 'en')).toEqual({
+      id: null,
+      missing: [expect.stringContaining('not requested yet')],
+    })
     expect(await learn(closed, ['bike bell'], 'GB', 'en')).toEqual(['figures for GB', 'figures everywhere'])
     const rows = await all(assess(closed, ['bike chain', 'bike bell'], 'GB', 'en'))
     expect(rows.map(row => row.problem)).toEqual([null, expect.stringContaining('not contacted')])
@@ -278,14 +386,23 @@ describe('assessing', () => {
   })
 
   test('half a page gives no difficulty and says so', async () => {
-    const given = deps(services({ search: async (...args) => ({ ...await standin.site.search(...args), complete: false }) }))
+    const given = deps(
+      services({ search: async (...args) => ({ ...(await standin.site.search(...args)), complete: false }) }),
+    )
     const [row] = await all(assess(given, ['bike chain'], 'GB', 'en'))
     expect(row).toMatchObject({ complete: false, difficulty: null, worth: { anyone: null } })
     expect((await pageOf(given, 'bike chain')).page.difficulty).toBeNull()
   })
 
   test('a failing search is told in its row; the others are done', async () => {
-    const given = deps(services({ search: (...args) => args[0] === 'bike bell' ? Promise.reject(serviceError('ServiceFailed', 'down')) : standin.site.search(...args) }))
+    const given = deps(
+      services({
+        search: (...args) =>
+          args[0] === 'bike bell'
+            ? Promise.reject(serviceError('ServiceFailed', 'down'))
+            : standin.site.search(...args),
+      }),
+    )
     const rows = await all(assess(given, ['bike chain', 'bike bell'], 'GB', 'en'))
     expect(rows[0]!.difficulty).not.toBeNull()
     expect(rows[1]).toMatchObject({ difficulty: null, problem: 'down' })
@@ -297,7 +414,8 @@ describe('assessing', () => {
     const names = answer(given, ask({ limit: 60 }), look).rows.map(row => row.phrase)
     const stop = new AbortController()
     let done = 0
-    for await (const row of assess(given, names, 'GB', 'en', stop.signal)) if (row.difficulty !== null && ++done === 5) stop.abort()
+    for await (const row of assess(given, names, 'GB', 'en', stop.signal))
+      if (row.difficulty !== null && ++done === 5) stop.abort()
     expect(done).toBeLessThan(30)
     expect(answer(given, ask(), look).rows.filter(row => row.difficulty !== null).length).toBeGreaterThanOrEqual(done)
   })

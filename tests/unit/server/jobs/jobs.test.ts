@@ -30,9 +30,15 @@ describe('long work', () => {
   test('tells its rows to whoever listens, those done before too, and its end', async () => {
     const jobs = new Jobs(freshData(folder))
     const { id } = jobs.start('assess', 'three', { n: 3 }, 3, () => counted(3))
-    await tick(); await tick()
+    await tick()
+    await tick()
     const heard: string[] = []
-    await new Promise<void>((resolve) => { jobs.listen(id, ({ name, data }) => { heard.push(name === 'row' ? String(data) : name); if (name === 'end') resolve() }) })
+    await new Promise<void>(resolve => {
+      jobs.listen(id, ({ name, data }) => {
+        heard.push(name === 'row' ? String(data) : name)
+        if (name === 'end') resolve()
+      })
+    })
     expect(heard).toEqual(['0', '1', '2', 'end'])
     expect(jobs.get(id)).toMatchObject({ state: 'done', done: 3, total: 3, problem: null })
     const late: string[] = []
@@ -53,7 +59,10 @@ describe('long work', () => {
   test('a failure is its state, with the reason', async () => {
     const told = jest.spyOn(console, 'error').mockImplementation(() => undefined)
     const jobs = new Jobs(freshData(folder))
-    const { id } = jobs.start('assess', 'two', {}, 2, async function* () { yield await Promise.resolve(1); throw new Error('broke') })
+    const { id } = jobs.start('assess', 'two', {}, 2, async function* () {
+      yield await Promise.resolve(1)
+      throw new Error('broke')
+    })
     while (jobs.get(id)!.endedAt === null) await tick()
     expect(jobs.get(id)).toMatchObject({ state: 'failed', done: 1, problem: 'broke' })
     expect(told).toHaveBeenCalledWith(expect.stringContaining('two'), expect.objectContaining({ message: 'broke' }))
@@ -85,10 +94,14 @@ describe('long work', () => {
 describe('trying again', () => {
   const failing = (times: number, fault: 'ServiceRefused' | 'ServiceFailed') => {
     let calls = 0
-    return { call: () => ++calls <= times ? Promise.reject(serviceError(fault, `no ${calls}`)) : Promise.resolve(calls), calls: () => calls }
+    return {
+      call: () => (++calls <= times ? Promise.reject(serviceError(fault, `no ${calls}`)) : Promise.resolve(calls)),
+      calls: () => calls,
+    }
   }
 
-  test('a refusal is tried again until it is answered', async () => expect(await withRetry(failing(2, 'ServiceRefused').call, { waits: [1, 1, 1] })).toBe(3))
+  test('a refusal is tried again until it is answered', async () =>
+    expect(await withRetry(failing(2, 'ServiceRefused').call, { waits: [1, 1, 1] })).toBe(3))
   test('and given up with the last reason', async () => {
     const { call, calls } = failing(9, 'ServiceFailed')
     await expect(withRetry(call, { waits: [1, 1] })).rejects.toThrow('no 3')
@@ -96,11 +109,21 @@ describe('trying again', () => {
   })
   test('a mistake of ours is not repeated', async () => {
     let calls = 0
-    await expect(withRetry(() => { calls++; return Promise.reject(new TypeError('ours')) }, { waits: [1, 1] })).rejects.toThrow('ours')
+    await expect(
+      withRetry(
+        () => {
+          calls++
+          return Promise.reject(new TypeError('ours'))
+        },
+        { waits: [1, 1] },
+      ),
+    ).rejects.toThrow('ours')
     expect(calls).toBe(1)
   })
   test('no answer in time is a failure', async () => {
-    await expect(withRetry(() => new Promise(() => undefined), { waits: [], timeOut: 10 })).rejects.toMatchObject({ name: 'ServiceLate' })
+    await expect(withRetry(() => new Promise(() => undefined), { waits: [], timeOut: 10 })).rejects.toMatchObject({
+      name: 'ServiceLate',
+    })
   })
   test('a stop ends the tries at once, in a call and in a wait', async () => {
     const gone = new AbortController()
@@ -112,7 +135,9 @@ describe('trying again', () => {
       const stop = new AbortController()
       const startedAt = Date.now()
       const running = withRetry<unknown>(work, { signal: stop.signal, waits: [60_000] })
-      setTimeout(() => { stop.abort() }, 20)
+      setTimeout(() => {
+        stop.abort()
+      }, 20)
       await expect(running).rejects.toMatchObject({ name: 'Stopped' })
       expect(Date.now() - startedAt).toBeLessThan(30_000)
     }

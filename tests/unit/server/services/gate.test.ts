@@ -4,10 +4,19 @@ import { gate, type AskService } from '../../../../server/services/gate'
 const answer = <Data>(data: Data): Answer<Data> => ({ source: 's', at: 1, complete: true, data })
 /** A service that answers when it is told to. */
 function held() {
-  const waiting: { args: unknown[], answer: (data: unknown) => void, refuse: () => void }[] = []
-  const ask: AskService = (_, __, args) => new Promise((resolve, reject) => {
-    waiting.push({ args, answer: (data) => { resolve(answer(data)) }, refuse: () => { reject(serviceError('ServiceRefused', 'too many')) } })
-  })
+  const waiting: { args: unknown[]; answer: (data: unknown) => void; refuse: () => void }[] = []
+  const ask: AskService = (_, __, args) =>
+    new Promise((resolve, reject) => {
+      waiting.push({
+        args,
+        answer: data => {
+          resolve(answer(data))
+        },
+        refuse: () => {
+          reject(serviceError('ServiceRefused', 'too many'))
+        },
+      })
+    })
   return { ask, waiting }
 }
 const turn = () => new Promise(resolve => setImmediate(resolve))
@@ -15,7 +24,11 @@ const turn = () => new Promise(resolve => setImmediate(resolve))
 test('equal calls under way are one call; later ones are calls of their own', async () => {
   const { ask, waiting } = held()
   const services = gate(ask)
-  const both = Promise.all([services.demand.related('chain', null, 'en'), services.demand.related('chain', null, 'en'), services.demand.related('bell', null, 'en')])
+  const both = Promise.all([
+    services.demand.related('chain', null, 'en'),
+    services.demand.related('chain', null, 'en'),
+    services.demand.related('bell', null, 'en'),
+  ])
   await turn()
   expect(waiting.map(each => each.args[0])).toEqual(['chain', 'bell'])
   for (const each of waiting) each.answer([each.args[0]])
@@ -37,7 +50,11 @@ test('no more than a budget is asked of one service at a time; another service h
   await turn()
   expect(waiting).toHaveLength(34)
   // More come while these are answered.
-  for (const each of waiting) { each.answer([]); await turn(); await turn() }
+  for (const each of waiting) {
+    each.answer([])
+    await turn()
+    await turn()
+  }
   expect(await Promise.all(many)).toHaveLength(100)
 })
 
@@ -71,7 +88,10 @@ test('after a refusal all calls to the service wait, longer after each; a succes
 test('suggestions are remembered, half ones not, and none once another service is asked', async () => {
   let complete = false
   let calls = 0
-  const services = gate(() => { calls++; return Promise.resolve({ ...answer(['a']), complete }) })
+  const services = gate(() => {
+    calls++
+    return Promise.resolve({ ...answer(['a']), complete })
+  })
   await services.site.suggest('b', null, 'en')
   complete = true
   await services.site.suggest('b', null, 'en')

@@ -9,7 +9,9 @@ const folder = temporaryFolder()
 const SIZE = { phrases: 3000, videos: 600, channels: 80 }
 const DAY = Date.UTC(2026, 9, 15)
 const file = join(folder, 'world.sqlite')
-beforeAll(() => { makeWorld(file, SIZE, 5, DAY) })
+beforeAll(() => {
+  makeWorld(file, SIZE, 5, DAY)
+})
 
 const dump = (path: string) => {
   const db = new Database(path, { readonly: true })
@@ -110,7 +112,9 @@ describe('what the services tell', () => {
 
   function countTitles(phrase: string): number {
     const db = new Database(file, { readonly: true })
-    const titles = (db.prepare('SELECT title FROM video').all() as { title: string }[]).map(row => ` ${row.title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')} `)
+    const titles = (db.prepare('SELECT title FROM video').all() as { title: string }[]).map(
+      row => ` ${row.title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')} `,
+    )
     db.close()
     return titles.filter(title => title.includes(` ${phrase} `) || title.includes(` ${phrase}s `)).length
   }
@@ -120,7 +124,13 @@ describe('misbehaviour', () => {
   test('refusals and failures come as often as they are asked for', async () => {
     const { demand, close } = openStandin(file, new Behaviour({ refuse: 0.3, fail: 0.2 }))
     const names: string[] = []
-    for (let i = 0; i < 400; i++) names.push(await demand.byRegion('bike chain', 'en').then(() => 'ok', (error: Error) => error.name))
+    for (let i = 0; i < 400; i++)
+      names.push(
+        await demand.byRegion('bike chain', 'en').then(
+          () => 'ok',
+          (error: Error) => error.name,
+        ),
+      )
     const part = (name: string) => names.filter(each => each === name).length / names.length
     expect(part('ServiceRefused')).toBeGreaterThan(0.22)
     expect(part('ServiceRefused')).toBeLessThan(0.38)

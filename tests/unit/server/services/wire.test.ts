@@ -13,19 +13,33 @@ let standin: ReturnType<typeof openStandin>
 const servers: Server[] = []
 const listen = async (server: Server) => {
   servers.push(server)
-  await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', () => { resolve() }) })
+  await new Promise<void>(resolve => {
+    server.listen(0, '127.0.0.1', () => {
+      resolve()
+    })
+  })
   return `http://127.0.0.1:${(server.address() as { port: number }).port}`
 }
 beforeAll(() => {
   makeWorld(join(folder, 'world.sqlite'), { phrases: 3000, videos: 600, channels: 60 }, 3, Date.UTC(2026, 9, 15))
   standin = openStandin(join(folder, 'world.sqlite'), behaviour)
 })
-afterAll(() => { standin.close(); for (const server of servers) { server.closeAllConnections(); server.close() } })
-beforeEach(() => { behaviour.current = { delayMs: 0, refuse: 0, fail: 0, half: 0 } })
+afterAll(() => {
+  standin.close()
+  for (const server of servers) {
+    server.closeAllConnections()
+    server.close()
+  }
+})
+beforeEach(() => {
+  behaviour.current = { delayMs: 0, refuse: 0, fail: 0, half: 0 }
+})
 
 test('every call says over the wire what it says in the same process', async () => {
   const remote = remoteServices({ address: await listen(serveStandin(standin, 'secret')), key: 'secret' })
-  const same = async (a: Promise<{ data: unknown }>, b: Promise<{ data: unknown }>) => { expect((await a).data).toEqual((await b).data) }
+  const same = async (a: Promise<{ data: unknown }>, b: Promise<{ data: unknown }>) => {
+    expect((await a).data).toEqual((await b).data)
+  }
   const search = await standin.site.search('bike chain', 'GB', 'en', 20)
   const [video] = search.data.videos
   await same(remote.site.search('bike chain', 'GB', 'en', 20), Promise.resolve(search))
@@ -34,13 +48,22 @@ test('every call says over the wire what it says in the same process', async () 
   await same(remote.site.channel(video!.channel.id, 'en'), standin.site.channel(video!.channel.id, 'en'))
   await same(remote.site.channelVideos(video!.channel.id, 'en'), standin.site.channelVideos(video!.channel.id, 'en'))
   await same(remote.site.trending('GB', 'en'), standin.site.trending('GB', 'en'))
-  await same(remote.demand.volumes(['bike chain', 'nobody asks this'], 'GB', 'en'), standin.demand.volumes(['bike chain', 'nobody asks this'], 'GB', 'en'))
+  await same(
+    remote.demand.volumes(['bike chain', 'nobody asks this'], 'GB', 'en'),
+    standin.demand.volumes(['bike chain', 'nobody asks this'], 'GB', 'en'),
+  )
   await same(remote.demand.history('bike chain', 'GB', 'en', 36), standin.demand.history('bike chain', 'GB', 'en', 36))
   await same(remote.demand.related('bike chain', 'GB', 'en'), standin.demand.related('bike chain', 'GB', 'en'))
   await same(remote.demand.byRegion('bike chain', 'en'), standin.demand.byRegion('bike chain', 'en'))
   await same(remote.web.suggest('bike c', 'GB', 'en'), standin.web.suggest('bike c', 'GB', 'en'))
-  await same(remote.web.videoBlock('how to fix bike chain', 'GB', 'en'), standin.web.videoBlock('how to fix bike chain', 'GB', 'en'))
-  await same(remote.web.blockVideos('how to fix bike chain', 'GB', 'en'), standin.web.blockVideos('how to fix bike chain', 'GB', 'en'))
+  await same(
+    remote.web.videoBlock('how to fix bike chain', 'GB', 'en'),
+    standin.web.videoBlock('how to fix bike chain', 'GB', 'en'),
+  )
+  await same(
+    remote.web.blockVideos('how to fix bike chain', 'GB', 'en'),
+    standin.web.blockVideos('how to fix bike chain', 'GB', 'en'),
+  )
 })
 
 test('refusals, failures and wrong keys come as what they are, and no message holds the key', async () => {
@@ -53,8 +76,12 @@ test('refusals, failures and wrong keys come as what they are, and no message ho
   const wrong = remoteServices({ address, key: 'wrong-key-1' }).demand.related('bike', null, 'en')
   await expect(wrong).rejects.toThrow('does not accept the key')
   await expect(wrong).rejects.not.toThrow('wrong-key-1')
-  await expect(remoteServices({ address: 'http://127.0.0.1:1', key: null }).demand.related('bike', null, 'en')).rejects.toMatchObject({ name: 'ServiceFailed', message: 'The service cannot be reached.' })
-  await expect(remoteServices({ address: `${address}/elsewhere`, key: 'secret' }).demand.related('bike', null, 'en')).rejects.toThrow('No such service')
+  await expect(
+    remoteServices({ address: 'http://127.0.0.1:1', key: null }).demand.related('bike', null, 'en'),
+  ).rejects.toMatchObject({ name: 'ServiceFailed', message: 'The service cannot be reached.' })
+  await expect(
+    remoteServices({ address: `${address}/elsewhere`, key: 'secret' }).demand.related('bike', null, 'en'),
+  ).rejects.toThrow('No such service')
 })
 
 test('a call that takes too long is late; half an answer says so', async () => {
@@ -67,17 +94,43 @@ test('a call that takes too long is late; half an answer says so', async () => {
 })
 
 describe('answers that are broken', () => {
-  const answering = (body: string, status = 200) => listen(createServer((_, response) => { response.writeHead(status, { 'Content-Type': 'application/json' }); response.end(body) }))
+  const answering = (body: string, status = 200) =>
+    listen(
+      createServer((_, response) => {
+        response.writeHead(status, { 'Content-Type': 'application/json' })
+        response.end(body)
+      }),
+    )
   test.each([
-    ['no JSON', 'hello', 'cannot be read'], ['another shape', '{"source":"x","at":1,"complete":true,"data":{"titleMatches":"many","videos":[]}}', 'an unexpected format (data.titleMatches)'], ['nothing', '', 'cannot be read'],
-    ['a video without a title', '{"source":"x","at":1,"complete":true,"data":{"titleMatches":1,"videos":[{"id":"v"}]}}', 'an unexpected format (data.videos.0'],
+    ['no JSON', 'hello', 'cannot be read'],
+    [
+      'another shape',
+      '{"source":"x","at":1,"complete":true,"data":{"titleMatches":"many","videos":[]}}',
+      'an unexpected format (data.titleMatches)',
+    ],
+    ['nothing', '', 'cannot be read'],
+    [
+      'a video without a title',
+      '{"source":"x","at":1,"complete":true,"data":{"titleMatches":1,"videos":[{"id":"v"}]}}',
+      'an unexpected format (data.videos.0',
+    ],
   ])('%s', async (_, body, message) => {
     const remote = remoteServices({ address: await answering(body), key: null })
-    await expect(remote.site.search('bike', null, 'en', 20)).rejects.toMatchObject({ name: 'ServiceFailed', message: expect.stringContaining(message) })
+    await expect(remote.site.search('bike', null, 'en', 20)).rejects.toMatchObject({
+      name: 'ServiceFailed',
+      message: expect.stringContaining(message),
+    })
   })
   test('a redirect is not followed', async () => {
-    const server = await listen(createServer((_, response) => { response.writeHead(302, { Location: 'http://127.0.0.1:1/' }); response.end() }))
-    await expect(remoteServices({ address: server, key: 'secret' }).site.trending(null, 'en')).rejects.toMatchObject({ name: 'ServiceFailed' })
+    const server = await listen(
+      createServer((_, response) => {
+        response.writeHead(302, { Location: 'http://127.0.0.1:1/' })
+        response.end()
+      }),
+    )
+    await expect(remoteServices({ address: server, key: 'secret' }).site.trending(null, 'en')).rejects.toMatchObject({
+      name: 'ServiceFailed',
+    })
   })
 })
 

@@ -4,37 +4,60 @@ import { join } from 'node:path'
 import { keptThread, ThreadEnded } from '../../../../server/threads/keptThread'
 import { temporaryFolder } from '../files'
 
-interface Counter { count: () => number, hang: () => Promise<never>, end: (code: number) => void, fail: () => void }
+interface Counter {
+  count: () => number
+  hang: () => Promise<never>
+  end: (code: number) => void
+  fail: () => void
+}
 
 const folder = temporaryFolder()
 const entry = join(folder, 'counter.mjs')
 beforeAll(() => {
-  writeFileSync(join(folder, 'counter.ts'), `
+  writeFileSync(
+    join(folder, 'counter.ts'),
+    `
     import * as Comlink from '${require.resolve('comlink')}'
     import nodeEndpoint from '${join(process.cwd(), 'node_modules/comlink/dist/esm/node-adapter.mjs')}'
     import { parentPort } from 'node:worker_threads'
     let n = 0
-    Comlink.expose({ count: () => ++n, hang: () => new Promise(() => undefined), end: (code) => process.exit(code), fail: () => { setImmediate(() => { throw new Error('broken') }) } }, nodeEndpoint(parentPort))`)
-  buildSync({ entryPoints: [join(folder, 'counter.ts')], outfile: entry, bundle: true, platform: 'node', format: 'esm' })
+    Comlink.expose({ count: () => ++n, hang: () => new Promise(() => undefined), end: (code) => process.exit(code), fail: () => { setImmediate(() => { throw new Error('broken') }) } }, nodeEndpoint(parentPort))`,
+  )
+  buildSync({
+    entryPoints: [join(folder, 'counter.ts')],
+    outfile: entry,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+  })
 })
 
 const log = jest.spyOn(console, 'error').mockImplementation(() => undefined)
-afterAll(() => { log.mockRestore() })
+afterAll(() => {
+  log.mockRestore()
+})
 
-test.each([['ends', (thread: ReturnType<typeof keptThread<Counter>>) => thread.ask(remote => remote.end(3))], ['throws', (thread: ReturnType<typeof keptThread<Counter>>) => thread.ask(remote => remote.fail())]])('a thread that %s leaves nobody waiting and is started anew', async (_, end) => {
-  const thread = keptThread<Counter>('The counter', entry)
-  expect(thread.running()).toBe(false)
-  expect(await thread.ask(remote => remote.count())).toBe(1)
-  expect(await thread.ask(remote => remote.count())).toBe(2)
-  const waiting = thread.ask(remote => remote.hang())
-  end(thread).catch(() => undefined)
-  await expect(waiting).rejects.toThrow(ThreadEnded)
-  await expect(waiting).rejects.toThrow('The counter had to be restarted. Try again.')
-  expect(log).toHaveBeenCalled()
-  expect(thread.running()).toBe(false)
-  expect(await thread.ask(remote => remote.count())).toBe(1)
-  await thread.close()
-}, 20_000)
+test.each([
+  ['ends', (thread: ReturnType<typeof keptThread<Counter>>) => thread.ask(remote => remote.end(3))],
+  ['throws', (thread: ReturnType<typeof keptThread<Counter>>) => thread.ask(remote => remote.fail())],
+])(
+  'a thread that %s leaves nobody waiting and is started anew',
+  async (_, end) => {
+    const thread = keptThread<Counter>('The counter', entry)
+    expect(thread.running()).toBe(false)
+    expect(await thread.ask(remote => remote.count())).toBe(1)
+    expect(await thread.ask(remote => remote.count())).toBe(2)
+    const waiting = thread.ask(remote => remote.hang())
+    end(thread).catch(() => undefined)
+    await expect(waiting).rejects.toThrow(ThreadEnded)
+    await expect(waiting).rejects.toThrow('The counter had to be restarted. Try again.')
+    expect(log).toHaveBeenCalled()
+    expect(thread.running()).toBe(false)
+    expect(await thread.ask(remote => remote.count())).toBe(1)
+    await thread.close()
+  },
+  20_000,
+)
 
 test('closing is no failure', async () => {
   log.mockClear()

@@ -7,8 +7,13 @@ describe('tag-lead', () => {
     const later = checkOf('tag-lead', { tags: ['chain', 'clean bike chain'] }, { lead })
     expect(later.points).toBeCloseTo(6)
     expect(later.fixes[0]!.value).toEqual(['clean bike chain', 'chain'])
-    expect(checkOf('tag-lead', { tags: ['chain'] }, { lead })).toMatchObject({ state: 'missing', fixes: [{ value: ['clean bike chain', 'chain'] }] })
-    expect(checkOf('tag-lead', { tags: ['chain', 'clean bike chain'] }, { lead, settings: { position: 'any' } }).state).toBe('met')
+    expect(checkOf('tag-lead', { tags: ['chain'] }, { lead })).toMatchObject({
+      state: 'missing',
+      fixes: [{ value: ['clean bike chain', 'chain'] }],
+    })
+    expect(
+      checkOf('tag-lead', { tags: ['chain', 'clean bike chain'] }, { lead, settings: { position: 'any' } }).state,
+    ).toBe('met')
   })
 })
 
@@ -37,12 +42,20 @@ describe('tag-repeats', () => {
 })
 
 describe('tag-count', () => {
-  test('repeats count once', () => expect(checkOf('tag-count', { tags: ['a', 'A', 'b'] }, { settings: { least: 4, most: 9 } }).points).toBeCloseTo(5))
-  test('more than wanted', () => expect(checkOf('tag-count', { tags: ['a', 'b', 'c', 'd'] }, { settings: { least: 1, most: 2 } }).points).toBeCloseTo(5))
+  test('repeats count once', () =>
+    expect(checkOf('tag-count', { tags: ['a', 'A', 'b'] }, { settings: { least: 4, most: 9 } }).points).toBeCloseTo(5))
+  test('more than wanted', () =>
+    expect(
+      checkOf('tag-count', { tags: ['a', 'b', 'c', 'd'] }, { settings: { least: 1, most: 2 } }).points,
+    ).toBeCloseTo(5))
 })
 
 describe('tag-support', () => {
-  const draft = { title: 'Index a rear derailleur', description: 'Gears that skip.', tags: ['rear derailer', 'skipping gears', 'piano lessons', 'how to'] }
+  const draft = {
+    title: 'Index a rear derailleur',
+    description: 'Gears that skip.',
+    tags: ['rear derailer', 'skipping gears', 'piano lessons', 'how to'],
+  }
 
   test('misspellings and other endings are borne out, other subjects are not', () => {
     const check = checkOf('tag-support', draft)

@@ -30,7 +30,9 @@ describe('title-lead', () => {
 
   test('offers the lead alone where both do not fit', () => {
     const check = checkOf('title-lead', { title: 'x'.repeat(95) }, { lead })
-    expect(check.fixes).toMatchObject([{ label: 'Use the lead as the title', field: 'title', value: 'Index a rear derailleur' }])
+    expect(check.fixes).toMatchObject([
+      { label: 'Use the lead as the title', field: 'title', value: 'Index a rear derailleur' },
+    ])
   })
 
   test('without a lead, or without the field, it does not apply', () => {
@@ -44,7 +46,9 @@ describe('title-front', () => {
     expect(checkOf('title-front', { title: 'How to index a rear derailleur' }, { lead }).state).toBe('met')
     const before = 'Everything that we have learnt in forty winters about how '
     expect(checkOf('title-front', { title: `${before}to index a rear derailleur` }, { lead }).points).toBe(4)
-    expect(checkOf('title-front', { title: `${before}and why you should always index a rear derailleur` }, { lead }).state).toBe('missing')
+    expect(
+      checkOf('title-front', { title: `${before}and why you should always index a rear derailleur` }, { lead }).state,
+    ).toBe('missing')
   })
 })
 
@@ -84,8 +88,12 @@ describe('title-is-lead', () => {
 describe('title-width', () => {
   test('short of the least in proportion, over the most in proportion', () => {
     // 30 of 40 characters asked for: .75. 75 where 60 are allowed: 1 − 15/60 = .75.
-    expect(checkOf('title-width', { title: 'x'.repeat(30) }, { settings: { least: 40, most: 60 } }).points).toBeCloseTo(7.5)
-    expect(checkOf('title-width', { title: 'x'.repeat(75) }, { settings: { least: 40, most: 60, aim: 'short' } }).points).toBeCloseTo(7.5)
+    expect(checkOf('title-width', { title: 'x'.repeat(30) }, { settings: { least: 40, most: 60 } }).points).toBeCloseTo(
+      7.5,
+    )
+    expect(
+      checkOf('title-width', { title: 'x'.repeat(75) }, { settings: { least: 40, most: 60, aim: 'short' } }).points,
+    ).toBeCloseTo(7.5)
     expect(checkOf('title-width', { title: 'x'.repeat(50) }, { settings: { least: 40, most: 60 } }).state).toBe('met')
   })
 })
@@ -118,6 +126,12 @@ describe('title-kept', () => {
 
   test('spoken words bear a title out too', () => {
     const captions = '1\n00:00:01,000 --> 00:00:03,000\nall of it costs ten pounds\n'
-    expect(checkOf('title-kept', { title: 'Fix squeaking brakes for ten pounds', description: 'How to fix brakes that squeak.', captions }).state).toBe('met')
+    expect(
+      checkOf('title-kept', {
+        title: 'Fix squeaking brakes for ten pounds',
+        description: 'How to fix brakes that squeak.',
+        captions,
+      }).state,
+    ).toBe('met')
   })
 })
