@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiCalendarMonthOutline,
-  mdiChartScatterPlot,
-  mdiFileUploadOutline,
-  mdiGroup,
-  mdiMapMarkerMultipleOutline,
-  mdiTable,
-} from '@mdi/js'
+import { mdiFileUploadOutline, mdiMapMarkerMultipleOutline } from '@mdi/js'
 import { useDropZone } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { regionName } from '~/composables/figures'
@@ -84,31 +77,7 @@ const { isOverDropZone } = useDropZone(screen, {
   },
 })
 
-const ideas = computed(() =>
-  [...new Set([tray.tray.lead, ...tray.tray.support.slice(0, 4), brief.fields?.topic.toLowerCase() || null])].filter(
-    (idea): idea is string => idea !== null && idea !== '' && idea.length <= 200,
-  ),
-)
-const unsearched = computed(
-  () =>
-    demand.rows.length > 0 &&
-    !filtered.value &&
-    !demand.answer?.missing.length &&
-    demand.rows.every(row => row.volume === null && row.volumeAll === null),
-)
-const VIEWS = [
-  { view: 'table', title: 'Table', icon: mdiTable },
-  { view: 'chart', title: 'Chart', icon: mdiChartScatterPlot },
-  { view: 'year', title: 'Year', icon: mdiCalendarMonthOutline },
-  { view: 'groups', title: 'Groups', icon: mdiGroup },
-] as const
 /** Phrases that places are crossed with: those selected, else the lead, else the seed. */
-/** The seeds that hardly any phrase contains, in words. */
-const hardly = computed(() =>
-  new Intl.ListFormat('en', { type: 'disjunction' }).format([
-    ...new Set(demand.answer?.near.map(each => `“${each.seed}”`)),
-  ]),
-)
 const bases = computed(() =>
   demand.selected.length ? demand.selected : [tray.tray.lead ?? query.value.seed].filter(Boolean),
 )
@@ -118,11 +87,7 @@ function importFile() {
   importOpen.value = true
 }
 useViewKeys({
-  views: VIEWS.map(
-    ({ view }) =>
-      () =>
-        show(view),
-  ),
+  views: DEMAND_VIEWS.map(each => () => show(each)),
   escape: () => {
     if (phrase.value !== null) void open(null)
   },
@@ -147,106 +112,16 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
     </div>
     <template v-if="query.seed">
       <DemandFilters :filters="filters" :filtered="filtered" @filter="filter" @clear="clear" />
-      <div class="status small" data-test="demand-status">
-        <span v-if="demand.state === 'loading'"
-          >Loading “{{ query.seed }}” …
-          <button class="plain link" data-test="look-stop" @click="demand.giveUp()">Stop</button></span
-        >
-        <template v-else-if="demand.state === 'ready' && demand.answer">
-          <span
-            ><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong>
-            {{ demand.answer.total === 1 ? 'phrase' : 'phrases'
-            }}{{ filtered ? (demand.answer.total === 1 ? ' matches the filters' : ' match the filters') : ''
-            }}<template v-if="demand.rows.length < demand.answer.total"
-              >, the first {{ demand.rows.length.toLocaleString('en') }} shown ·
-              <button class="plain link" @click="demand.more(language)">show more</button></template
-            ><template v-if="demand.answer.withheld"
-              >, {{ demand.answer.withheld }} hidden ·
-              <button class="plain link" data-test="show-aside" @click="filter({ aside: '1', tray: '' })">
-                show
-              </button></template
-            ></span
-          >
-          <span v-if="demand.judging" class="judging"
-            ><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing,
-            {{ demand.left }} left
-            <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span
-          >
-          <span v-else class="muted"
-            >{{ demand.difficultyKnown.toLocaleString('en') }} assessed
-            <button
-              v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)"
-              class="plain link"
-              @click="demand.judge(language)"
-            >
-              assess more</button
-            ><template
-              v-if="demand.answer.total > demand.difficultyKnown && demand.answer.total > 400 && !jobs.running.length"
-            >
-              <button class="plain link" data-test="judge-all" @click="demand.judgeAll(language)">
-                assess all
-              </button></template
-            ></span
-          >
-          <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">
-            New figures arrived. Sort again
-          </button>
-          <button
-            v-else-if="demand.stale && !demand.judging"
-            class="plain link"
-            data-test="demand-stale"
-            @click="demand.again(language)"
-          >
-            Figures have changed. Reload
-          </button>
-          <span v-if="unsearched" class="muted"
-            >No source has search figures for it.
-            <button class="plain link" @click="importFile">Import a list</button></span
-          >
-          <span v-if="demand.answer.missing.length" class="missing"
-            >Missing: {{ demand.answer.missing.join(', ') }}.
-            <button class="plain link" @click="demand.again(language, true)">Ask again</button></span
-          >
-          <span v-if="demand.judgeProblem" class="missing"
-            >Some phrases could not be assessed: {{ demand.judgeProblem }}
-            <button class="plain link" @click="demand.judge(language)">Try again</button></span
-          >
-        </template>
-        <v-btn-toggle
-          :model-value="view"
-          mandatory
-          density="compact"
-          variant="outlined"
-          color="primary"
-          divided
-          class="views"
-          aria-label="View"
-          ><v-btn
-            v-for="each in VIEWS"
-            :key="each.view"
-            :value="each.view"
-            size="small"
-            :prepend-icon="each.icon"
-            :data-test="`view-${each.view}`"
-            @click="show(each.view)"
-            >{{ each.title }}</v-btn
-          ></v-btn-toggle
-        >
-      </div>
-      <section
-        v-if="demand.state === 'ready' && demand.answer?.near.length"
-        class="sheet near small"
-        aria-label="Near phrases"
-        data-test="near"
-      >
-        <h2>Few phrases contain {{ hardly }}. Did you mean:</h2>
-        <ul>
-          <li v-for="each in demand.answer.near" :key="each.phrase">
-            <button class="plain link" @click="ask(each.phrase)">{{ each.phrase }}</button>
-            <span class="muted">{{ each.why }}</span>
-          </li>
-        </ul>
-      </section>
+      <DemandStatus
+        :seed="query.seed"
+        :filtered
+        :view
+        :language
+        @view="show"
+        @aside="filter({ aside: '1', tray: '' })"
+        @import="importFile"
+      />
+      <DemandNear v-if="demand.state === 'ready' && demand.answer?.near.length" :near="demand.answer.near" @ask="ask" />
       <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
         <h2>Could not load phrases</h2>
         <p>{{ demand.problem }}</p>
@@ -334,23 +209,7 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
         @places="cross(true)"
       />
     </template>
-    <div v-else class="sheet state" data-test="demand-empty">
-      <h2>What do people search for, and can I win it?</h2>
-      <p>
-        Type a topic above to see what people search for, how often, how strong the competition is, and one figure that
-        combines the two.
-      </p>
-      <p class="muted">
-        The data that ships with Fonetra is simulated: it covers bicycle repair and a few related trades in an invented
-        world. For anything else, import a list of phrases with their searches.
-      </p>
-      <p v-if="ideas.length">
-        From this brief:
-        <v-btn v-for="idea in ideas" :key="idea" class="ma-1" variant="outlined" size="small" @click="ask(idea)">{{
-          idea
-        }}</v-btn>
-      </p>
-    </div>
+    <DemandEmpty v-else @ask="ask" />
     <LazyDemandWorth
       v-if="working !== null"
       :phrase="working"
@@ -401,46 +260,6 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
 }
 .region {
   flex: 0 0 190px;
-}
-.status {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  min-height: 28px;
-}
-.views {
-  margin-left: auto;
-  height: 28px;
-  flex: none;
-}
-.judging {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-}
-.link {
-  color: var(--teal);
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-.missing {
-  color: var(--plum);
-}
-.near {
-  padding: 8px 14px;
-}
-.near h2 {
-  font-size: 13px;
-}
-.near ul {
-  columns: 2 300px;
-  list-style: none;
-  margin: 4px 0 0;
-  padding: 0;
-}
-.near li {
-  overflow-wrap: anywhere;
-  break-inside: avoid;
 }
 .state {
   padding: 36px;

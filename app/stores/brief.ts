@@ -6,6 +6,7 @@ import { applyList, applyText } from '../../core/draft/edits'
 import type { BriefField, BriefFields } from '../../core/brief/brief'
 import type { Brief, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
+import { findOrphans, holdWindowLock, storeUnsaved, type Edits } from '~/composables/unsaved'
 import { WINDOW } from '~/composables/window'
 import { remember } from '~/composables/remember'
 import { useAccess } from './access'
@@ -19,17 +20,13 @@ const RETRIES = [1000, 2000, 5000]
 /** Answers that come again however often one asks. */
 const FINAL = [400, 401, 403, 404, 413, 422]
 
-type Changes = Partial<Record<BriefField, { revision: number; value: unknown }>>
 interface Sent {
   editId: string
   client: string
-  fields: Changes
+  fields: Edits
 }
 type Status = 'saved' | 'waiting' | 'saving' | 'problem'
 
-/** Where a window keeps what is not saved yet: by brief, then by window, so that none clears another's. */
-const journalKey = (id: string, client = '') => `fonetra.unsaved.${id}.${client}`
-const lockName = (client: string) => `fonetra.window.${client}`
 /** A copy without proxies, which can be sent and kept. */
 const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
@@ -62,18 +59,16 @@ export const useBrief = defineStore('brief', () => {
 
   const fields = computed<BriefFields | null>(() => brief.value?.fields ?? null)
 
-  function journal() {
-    if (!brief.value) return
-    const key = journalKey(brief.value.id, client)
-    if (!dirty.size) return localStorage.removeItem(key)
-    const kept = Object.fromEntries(
-      [...dirty].map(field => [field, { revision: brief.value!.revisions[field], value: brief.value!.fields[field] }]),
+  /** The fields that are not saved yet, with the revision each was changed from. */
+  const unsaved = (): Edits =>
+    Object.fromEntries(
+      [...dirty].map(field => [
+        field,
+        { revision: brief.value!.revisions[field], value: plain(brief.value!.fields[field]) },
+      ]),
     )
-    try {
-      localStorage.setItem(key, JSON.stringify(kept))
-    } catch {
-      /* The browser's storage is full or off: the server's copy is then the only one. */
-    }
+  function journal() {
+    if (brief.value) storeUnsaved(brief.value.id, unsaved())
   }
 
   async function load(id: string) {
@@ -95,28 +90,12 @@ export const useBrief = defineStore('brief', () => {
     await recover(found)
   }
 
-  function journalled(key: string): Changes {
-    try {
-      return JSON.parse(localStorage.getItem(key) ?? '{}') as Changes
-    } catch {
-      // Written by something else, or cut off: there is nothing in it to take up.
-      return {}
-    }
-  }
-
   /** Edits that a window which is gone could not save are taken up again. */
   async function recover(found: Brief) {
-    const prefix = journalKey(found.id)
-    const keys = Object.keys(localStorage).filter(key => key.startsWith(prefix))
-    if (!keys.length) return
-    // Without locks, as under a plain address of a network, only this window's own are known to be nobody's.
-    const open = navigator.locks ? new Set((await navigator.locks.query()).held?.map(lock => lock.name)) : null
+    const take = await findOrphans(found.id)
     if (brief.value?.id !== found.id) return
-    const orphan = (window: string) => window === client || (open !== null && !open.has(lockName(window)))
-    for (const key of keys.filter(each => orphan(each.slice(prefix.length)))) {
-      const kept = journalled(key)
-      localStorage.removeItem(key)
-      for (const [field, change] of Object.entries(kept) as [BriefField, { revision: number; value: unknown }][]) {
+    for (const edits of take()) {
+      for (const [field, change] of Object.entries(edits) as [BriefField, { revision: number; value: unknown }][]) {
         if (same(change.value, brief.value.fields[field])) continue
         Object.assign(brief.value.revisions, { [field]: change.revision })
         assign(field, change.value)
@@ -216,13 +195,7 @@ export const useBrief = defineStore('brief', () => {
     clearTimeout(timer)
     if (underWay) return underWay
     if (!brief.value || conflicts.value) return Promise.resolve()
-    if (!sent && dirty.size) {
-      const of = (field: BriefField) => ({
-        revision: brief.value!.revisions[field],
-        value: plain(brief.value!.fields[field]),
-      })
-      sent = { editId: uuid(), client, fields: Object.fromEntries([...dirty].map(field => [field, of(field)])) }
-    }
+    if (!sent && dirty.size) sent = { editId: uuid(), client, fields: unsaved() }
     if (!sent) return Promise.resolve()
     firstChange = 0
     status.value = 'saving'
@@ -326,8 +299,7 @@ export const useBrief = defineStore('brief', () => {
     },
   )
   if (typeof window !== 'undefined') {
-    // Held as long as this window lives: others tell by it whose unsaved edits are orphans.
-    void navigator.locks?.request(lockName(client), () => new Promise(() => undefined))
+    holdWindowLock()
     window.addEventListener('beforeunload', () => {
       if (dirty.size) void save(true)
     })

@@ -2,12 +2,11 @@ import { Bits } from './bits'
 
 /*
  * A column read once from end to end, for a bound nobody has asked for before. Whether a value passes is as good as
- * chance, so that a processor guesses a branch wrong every other time: the answers are worked out by whole numbers alone, without
- * one, thirty-two before they are written. A positive float orders as the whole number its bits make, and what is not a
- * number lies above infinity. A column has room for a multiple of thirty-two values; those past the size do not count.
- *
- * Thirty-two are a function of their own: bounds are typed now and then only, and V8 compiles a function well that is
- * called thirty thousand times a scan, but not one whose single call lasts it.
+ * chance, so that a processor guesses a branch wrong every other time: the answers are worked out by whole numbers
+ * alone, without one, thirty-two before they are written. A positive float orders as the whole number its bits make,
+ * and what is not a number lies above infinity. A column has room for a multiple of thirty-two values; those past the
+ * size do not count.  Thirty-two are a function of their own: bounds are typed now and then only, and V8 compiles a
+ * function well that is called thirty thousand times a scan, but not one whose single call lasts it.
  */
 
 /** An infinite 32-bit float as a whole number. */

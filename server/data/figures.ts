@@ -168,8 +168,8 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
         const figure = figures[i]!
         const text = figure.keyed ? figure.phrase : phraseKey(figure.phrase)
         // After a new phrase mostly comes another new one: it is added at once, and looked up only when that fails.
-        const added = expectNew ? addIfNew(text, language) : undefined
-        const seen = added === undefined ? idOf(language, text) : undefined
+        const added: number | undefined = expectNew ? addIfNew(text, language) : undefined
+        const seen: number | undefined = added === undefined ? idOf(language, text) : undefined
         const id = added ?? seen ?? add(text, language)
         expectNew = seen === undefined
         ids.push(id)

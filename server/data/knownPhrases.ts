@@ -47,11 +47,11 @@ const JOINS = `LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = @region A
 /** A row of `KNOWN` as read raw: with thousands of rows, naming each column twice is most of the cost. */
 // prettier-ignore
 type KnownRow = [
-  id: number, text: string, words: number, via: number, volume: number | null, volumeAll: number | null, change: number | null,
-  competition: number | null, direction: Trend['direction'] | null, yearly: number | null, difficulty: number | null,
-  titleMatches: number | null, videoBlock: number | null, advertiser: number | null, seasonStrength: number | null,
-  seasonPeaks: number | null, spiked: number | null, intent: Intent | null, strengths: Buffer | null, more: number | null,
-  results: number | null, readAs: string | null,
+  id: number, text: string, words: number, via: number, volume: number | null, volumeAll: number | null,
+  change: number | null, competition: number | null, direction: Trend['direction'] | null, yearly: number | null,
+  difficulty: number | null, titleMatches: number | null, videoBlock: number | null, advertiser: number | null,
+  seasonStrength: number | null, seasonPeaks: number | null, spiked: number | null, intent: Intent | null,
+  strengths: Buffer | null, more: number | null, results: number | null, readAs: string | null,
 ]
 const KNOWN_COLUMNS = 22
 

@@ -1,10 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { polygonContains } from 'd3-polygon'
-import { scaleLinear, scaleLog } from 'd3-scale'
 import { computed, ref } from 'vue'
-import { SUREST } from '../../../core/rivals/forecast'
-import { DIFFICULTY_BANDS } from '../../../core/demand/bands'
 import type { PhraseRow } from '../../../shared/phrases'
 import { chanceText, inFull, rounded } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
@@ -16,66 +13,8 @@ const emit = defineEmits<{ open: [phrase: string] }>()
 const tray = useTray()
 const frame = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(frame)
-const MARGIN = { left: 52, right: 18, top: 14, bottom: 40 }
-/** Above this many searches, and below this difficulty (or above this chance), lies the good corner. */
-const GOOD_VOLUME = 500
-const GOOD_CHANCE = 0.7
-const middling = DIFFICULTY_BANDS.find(band => band.name === 'high')!.from
-
-/** Chances crowd near certainty: they are drawn by their odds, within what can be told apart. */
-const LEAST_CHANCE = 0.005
-const odds = (chance: number) => {
-  const within = Math.min(SUREST, Math.max(LEAST_CHANCE, chance))
-  return Math.log(within / (1 - within))
-}
-const hold = (row: PhraseRow) =>
-  props.whom === 'channel' ? (row.chance === null ? null : odds(row.chance)) : row.difficulty
-const known = computed(() => props.rows.filter(row => row.volume !== null && row.volume > 0 && hold(row) !== null))
+const { margin, known, x, y, xTicks, yTicks, points, promising } = useDemandScales(props, width, height)
 const unknown = computed(() => props.rows.length - known.value.length)
-/** The round figure at or below the least asked for: 1, 2 or 5 times a power of ten. */
-const leftEnd = computed(() => {
-  const least = Math.max(1, Math.min(100, ...known.value.map(row => row.volume!)))
-  const power = 10 ** Math.floor(Math.log10(least))
-  return power * (least >= 5 * power ? 5 : least >= 2 * power ? 2 : 1)
-})
-const x = computed(() =>
-  scaleLog()
-    .domain([leftEnd.value, Math.max(1000, ...known.value.map(row => row.volume!)) * 1.2])
-    .range([MARGIN.left, width.value - MARGIN.right]),
-)
-const y = computed(() =>
-  scaleLinear()
-    .domain(
-      props.whom === 'channel'
-        ? [Math.min(odds(0.3), ...known.value.map(row => hold(row)!)) - 0.4, odds(1) + 0.4]
-        : [0, Math.max(60, ...known.value.map(row => hold(row)!)) + 5],
-    )
-    .range([height.value - MARGIN.bottom, MARGIN.top]),
-)
-const points = computed(() => known.value.map(row => ({ row, x: x.value(row.volume!), y: y.value(hold(row)!) })))
-/** The good corner: at the top for a chance, at the bottom for difficulty. */
-const good = computed(() => {
-  const edge = y.value(props.whom === 'channel' ? odds(GOOD_CHANCE) : middling)
-  const bottom = height.value - MARGIN.bottom
-  return {
-    x: x.value(GOOD_VOLUME),
-    ...(props.whom === 'channel'
-      ? { from: MARGIN.top, to: edge, text: MARGIN.top + 16 }
-      : { from: edge, to: bottom, text: bottom - 8 }),
-  }
-})
-const xTicks = computed(() =>
-  [1, 10, 100, 1000, 10_000, 100_000, 1_000_000].filter(
-    tick => tick >= x.value.domain()[0]! && tick <= x.value.domain()[1]!,
-  ),
-)
-const yTicks = computed(() =>
-  props.whom === 'channel'
-    ? [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, SUREST]
-        .map(chance => ({ at: odds(chance), text: `${chance === SUREST ? '> ' : ''}${Math.round(chance * 100)}` }))
-        .filter(tick => tick.at >= y.value.domain()[0]!)
-    : y.value.ticks(6).map(tick => ({ at: tick, text: String(tick) })),
-)
 
 const hovered = ref<(typeof points.value)[number] | null>(null)
 const lasso = ref<[number, number][]>([])
@@ -122,21 +61,26 @@ function up(event: PointerEvent) {
   selected.value = [...new Set([...(adds ? selected.value : []), ...inside])]
 }
 const markOf = (phrase: string) => tray.phrases.find(each => each.phrase === phrase)?.mark
-const goodRows = computed(() =>
+const promisingRows = computed(() =>
   points.value
-    .filter(point => point.x >= good.value.x && point.y >= good.value.from && point.y <= good.value.to)
+    .filter(point => point.x >= promising.value.x && point.y >= promising.value.from && point.y <= promising.value.to)
     .map(point => point.row.phrase),
 )
+const label = computed(() => {
+  const against = props.whom === 'channel' ? 'the chance of page one' : 'difficulty'
+  const promisingCount = `${promisingRows.value.length} are promising`
+  return `Searches a month against ${against} of ${known.value.length} phrases; ${promisingCount}`
+})
 </script>
 
 <template>
   <div class="sheet chart" data-test="chart">
     <p class="small muted head">
       {{ known.length.toLocaleString('en') }} phrases<template v-if="unknown"
-        >; {{ unknown.toLocaleString('en') }} not assessed or without searches are not drawn</template
-      >. Draw round several to select them (Shift adds); click one for its sheet.
-      <button class="plain link" data-test="select-good" @click="selected = goodRows">
-        Select the {{ goodRows.length }} in the good corner
+        >; {{ unknown.toLocaleString('en') }} not shown: not assessed, or no search figures</template
+      >. Draw around several to select them (Shift adds to the selection). Click one to open its sheet.
+      <button class="plain link" data-test="select-good" @click="selected = promisingRows">
+        Select the {{ promisingRows.length }} most promising
       </button>
     </p>
     <div
@@ -147,36 +91,30 @@ const goodRows = computed(() =>
       @pointerup="up"
       @pointerleave="hovered = null"
     >
-      <svg
-        v-if="width && height"
-        :width="width"
-        :height="height"
-        role="img"
-        :aria-label="`Searches a month against ${whom === 'channel' ? 'the chance of page one' : 'difficulty'} of ${known.length} phrases; ${goodRows.length} lie in the good corner`"
-      >
+      <svg v-if="width && height" :width="width" :height="height" role="img" :aria-label="label">
         <rect
           class="good"
-          :x="good.x"
-          :y="good.from"
-          :width="Math.max(0, width - MARGIN.right - good.x)"
-          :height="Math.max(0, good.to - good.from)"
+          :x="promising.x"
+          :y="promising.from"
+          :width="Math.max(0, width - margin.right - promising.x)"
+          :height="Math.max(0, promising.to - promising.from)"
         />
-        <text class="goodname" :x="width - MARGIN.right - 6" :y="good.text" text-anchor="end">
-          {{ whom === 'channel' ? 'much asked for, likely mine' : 'much asked for, weakly held' }}
+        <text class="goodname" :x="width - margin.right - 6" :y="promising.text" text-anchor="end">
+          {{ whom === 'channel' ? 'many searches, good chance' : 'many searches, low difficulty' }}
         </text>
         <g class="axis">
           <line
             v-for="tick in yTicks"
             :key="`y${tick.text}`"
-            :x1="MARGIN.left"
-            :x2="width - MARGIN.right"
+            :x1="margin.left"
+            :x2="width - margin.right"
             :y1="y(tick.at)"
             :y2="y(tick.at)"
           />
           <text
             v-for="tick in yTicks"
             :key="`yt${tick.text}`"
-            :x="MARGIN.left - 8"
+            :x="margin.left - 8"
             :y="y(tick.at) + 4"
             text-anchor="end"
           >
@@ -187,8 +125,8 @@ const goodRows = computed(() =>
           <line
             v-for="tick in xTicks"
             :key="`x${tick}`"
-            :y1="MARGIN.top"
-            :y2="height - MARGIN.bottom"
+            :y1="margin.top"
+            :y2="height - margin.bottom"
             :x1="x(tick)"
             :x2="x(tick)"
           />
@@ -196,18 +134,18 @@ const goodRows = computed(() =>
             v-for="tick in xTicks"
             :key="`xt${tick}`"
             :x="x(tick)"
-            :y="height - MARGIN.bottom + 16"
+            :y="height - margin.bottom + 16"
             text-anchor="middle"
           >
             {{ rounded(tick) }}
           </text>
         </g>
-        <text class="axisname" :x="(MARGIN.left + width - MARGIN.right) / 2" :y="height - 6" text-anchor="middle">
+        <text class="axisname" :x="(margin.left + width - margin.right) / 2" :y="height - 6" text-anchor="middle">
           searches a month, log scale
         </text>
         <text
           class="axisname"
-          :transform="`translate(13 ${(MARGIN.top + height - MARGIN.bottom) / 2}) rotate(-90)`"
+          :transform="`translate(13 ${(margin.top + height - margin.bottom) / 2}) rotate(-90)`"
           text-anchor="middle"
         >
           {{ whom === 'channel' ? 'chance of page one, %, by odds' : 'difficulty' }}

@@ -83,6 +83,10 @@ const pick = (phrase: string) => {
     ? selected.value.filter(each => each !== phrase)
     : [...selected.value, phrase]
 }
+function monthTitle(i: number, value: number | null, most: number): string {
+  if (value === null) return `${titleOf(i)}: unknown`
+  return `${titleOf(i)}: ${Math.round(value).toLocaleString('en')} searches, ${percent(value / most)} of the highest`
+}
 </script>
 
 <template>
@@ -159,7 +163,7 @@ const pick = (phrase: string) => {
               :key="i"
               :style="{ '--part': part(value, item.most) }"
               :class="{ none: value === null, peak: calendar && item.row.season?.peaks.includes(i) }"
-              :title="`${titleOf(i)}: ${value === null ? 'unknown' : `${Math.round(value).toLocaleString('en')} searches, ${percent(value / item.most)} of its most`}`"
+              :title="monthTitle(i, value, item.most)"
           /></span>
           <span class="volume figure small">{{ rounded(item.row.volume) }}</span>
         </div>

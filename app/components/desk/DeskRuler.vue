@@ -22,7 +22,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(scale.value / 10) +
   <div
     class="ruler figure"
     data-test="ruler"
-    :aria-label="`${used} of ${limit} characters${cut === null ? ', all shown on a phone' : `, a phone cuts at ${cut}`}`"
+    :aria-label="`${used} of ${limit} characters, ${cut === null ? 'all shown on a phone' : `a phone cuts at ${cut}`}`"
     role="img"
   >
     <div class="track">

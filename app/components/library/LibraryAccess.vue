@@ -73,11 +73,13 @@ async function copyKey() {
       <div>
         <h2>Access keys</h2>
         <p class="small muted">
-          {{
-            access.needed
-              ? 'Each person signs in with their own key. The history of a text shows who wrote it.'
-              : 'Fonetra is only available on this computer, so no key is needed. To share it, create an owner key first, then follow docs/network.md.'
-          }}
+          <template v-if="access.needed"
+            >Each person signs in with their own key. The history of a text shows who wrote it.</template
+          >
+          <template v-else
+            >Fonetra is only available on this computer, so no key is needed. To share it, create an owner key first,
+            then follow docs/network.md.</template
+          >
         </p>
       </div>
       <form class="new" data-test="new-key" @submit.prevent="make">

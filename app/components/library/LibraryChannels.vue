@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { SHARES } from '../../../core/rivals/winnings'
-import type { ChannelStats } from '../../../shared/rivals'
 import type { Settings, Workspace } from '../../../shared/workspace'
 import { api, messageOf } from '~/composables/api'
-import { counted, dateOnly, inFull, rounded } from '~/composables/figures'
+import { counted, dateOnly, inFull } from '~/composables/figures'
+import type { OwnVideo } from '~/composables/ownVideos'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
@@ -19,59 +18,28 @@ const choose = (id: string | null) => address({ of: id }, true)
 const one = computed(() => workspace.workspaces.find(each => each.id === (chosen.value ?? workspace.id)) ?? null)
 const problem = ref('')
 const newName = ref('')
-const find = ref('')
-const found = ref<ChannelStats[]>([])
-const channelId = ref('')
-const subscribers = ref('')
-const byHand = ref('')
 const settings = ref<Settings | null>(null)
-const weights = ref({ demand: '', ease: '', trend: '' })
-const shares = ref('')
-const rate = ref({ currency: '', low: '', high: '' })
+const ownVideos = ref<OwnVideo[]>([])
+const region = computed(() => one.value?.region ?? '')
 
 watch(
   () => one.value?.id,
   async id => {
     if (!id) return
     problem.value = ''
-    channelId.value = one.value!.channelId ?? ''
-    subscribers.value = one.value!.channelId
-      ? ''
-      : one.value!.subscribers === null
-        ? ''
-        : String(one.value!.subscribers)
-    found.value = []
+    settings.value = null
+    ownVideos.value = []
     try {
-      const got = await api<{ settings: Settings; videos: { title: string; views: number; publishedAt: number }[] }>(
-        `/api/workspaces/${id}/settings`,
-      )
+      const got = await api<{ settings: Settings; videos: OwnVideo[] }>(`/api/workspaces/${id}/settings`)
       if (one.value?.id !== id) return
-      show(got.settings)
-      byHand.value = got.videos
-        .map(video => `${new Date(video.publishedAt).toISOString().slice(0, 10)}; ${video.views}; ${video.title}`)
-        .join('\n')
+      settings.value = got.settings
+      ownVideos.value = got.videos
     } catch (error) {
       if (one.value?.id === id) problem.value = messageOf(error)
     }
   },
   { immediate: true },
 )
-function show(next: Settings) {
-  settings.value = next
-  weights.value = {
-    demand: String(next.weights.demand),
-    ease: String(next.weights.ease),
-    trend: String(next.weights.trend),
-  }
-  shares.value = next.shares
-    .slice(0, 20)
-    .map(share => Number(share.toFixed(4)))
-    .join(' ')
-  const own = next.rates[one.value?.region ?? ''] ?? next.rates['']
-  rate.value = own
-    ? { currency: own.currency, low: String(own.lowMicros / 1_000_000), high: String(own.highMicros / 1_000_000) }
-    : { currency: 'USD', low: '', high: '' }
-}
 
 async function attempt(work: () => Promise<unknown>, text?: string) {
   problem.value = ''
@@ -102,87 +70,11 @@ const remove = (each: Workspace) =>
     await api(`/api/workspaces/${each.id}`, { method: 'DELETE' })
     await choose(null)
   }, `“${each.name}” deleted.`)
-const search = () =>
+const put = (body: Partial<Settings>, text: string) =>
   attempt(async () => {
-    found.value = (await api<{ channels: ChannelStats[] }>('/api/channels', { query: { find: find.value } })).channels
-    if (!found.value.length)
-      throw new Error(
-        'No channel found with this name. Enter its id, import its feed under Sources, or enter its figures by hand.',
-      )
-  })
-const number = (value: string) => (value.trim() === '' ? null : Number(value.replaceAll(/[, ]/gu, '')))
-
-/** One video a line: date; views; title. */
-function stated(): { id: string; title: string; views: number; publishedAt: number }[] {
-  return byHand.value
-    .split('\n')
-    .map(line => line.trim())
-    .filter(Boolean)
-    .map((line, i) => {
-      const [date = '', views = '', ...title] = line.split(';').map(part => part.trim())
-      const publishedAt = Date.parse(date)
-      const count = number(views)
-      if (Number.isNaN(publishedAt) || count === null || !(count >= 0))
-        throw new Error(`Line ${i + 1} is not “date; views; title”, as in 2026-03-31; 1200; Bar tape in five minutes.`)
-      return {
-        id: `stated-${i + 1}`,
-        title: title.join('; ') || `Video ${i + 1}`,
-        views: Math.round(count),
-        publishedAt,
-      }
-    })
-}
-const saveByHand = () =>
-  attempt(async () => {
-    const count = number(subscribers.value)
-    if (count !== null && !(count >= 0)) throw new Error('Enter a number of subscribers, or leave it empty.')
-    await api(`/api/workspaces/${one.value!.id}`, {
-      method: 'PATCH',
-      body: { channelId: null, subscribers: count, videos: stated() },
-    })
-  }, 'Channel saved.')
-const put = (body: Record<string, unknown>, text: string) =>
-  attempt(async () => {
-    show(
-      (await api<{ settings: Settings }>(`/api/workspaces/${one.value!.id}/settings`, { method: 'PUT', body }))
-        .settings,
-    )
+    const got = await api<{ settings: Settings }>(`/api/workspaces/${one.value!.id}/settings`, { method: 'PUT', body })
+    settings.value = got.settings
   }, text)
-const saveWeights = () =>
-  put(
-    {
-      weights: {
-        demand: Number(weights.value.demand),
-        ease: Number(weights.value.ease),
-        trend: Number(weights.value.trend),
-      },
-    },
-    'Weights saved. Scores updated.',
-  )
-const saveShares = () =>
-  put(
-    {
-      shares: shares.value
-        .split(/[\s;]+/u)
-        .filter(Boolean)
-        .map(Number),
-    },
-    'Curve saved. Views to win updated.',
-  )
-const saveRate = () =>
-  put(
-    {
-      rates: {
-        ...settings.value!.rates,
-        [one.value?.region ?? '']: {
-          currency: rate.value.currency.toUpperCase(),
-          lowMicros: Math.round(Number(rate.value.low) * 1_000_000),
-          highMicros: Math.round(Number(rate.value.high) * 1_000_000),
-        },
-      },
-    },
-    'Rate saved.',
-  )
 </script>
 
 <template>
@@ -240,119 +132,8 @@ const saveRate = () =>
           No channel chosen yet. Choose it or enter its figures below to see your chances.
         </p>
       </section>
-      <section class="sheet">
-        <h2>Which channel</h2>
-        <form class="row" @submit.prevent="search">
-          <v-text-field
-            v-model="find"
-            label="Find a channel"
-            maxlength="100"
-            hide-details
-            data-test="channel-find"
-          /><v-btn type="submit" :disabled="!find.trim()">Find</v-btn>
-        </form>
-        <ul v-if="found.length">
-          <li v-for="each in found" :key="each.id" class="found">
-            <span>{{ each.title }}</span><span class="figure small muted"
-              >{{ rounded(each.subscribers) }} subscribers</span
-            ><v-btn
-              size="small"
-              variant="tonal"
-              data-test="channel-take"
-              @click="
-                patch({ channelId: each.id, subscribers: null }, `${each.title} is the channel.`)
-                found = []
-              "
-              >This one</v-btn
-            >
-          </li>
-        </ul>
-        <form
-          class="row"
-          @submit.prevent="patch({ channelId: channelId.trim() || null, subscribers: null }, 'Channel updated.')"
-        >
-          <v-text-field v-model="channelId" label="Or its id" maxlength="100" hide-details /><v-btn type="submit"
-            >Load it</v-btn
-          >
-        </form>
-        <details :open="!one.channelId">
-          <summary class="small">Or enter its figures</summary>
-          <div class="row mt-3">
-            <v-text-field
-              v-model="subscribers"
-              label="Subscribers"
-              inputmode="numeric"
-              hide-details
-              data-test="own-subscribers"
-            />
-          </div>
-          <div class="row mt-3">
-            <v-textarea
-              v-model="byHand"
-              label="Recent videos, one per line: date; views; title"
-              rows="3"
-              no-resize
-              variant="outlined"
-              density="compact"
-              hide-details
-              data-test="own-videos"
-            />
-          </div>
-          <v-btn class="mt-2" variant="tonal" data-test="own-save" @click="saveByHand">Save</v-btn>
-        </details>
-      </section>
-      <section v-if="settings" class="sheet">
-        <h2>Weights for worth</h2>
-        <form class="row" @submit.prevent="saveWeights">
-          <v-text-field
-            v-model="weights.demand"
-            label="Demand"
-            inputmode="decimal"
-            hide-details
-            data-test="weight-demand"
-          /><v-text-field
-            v-model="weights.ease"
-            label="Ease or chance"
-            inputmode="decimal"
-            hide-details
-            data-test="weight-ease"
-          /><v-text-field v-model="weights.trend" label="Trend" inputmode="decimal" hide-details /><v-btn
-            type="submit"
-            variant="tonal"
-            data-test="weights-save"
-            >Save</v-btn
-          >
-        </form>
-        <p class="small muted">
-          Set a weight to 0 to ignore that part. To rank by searches alone, set the other two to 0.
-        </p>
-      </section>
-      <section v-if="settings" class="sheet">
-        <h2>Views and money</h2>
-        <form class="row" @submit.prevent="saveShares">
-          <v-text-field
-            v-model="shares"
-            label="Share of searches each rank gets, starting with rank 1"
-            hide-details
-          /><v-btn type="submit" variant="tonal">Save</v-btn
-          ><v-btn @click="put({ shares: [...SHARES] }, 'Default curve restored.')">Reset to default</v-btn>
-        </form>
-        <form class="row" @submit.prevent="saveRate">
-          <v-text-field v-model="rate.currency" label="Currency" maxlength="3" hide-details /><v-text-field
-            v-model="rate.low"
-            label="Per 1,000 views"
-            inputmode="decimal"
-            hide-details
-          /><v-text-field v-model="rate.high" label="to" inputmode="decimal" hide-details /><v-btn
-            type="submit"
-            variant="tonal"
-            >Save</v-btn
-          >
-        </form>
-        <p class="small muted">
-          The rate applies to {{ one.region ?? 'everywhere' }}. Curve and rate are estimates until you enter your own.
-        </p>
-      </section>
+      <LibraryChannelChoice :key="one.id" :workspace="one" :videos="ownVideos" :attempt />
+      <LibraryFormulas v-if="settings" :key="`${one.id}:${region}`" :settings :region :save="put" />
     </div>
   </div>
 </template>
@@ -415,21 +196,8 @@ section {
 .region {
   flex: 0 0 220px;
 }
-.found {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 3px 0;
-}
-.found span:first-child {
-  flex: 1;
-}
 .problem {
   padding: 10px 16px;
   color: var(--plum);
-}
-summary {
-  cursor: pointer;
-  color: var(--teal);
 }
 </style>

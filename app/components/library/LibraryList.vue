@@ -5,14 +5,13 @@ import type { ChangedList, ListLine, ListPhrase } from '../../../shared/lists'
 import type { ImportAnswer, PhraseRow } from '../../../shared/phrases'
 import { api, EVERY_REGION, ApiProblem, messageOf } from '~/composables/api'
 import { useAssessing } from '~/composables/assessing'
-import { counted, inFull, rounded, UNKNOWN } from '~/composables/figures'
+import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
-type Row = ListPhrase & { row: PhraseRow | null }
-type OneList = ListLine & { rows: Row[] }
+type OneList = ListLine & { rows: (ListPhrase & { row: PhraseRow | null })[] }
 
 /** Rows fetched in one go. */
 const PAGE = 500
@@ -32,24 +31,6 @@ const { progress, left, busy, send, stop } = useImporting()
 
 const assessing = useAssessing()
 const { done, total, running, left: assessLeft, problem: assessProblem } = assessing
-
-const worthOf = ({ row }: Row) => row?.worth[workspace.whom] ?? null
-/** What is not known comes last of ascending figures. */
-const last = (value: number | null | undefined) => value ?? -1
-const HEADERS = [
-  { key: 'pick', title: '', sortable: false, width: 44 },
-  { key: 'phrase', title: 'Phrase' },
-  { key: 'volume', title: 'Searches', align: 'end', width: 110, value: (item: Row) => last(item.row?.volume) },
-  {
-    key: 'difficulty',
-    title: 'Difficulty',
-    align: 'end',
-    width: 110,
-    value: (item: Row) => last(item.row?.difficulty),
-  },
-  { key: 'worth', title: 'Worth', align: 'end', width: 90, value: (item: Row) => last(worthOf(item)) },
-  { key: 'note', title: 'Note', width: '34%' },
-] as const
 
 /** Answers that come late are to a question nobody asks any more. */
 let asked = 0
@@ -133,6 +114,13 @@ function takeOut() {
 const unassessed = computed(
   () => one.value?.rows.filter(({ row }) => row?.difficulty == null).map(({ phrase }) => phrase) ?? [],
 )
+const shownText = computed(() => {
+  const { rows, phrases } = one.value!
+  const all = counted(phrases, 'phrase')
+  return rows.length < phrases
+    ? `The first ${rows.length.toLocaleString('en')} of ${all}, sorted within these. `
+    : `${all}. `
+})
 async function assess() {
   await assessing.start(unassessed.value, {
     region: region.value,
@@ -214,10 +202,7 @@ async function importInto(event: Event) {
     >
     <div class="status">
       <p class="small muted" data-test="list-shown">
-        {{
-          one.rows.length < one.phrases
-            ? `The first ${one.rows.length.toLocaleString('en')} of ${counted(one.phrases, 'phrase')}, sorted within these. `
-            : `${counted(one.phrases, 'phrase')}. `
+        {{ shownText
         }}<button
           v-if="one.rows.length < one.phrases"
           class="plain link"
@@ -241,50 +226,13 @@ async function importInto(event: Event) {
         <button class="plain link" data-test="list-assess" @click="assess">Load their figures</button>
       </p>
     </div>
-    <v-data-table
-      :headers="HEADERS"
-      :items="one.rows"
-      item-value="phrase"
-      density="compact"
-      fixed-header
-      hide-default-footer
-      :items-per-page="-1"
-      class="sheet table"
-      tabindex="0"
-      aria-label="Phrases of the list"
-      data-test="list-phrases"
-    >
-      <template #[`item.pick`]="{ item }"
-        ><input v-model="chosen" type="checkbox" :value="item.phrase" :aria-label="`Pick ${item.phrase}`"
-      /></template>
-      <template #[`item.volume`]="{ item }"
-        ><span class="figure" :title="inFull(item.row?.volume ?? null)">{{ rounded(item.row?.volume) }}</span></template
-      >
-      <template #[`item.difficulty`]="{ item }"
-        ><span class="figure">{{
-          item.row?.difficulty == null ? UNKNOWN : Math.round(item.row.difficulty)
-        }}</span></template
-      >
-      <template #[`item.worth`]="{ item }"
-        ><span class="figure">{{ worthOf(item) === null ? UNKNOWN : Math.round(worthOf(item)!) }}</span></template
-      >
-      <template #[`item.note`]="{ item }"
-        ><input
-          class="note"
-          :value="item.note"
-          maxlength="4000"
-          :aria-label="`Note on ${item.phrase}`"
-          placeholder="note"
-          @change="change({ notes: { [item.phrase]: ($event.target as HTMLInputElement).value } })"
-      /></template>
-      <template #no-data
-        ><p class="muted empty">
-          No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.
-        </p></template
-      >
-    </v-data-table>
+    <LibraryListTable
+      v-model="chosen"
+      :rows="one.rows"
+      @note="(phrase, note) => change({ notes: { [phrase]: note } })"
+    />
     <div v-if="chosen.length" class="sheet actions">
-      <strong class="figure">{{ chosen.length }}</strong> picked
+      <strong class="figure">{{ chosen.length }}</strong> selected
       <v-btn
         variant="flat"
         color="primary"
@@ -317,19 +265,6 @@ async function importInto(event: Event) {
   align-items: center;
   min-height: 24px;
 }
-.table {
-  flex: 1;
-  min-height: 0;
-  overflow: auto;
-}
-.note {
-  width: 100%;
-  border: 0;
-  border-bottom: 1px dotted var(--line);
-  background: transparent;
-  color: inherit;
-  font: inherit;
-}
 .actions {
   display: flex;
   gap: 12px;
@@ -341,12 +276,6 @@ async function importInto(event: Event) {
   display: grid;
   gap: 10px;
   justify-items: start;
-}
-.empty {
-  padding: 24px;
-}
-input[type='checkbox'] {
-  accent-color: var(--teal);
 }
 .link {
   color: var(--teal);

@@ -156,6 +156,10 @@ const best = computed(() => {
     .sort((a, b) => a - b)
   return top.length ? { low: top[Math.floor(top.length / 4)]!, high: top[Math.floor((top.length * 3) / 4)]! } : null
 })
+const strengthLabel = computed(() => {
+  const mine = own.value === null ? '' : `; my channel is at ${own.value.toFixed(2)}`
+  return `Strength of ${rows.value.length} results by rank${mine}`
+})
 </script>
 
 <template>
@@ -168,7 +172,7 @@ const best = computed(() => {
         :options="strength"
         :series="strengthSeries"
         role="img"
-        :aria-label="`Strength of ${rows.length} results by rank${own === null ? '' : `; my channel is at ${own.toFixed(2)}`}`"
+        :aria-label="strengthLabel"
       />
     </section>
     <section class="sheet">

@@ -32,6 +32,11 @@ const place = ({ name, values }: Spreads, value: number) => {
   const [low, high] = [scale(values[0]!), scale(values.at(-1)!)]
   return high > low ? ((scale(value) - low) / (high - low)) * 100 : 50
 }
+function spreadTitle({ name, median, low, high, values }: Spreads): string {
+  const of = (value: number) => shown(name, value)
+  const all = `${of(values[0]!)} to ${of(values.at(-1)!)}`
+  return `median ${of(median)}; middle half ${of(low)} to ${of(high)}; all ${all}`
+}
 </script>
 
 <template>
@@ -99,10 +104,7 @@ const place = ({ name, values }: Spreads, value: number) => {
       <dl class="spreads" aria-label="Page one, medians and middle halves">
         <div v-for="spread in reading.spreads" :key="spread.name">
           <dt>{{ NAMES[spread.name] }}</dt>
-          <dd
-            class="figure"
-            :title="`median ${shown(spread.name, spread.median)}; middle half ${shown(spread.name, spread.low)} to ${shown(spread.name, spread.high)}; all ${shown(spread.name, spread.values[0]!)} to ${shown(spread.name, spread.values.at(-1)!)}`"
-          >
+          <dd class="figure" :title="spreadTitle(spread)">
             <svg viewBox="0 0 100 16" preserveAspectRatio="none" aria-hidden="true">
               <line
                 v-for="(value, i) in spread.values"

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useNow } from '@vueuse/core'
 import { leftWords } from '~/composables/assessing'
+import type { JobState } from '../../../shared/jobs'
 import { useJobs } from '~/stores/jobs'
 
 const jobs = useJobs()
@@ -15,6 +16,11 @@ const left = computed(() => {
     (((Math.max(job.startedAt, now.value.getTime()) - job.startedAt) / job.done) * (job.total - job.done)) / 1000,
   )
 })
+function progressOf(job: JobState): string {
+  const done = `${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')} done`
+  if (job === first.value && left.value !== null) return `${done}, ${leftWords(left.value)}`
+  return job.state === 'interrupted' ? `${done}, interrupted when Fonetra stopped; finished work is saved` : done
+}
 </script>
 
 <template>
@@ -40,7 +46,7 @@ const left = computed(() => {
         v-for="job in [...jobs.running, ...jobs.interrupted]"
         :key="job.id"
         :title="job.title"
-        :subtitle="`${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')} done${job === first && left !== null ? `, ${leftWords(left)}` : job.state === 'interrupted' ? ', interrupted when Fonetra stopped; finished work is saved' : ''}`"
+        :subtitle="progressOf(job)"
       >
         <template #append
           ><v-btn

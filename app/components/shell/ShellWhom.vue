@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useWorkspace, type Whom } from '~/stores/workspace'
 
 const workspace = useWorkspace()
@@ -17,6 +17,12 @@ function judgeFor(whom: Whom) {
   workspace.judgeFor(whom)
   void address({ for: whom })
 }
+const channelTitle = computed(() => {
+  const { current } = workspace
+  if (!current?.own) return 'Choose your channel in the Library first'
+  const strength = `strength ${current.own.strength.toFixed(2)} with the phrase in title and description`
+  return `Scored for ${current.channelTitle ?? current.name}: ${strength}`
+})
 </script>
 
 <template>
@@ -33,17 +39,7 @@ function judgeFor(whom: Whom) {
     @update:model-value="judgeFor"
   >
     <v-btn value="anyone" size="small">For anyone</v-btn>
-    <v-btn
-      value="channel"
-      size="small"
-      :disabled="!workspace.current?.own"
-      :title="
-        workspace.current?.own
-          ? `Scored for ${workspace.current.channelTitle ?? workspace.current.name}: strength ${workspace.current.own.strength.toFixed(2)} with the phrase in title and description`
-          : 'Choose your channel in the Library first'
-      "
-      >For my channel</v-btn
-    >
+    <v-btn value="channel" size="small" :disabled="!workspace.current?.own" :title="channelTitle">For my channel</v-btn>
   </v-btn-toggle>
 </template>
 

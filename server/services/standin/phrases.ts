@@ -1,5 +1,7 @@
 import { hash, normal, seeded } from './chance'
-import { MISSPELLINGS, PREFIXES, SUFFIXES, TASK_WEIGHT, TOWNS, TRADES, type Part, type Trade } from './vocabulary'
+import { TOWNS } from './places'
+import { TRADES, type Part, type Trade } from './trades'
+import { MISSPELLINGS, PREFIXES, SUFFIXES, TASK_WEIGHT } from './vocabulary'
 
 /** A phrase of the world with what drives its demand. */
 export interface WorldPhrase {

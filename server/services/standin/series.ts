@@ -1,5 +1,5 @@
 import { hash, normal, seeded } from './chance'
-import { COUNTRIES } from './vocabulary'
+import { COUNTRIES } from './places'
 
 /** What of a phrase its months are made from, as the world keeps it. */
 export interface SeriesRow {

@@ -5,7 +5,7 @@ import { hash } from './chance'
 import { Ranking, viewsBy } from './ranking'
 import { thumbnail } from './thumbnail'
 import { monthSeries, type SeriesRow } from './series'
-import { COUNTRIES } from './vocabulary'
+import { COUNTRIES } from './places'
 
 interface PhraseRow extends SeriesRow {
   id: number

@@ -1,6 +1,7 @@
 import { hash, normal, pickCumulated, seeded } from './chance'
 import type { WorldPhrase } from './phrases'
-import { CHANNEL_FIRST, HOOKS, TRADES } from './vocabulary'
+import { TRADES } from './trades'
+import { CHANNEL_FIRST, HOOKS } from './vocabulary'
 
 export interface WorldChannel {
   id: string

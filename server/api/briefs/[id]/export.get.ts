@@ -1,6 +1,8 @@
 import { setResponseHeader } from 'h3'
 import { z } from 'zod'
-import { briefJson, briefPhrases, briefText } from '../../../demand/briefExport'
+import { exportedText } from '../../../../core/brief/brief'
+import type { Brief } from '../../../../shared/brief'
+import { briefJson, briefPhrases } from '../../../demand/briefExport'
 import { fileNameOf } from '../../../http/fileName'
 import { briefOf } from '../../../http/briefOf'
 import { queryOf, route } from '../../../http/route'
@@ -9,7 +11,7 @@ const question = z.object({
   format: z.enum(['text', 'json', 'csv'], { error: 'A format is text, json or csv.' }).default('text'),
 })
 const FORMATS = {
-  text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: briefText },
+  text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: ({ fields }: Brief) => exportedText(fields) },
   json: { type: 'application/json; charset=utf-8', ending: 'json', write: briefJson },
   csv: { type: 'text/csv; charset=utf-8', ending: 'csv', write: briefPhrases },
 }

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useBrief } from '~/stores/brief'
+import { useTray } from '~/stores/tray'
+
+/** What Demand answers, while nothing is asked. */
+const emit = defineEmits<{ ask: [phrase: string] }>()
+const brief = useBrief()
+const tray = useTray()
+const ideas = computed(() =>
+  [...new Set([tray.tray.lead, ...tray.tray.support.slice(0, 4), brief.fields?.topic.toLowerCase() || null])].filter(
+    (idea): idea is string => idea !== null && idea !== '' && idea.length <= 200,
+  ),
+)
+</script>
+
+<template>
+  <div class="sheet state" data-test="demand-empty">
+    <h2>What do people search for, and can I win it?</h2>
+    <p>
+      Type a topic above to see what people search for, how often, how strong the competition is, and one figure that
+      combines the two.
+    </p>
+    <p class="muted">
+      The data that ships with Fonetra is simulated: it covers bicycle repair and a few related trades in an invented
+      world. For anything else, import a list of phrases with their searches.
+    </p>
+    <p v-if="ideas.length">
+      From this brief:
+      <v-btn
+        v-for="idea in ideas"
+        :key="idea"
+        class="ma-1"
+        variant="outlined"
+        size="small"
+        @click="emit('ask', idea)"
+        >{{ idea }}</v-btn
+      >
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.state {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  align-content: start;
+  flex: 1;
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { isStale } from '../../../core/demand/stale'
+import type { PhraseRow } from '../../../shared/phrases'
+import { chanceText, inFull, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
+import type { Whom } from '~/stores/workspace'
+
+/** The figures of one row, a cell each. */
+const props = defineProps<{
+  row: PhraseRow
+  /** The columns shown, by their keys. */
+  columns: ReadonlySet<string>
+  whom: Whom
+  narrow: boolean
+  judging: boolean
+  tabIndex: number
+}>()
+const emit = defineEmits<{ worth: [] }>()
+const now = Date.now()
+const worth = computed(() => props.row.worth[props.whom])
+const lastYear = computed(() => props.row.months.slice(-12).map(month => month ?? 0))
+const flat = computed(() => lastYear.value.every(value => value === lastYear.value[0]))
+const difficultyTitle = computed(() => {
+  const { difficulty, results, chance, readAs } = props.row
+  if (difficulty === null) {
+    if (results === 0) return 'No results for this phrase, so its difficulty is unknown'
+    return props.judging ? 'being assessed' : 'not assessed yet'
+  }
+  const mine = props.whom === 'channel' && chance !== null ? ' for my channel' : ''
+  return `${inFull(difficulty)} of 100: ${hardness(props.row, props.whom)}${mine}${readAs ? `, read as “${readAs}”` : ''}`
+})
+const chanceTitle = computed(() => {
+  const { chance, results } = props.row
+  if (chance === null)
+    return results === 0 ? 'unknown: the phrase has no results' : 'unknown until the phrase is assessed'
+  const what = 'a rough estimate of my channel’s chance to reach page one, based on the first 20 results'
+  return `${chanceText(chance)}: ${what}`
+})
+</script>
+
+<template>
+  <td v-if="columns.has('words')" class="end figure">{{ row.words }}</td>
+  <td v-if="columns.has('months')" class="center line">
+    <v-sparkline
+      v-if="!flat"
+      :model-value="lastYear"
+      color="primary"
+      :line-width="7"
+      :height="58"
+      :width="190"
+      :padding="6"
+      :smooth="0"
+      aria-hidden="true"
+    /><span v-else class="muted">{{ row.months.length ? '—' : UNKNOWN }}</span>
+  </td>
+  <td
+    class="end figure"
+    :class="{ stale: isStale(row.at, now) }"
+    :title="`${inFull(row.volume, 'searches a month')}${toldBy(row.source, row.at)}`"
+  >
+    {{ rounded(row.volume) }}
+  </td>
+  <td v-if="columns.has('volumeAll')" class="end figure" :title="inFull(row.volumeAll, 'searches a month everywhere')">
+    {{ rounded(row.volumeAll) }}
+  </td>
+  <td
+    v-if="columns.has('change')"
+    class="end figure"
+    :title="row.change === null ? 'unknown' : `${inFull(row.change * 100)} % against a year before`"
+  >
+    {{ percentChange(row.change) }}
+  </td>
+  <td
+    v-if="columns.has('competition')"
+    class="end figure"
+    :title="inFull(row.competition, 'videos with the phrase in their title')"
+  >
+    {{ rounded(row.competition) }}
+  </td>
+  <td class="end figure difficulty" :title="difficultyTitle">
+    <template v-if="row.difficulty !== null"
+      ><span v-if="!narrow" class="ramp" :style="{ '--part': row.difficulty / 100 }" aria-hidden="true" />{{
+        Math.round(row.difficulty)
+      }}</template
+    >
+    <span v-else-if="row.results === 0" class="muted">none</span>
+    <span v-else class="muted">{{ judging ? '…' : UNKNOWN }}</span>
+  </td>
+  <td v-if="columns.has('chance')" class="end figure" :title="chanceTitle">
+    {{ row.chance === null ? UNKNOWN : chanceText(row.chance) }}
+  </td>
+  <td class="end figure">
+    <button
+      v-if="worth !== null"
+      class="plain worth"
+      :tabindex="tabIndex"
+      data-stop="worth"
+      :title="`${inFull(worth)} of 100: ${worthWord(row, whom)}. Click to see how it is calculated.`"
+      @click="emit('worth')"
+    >
+      {{ Math.round(worth!) }}</button><button
+      v-else
+      class="plain muted"
+      :tabindex="tabIndex"
+      data-stop="worth"
+      title="unknown; click to see why"
+      @click="emit('worth')"
+    >
+      {{ UNKNOWN }}
+    </button>
+  </td>
+  <td v-if="columns.has('via')" class="center via figure">
+    <span
+      v-for="source in row.via"
+      :key="source"
+      :title="source === 'video' ? 'the video site suggests it' : 'web search suggests it'"
+      >{{ source === 'video' ? 'V' : 'W' }}</span><span
+      v-if="!row.via.length"
+      class="muted"
+      title="neither source suggests it"
+      >{{ UNKNOWN }}</span
+    >
+  </td>
+</template>
+
+<style scoped>
+.end {
+  text-align: end;
+}
+.center {
+  text-align: center;
+}
+.line {
+  padding: 0 4px !important;
+}
+.line :deep(svg) {
+  display: block;
+  width: 76px;
+  height: 26px;
+}
+.difficulty {
+  position: relative;
+}
+.ramp {
+  position: absolute;
+  left: 6px;
+  bottom: 7px;
+  height: 20px;
+  width: 32px;
+  border-bottom: 1px solid var(--line);
+}
+.ramp::after {
+  content: '';
+  position: absolute;
+  left: 0;
+  bottom: 0;
+  height: 4px;
+  width: calc(var(--part) * 100%);
+  background: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line));
+}
+.worth {
+  text-decoration: underline;
+  text-decoration-style: dotted;
+  text-underline-offset: 3px;
+  font-weight: 600;
+}
+.stale {
+  color: var(--plum);
+  font-style: italic;
+}
+.via span + span {
+  margin-left: 5px;
+}
+</style>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { mdiCalendarMonthOutline, mdiChartScatterPlot, mdiGroup, mdiTable } from '@mdi/js'
+import { computed } from 'vue'
+import type { DemandView } from '~/composables/demandQuery'
+import { useDemand } from '~/stores/demand'
+import { useJobs } from '~/stores/jobs'
+
+/** How many phrases there are, how far they are assessed, what is missing, and the views to choose from. */
+const props = defineProps<{ seed: string; filtered: boolean; view: DemandView; language: string }>()
+const emit = defineEmits<{ view: [view: DemandView]; aside: []; import: [] }>()
+const demand = useDemand()
+const jobs = useJobs()
+
+const VIEWS: { view: DemandView; title: string; icon: string }[] = [
+  { view: 'table', title: 'Table', icon: mdiTable },
+  { view: 'chart', title: 'Chart', icon: mdiChartScatterPlot },
+  { view: 'year', title: 'Year', icon: mdiCalendarMonthOutline },
+  { view: 'groups', title: 'Groups', icon: mdiGroup },
+]
+const unsearched = computed(
+  () =>
+    demand.rows.length > 0 &&
+    !props.filtered &&
+    !demand.answer?.missing.length &&
+    demand.rows.every(row => row.volume === null && row.volumeAll === null),
+)
+</script>
+
+<template>
+  <div class="status small" data-test="demand-status">
+    <span v-if="demand.state === 'loading'"
+      >Loading “{{ seed }}” …
+      <button class="plain link" data-test="look-stop" @click="demand.giveUp()">Stop</button></span
+    >
+    <template v-else-if="demand.state === 'ready' && demand.answer">
+      <span
+        ><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong>
+        {{ demand.answer.total === 1 ? 'phrase' : 'phrases'
+        }}{{ filtered ? (demand.answer.total === 1 ? ' matches the filters' : ' match the filters') : ''
+        }}<template v-if="demand.rows.length < demand.answer.total"
+          >, the first {{ demand.rows.length.toLocaleString('en') }} shown ·
+          <button class="plain link" @click="demand.more(language)">show more</button></template
+        ><template v-if="demand.answer.withheld"
+          >, {{ demand.answer.withheld }} hidden ·
+          <button class="plain link" data-test="show-aside" @click="emit('aside')">show</button></template
+        ></span
+      >
+      <span v-if="demand.judging" class="judging"
+        ><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing,
+        {{ demand.left }} left
+        <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span
+      >
+      <span v-else class="muted"
+        >{{ demand.difficultyKnown.toLocaleString('en') }} assessed
+        <button
+          v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)"
+          class="plain link"
+          @click="demand.judge(language)"
+        >
+          assess more</button
+        ><template
+          v-if="demand.answer.total > demand.difficultyKnown && demand.answer.total > 400 && !jobs.running.length"
+        >
+          <button class="plain link" data-test="judge-all" @click="demand.judgeAll(language)">
+            assess all
+          </button></template
+        ></span
+      >
+      <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">
+        New figures arrived. Sort again
+      </button>
+      <button
+        v-else-if="demand.stale && !demand.judging"
+        class="plain link"
+        data-test="demand-stale"
+        @click="demand.again(language)"
+      >
+        Figures have changed. Reload
+      </button>
+      <span v-if="unsearched" class="muted"
+        >No source has search figures for it.
+        <button class="plain link" @click="emit('import')">Import a list</button></span
+      >
+      <span v-if="demand.answer.missing.length" class="missing"
+        >Missing: {{ demand.answer.missing.join(', ') }}.
+        <button class="plain link" @click="demand.again(language, true)">Ask again</button></span
+      >
+      <span v-if="demand.judgeProblem" class="missing"
+        >Some phrases could not be assessed: {{ demand.judgeProblem }}
+        <button class="plain link" @click="demand.judge(language)">Try again</button></span
+      >
+    </template>
+    <v-btn-toggle
+      :model-value="view"
+      mandatory
+      density="compact"
+      variant="outlined"
+      color="primary"
+      divided
+      class="views"
+      aria-label="View"
+      ><v-btn
+        v-for="each in VIEWS"
+        :key="each.view"
+        :value="each.view"
+        size="small"
+        :prepend-icon="each.icon"
+        :data-test="`view-${each.view}`"
+        @click="emit('view', each.view)"
+        >{{ each.title }}</v-btn
+      ></v-btn-toggle
+    >
+  </div>
+</template>
+
+<style scoped>
+.status {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  min-height: 28px;
+}
+.views {
+  margin-left: auto;
+  height: 28px;
+  flex: none;
+}
+.judging {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+.link {
+  color: var(--teal);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.missing {
+  color: var(--plum);
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { SHARES } from '../../../core/rivals/winnings'
+import type { Settings } from '../../../shared/workspace'
+
+/** What goes into a workspace's figures: the weights of worth, the curve of ranks, the rate for views. */
+const props = defineProps<{
+  settings: Settings
+  region: string
+  save: (body: Partial<Settings>, done: string) => Promise<void>
+}>()
+const weights = ref({ demand: '', ease: '', trend: '' })
+const shares = ref('')
+const rate = ref({ currency: '', low: '', high: '' })
+watch(
+  () => props.settings,
+  next => {
+    const { demand, ease, trend } = next.weights
+    weights.value = { demand: String(demand), ease: String(ease), trend: String(trend) }
+    shares.value = next.shares
+      .slice(0, 20)
+      .map(share => Number(share.toFixed(4)))
+      .join(' ')
+    const own = next.rates[props.region] ?? next.rates['']
+    rate.value = own
+      ? { currency: own.currency, low: String(own.lowMicros / 1_000_000), high: String(own.highMicros / 1_000_000) }
+      : { currency: 'USD', low: '', high: '' }
+  },
+  { immediate: true },
+)
+
+const saveWeights = () =>
+  props.save(
+    {
+      weights: {
+        demand: Number(weights.value.demand),
+        ease: Number(weights.value.ease),
+        trend: Number(weights.value.trend),
+      },
+    },
+    'Weights saved. Scores updated.',
+  )
+const saveShares = () =>
+  props.save(
+    {
+      shares: shares.value
+        .split(/[\s;]+/u)
+        .filter(Boolean)
+        .map(Number),
+    },
+    'Curve saved. Views to win updated.',
+  )
+const saveRate = () =>
+  props.save(
+    {
+      rates: {
+        ...props.settings.rates,
+        [props.region]: {
+          currency: rate.value.currency.toUpperCase(),
+          lowMicros: Math.round(Number(rate.value.low) * 1_000_000),
+          highMicros: Math.round(Number(rate.value.high) * 1_000_000),
+        },
+      },
+    },
+    'Rate saved.',
+  )
+</script>
+
+<template>
+  <section class="sheet">
+    <h2>Weights for worth</h2>
+    <form class="row" @submit.prevent="saveWeights">
+      <v-text-field
+        v-model="weights.demand"
+        label="Demand"
+        inputmode="decimal"
+        hide-details
+        data-test="weight-demand"
+      /><v-text-field
+        v-model="weights.ease"
+        label="Ease or chance"
+        inputmode="decimal"
+        hide-details
+        data-test="weight-ease"
+      /><v-text-field v-model="weights.trend" label="Trend" inputmode="decimal" hide-details /><v-btn
+        type="submit"
+        variant="tonal"
+        data-test="weights-save"
+        >Save</v-btn
+      >
+    </form>
+    <p class="small muted">Set a weight to 0 to ignore that part. To rank by searches alone, set the other two to 0.</p>
+  </section>
+  <section class="sheet">
+    <h2>Views and money</h2>
+    <form class="row" @submit.prevent="saveShares">
+      <v-text-field
+        v-model="shares"
+        label="Share of searches each rank gets, starting with rank 1"
+        hide-details
+      /><v-btn type="submit" variant="tonal">Save</v-btn
+      ><v-btn @click="save({ shares: [...SHARES] }, 'Default curve restored.')">Reset to default</v-btn>
+    </form>
+    <form class="row" @submit.prevent="saveRate">
+      <v-text-field v-model="rate.currency" label="Currency" maxlength="3" hide-details /><v-text-field
+        v-model="rate.low"
+        label="Per 1,000 views"
+        inputmode="decimal"
+        hide-details
+      /><v-text-field v-model="rate.high" label="to" inputmode="decimal" hide-details /><v-btn
+        type="submit"
+        variant="tonal"
+        >Save</v-btn
+      >
+    </form>
+    <p class="small muted">
+      The rate applies to {{ region || 'everywhere' }}. Curve and rate are estimates until you enter your own.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 12px 16px;
+  display: grid;
+  gap: 10px;
+}
+.row {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+</style>

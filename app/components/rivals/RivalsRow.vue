@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiChevronRight, mdiEyeOffOutline, mdiUndoVariant } from '@mdi/js'
+import { computed } from 'vue'
+import { UPSET_WORDS } from '../../../core/rivals/upsets'
+import type { RivalRow } from '../../../shared/rivals'
+import { ageWords, dateOnly, inFull, lengthWords, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { useRivals } from '~/stores/rivals'
+
+/** One result of the page, with its details under it when open. */
+const props = defineProps<{
+  row: RivalRow
+  /** When the page was observed, UTC milliseconds. */
+  at: number
+  /** Strength of my channel; `null` where none is chosen. */
+  own: number | null
+  open: boolean
+  /** How many columns the table has. */
+  columns: number
+}>()
+const emit = defineEmits<{ open: [] }>()
+const rivals = useRivals()
+const DAY = 86_400_000
+
+const age = computed(() => (props.row.publishedAt === null ? null : (props.at - props.row.publishedAt) / DAY))
+const shortAge = (days: number) =>
+  ageWords(days).replace(' days', ' d').replace(' day', ' d').replace(' months', ' mo').replace(' years', ' y')
+const strengthTitle = computed(() => {
+  const { strength, targeting, reach, pull, ahead } = props.row
+  const parts = [
+    `wording ${targeting.toFixed(2)}`,
+    `reach ${reach?.toFixed(2) ?? 'unknown'}`,
+    `pull ${pull?.toFixed(2) ?? 'unknown'}`,
+  ].join(', ')
+  return `${strength.toFixed(3)}: ${parts}${ahead === null ? '' : `; ranks above mine with ${percent(ahead)}`}`
+})
+
+/** A title cut at its matches. */
+const parts = computed(() => {
+  const { row } = props
+  const cut: { text: string; match: boolean }[] = []
+  let at = 0
+  for (const { start, end } of [...row.titleRanges].sort((a, b) => a.start - b.start)) {
+    if (start < at) continue
+    if (start > at) cut.push({ text: row.title.slice(at, start), match: false })
+    cut.push({ text: row.title.slice(start, end), match: true })
+    at = end
+  }
+  if (at < row.title.length) cut.push({ text: row.title.slice(at), match: false })
+  return cut
+})
+const GRADE_WORDS = {
+  exact: 'word for word',
+  inflected: 'with other endings',
+  ordered: 'in order',
+  scattered: 'scattered',
+  fragment: 'a part of it',
+  none: 'not at all',
+}
+const stateOf = (grade: RivalRow['matches']['title'] | null): 'met' | 'partly' | 'missing' | 'n/a' =>
+  grade === null ? 'n/a' : grade === 'exact' || grade === 'inflected' ? 'met' : grade === 'none' ? 'missing' : 'partly'
+const matches = computed(() =>
+  (
+    [
+      ['title', props.row.matches.title],
+      ['first line', props.row.matches.firstLine],
+      ['best tag', props.row.matches.tag],
+    ] as const
+  ).map(([where, grade]) => ({
+    where,
+    state: stateOf(grade),
+    words: `${where}: ${grade === null ? 'unknown' : GRADE_WORDS[grade]}`,
+  })),
+)
+const moved = computed((): { text: string; words: string } | null => {
+  const { before, rank } = props.row
+  if (before === undefined) return null
+  if (before === null) return { text: 'new', words: 'was not on the page at the look before' }
+  if (before === rank) return null
+  return before > rank
+    ? { text: `↑${before - rank}`, words: `rose from ${before}` }
+    : { text: `↓${rank - before}`, words: `fell from ${before}` }
+})
+const note = computed(() => {
+  const { row } = props
+  if (row.off) return 'excluded'
+  if (row.upset)
+    return [
+      `upset: ${row.timesExpected!.toFixed(0)} × the views expected for its size`,
+      ...(row.upsetReason ? [UPSET_WORDS[row.upsetReason]] : []),
+    ].join(', ')
+  return row.soft?.length ? `weak result: ${row.soft.join(', ')}` : row.soft ? 'weak result' : ''
+})
+</script>
+
+<template>
+  <tbody :class="{ off: row.off, soft: row.soft !== null && !row.off }">
+    <tr data-test="rival">
+      <td class="rank figure">
+        {{ row.rank }}<small v-if="moved" :title="moved!.words">{{ moved!.text }}</small>
+      </td>
+      <td class="title">
+        <div class="line">
+          <img v-if="row.thumbnail" :src="row.thumbnail" alt="" width="48" height="27" />
+          <div class="texts">
+            <button
+              class="plain clip"
+              :aria-expanded="open"
+              :title="row.title"
+              data-test="open-rival"
+              @click="emit('open')"
+            >
+              <v-icon :icon="open ? mdiChevronDown : mdiChevronRight" size="14" /><span
+                v-for="(part, i) in parts"
+                :key="i"
+                :class="part.match ? (row.matches.title === 'exact' ? 'match-exact' : 'match-close') : undefined"
+                >{{ part.text }}</span
+              >
+            </button>
+            <div class="small muted under">
+              <span class="channel" :title="row.channel.title">{{ row.channel.title }}</span><span
+                v-if="note"
+                class="note"
+                :class="{ upset: row.upset && !row.off }"
+                :title="note"
+                >· {{ note }}</span
+              >
+            </div>
+          </div>
+        </div>
+      </td>
+      <td class="figure" :title="inFull(row.channel.subscribers, 'subscribers')">
+        {{ row.channel.subscribers === null ? UNKNOWN : rounded(row.channel.subscribers) }}
+      </td>
+      <td class="figure" :title="inFull(row.views, 'views')">{{ rounded(row.views) }}</td>
+      <td class="figure" :title="inFull(row.viewsPerDay, 'views a day')">
+        {{ row.viewsPerDay === null ? UNKNOWN : rounded(Math.round(row.viewsPerDay)) }}
+      </td>
+      <td class="figure" :title="row.publishedAt === null ? 'unknown' : `published ${dateOnly(row.publishedAt)}`">
+        {{ age === null ? UNKNOWN : shortAge(age) }}
+      </td>
+      <td class="figure">{{ lengthWords(row.durationSeconds) }}</td>
+      <td class="figure" :title="inFull(row.likes, 'likes')">{{ rounded(row.likes) }}</td>
+      <td class="figure" :title="inFull(row.comments, 'comments')">{{ rounded(row.comments) }}</td>
+      <td class="words">
+        <span v-for="each in matches" :key="each.where" :title="each.words"
+          ><DeskShape :state="each.state" :label="each.words"
+        /></span>
+      </td>
+      <td class="strength">
+        <div class="gauge">
+          <div class="bar" :title="strengthTitle">
+            <span :style="{ width: `${row.strength * 100}%` }" /><i
+              v-if="own !== null"
+              :style="{ left: `${own * 100}%` }"
+            />
+          </div>
+          <span class="figure">{{ row.strength.toFixed(2) }}</span>
+        </div>
+      </td>
+      <td class="act">
+        <v-btn
+          size="x-small"
+          :icon="row.off ? mdiUndoVariant : mdiEyeOffOutline"
+          :aria-label="row.off ? `Restore ${row.title}` : `Exclude ${row.title}: it is off topic`"
+          :title="row.off ? 'Restore this result' : 'Off topic: exclude this result'"
+          data-test="off-topic"
+          @click="rivals.setOff([row], !row.off)"
+        />
+      </td>
+    </tr>
+    <tr v-if="open">
+      <td :colspan="columns" class="full"><LazyRivalsVideo :row="row" /></td>
+    </tr>
+  </tbody>
+</template>
+
+<style scoped>
+td {
+  padding: 3px 4px;
+  border-bottom: 1px solid var(--line);
+  text-align: end;
+  white-space: nowrap;
+  font-size: 12.5px;
+}
+td.title {
+  text-align: start;
+}
+.rank small {
+  display: block;
+  font-size: 10px;
+  color: var(--muted);
+}
+.line {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.line img {
+  border-radius: 2px;
+  flex: none;
+}
+.texts {
+  min-width: 0;
+  flex: 1;
+}
+.clip {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  max-width: 100%;
+  padding-bottom: 4px;
+  margin-bottom: -3px;
+}
+.under {
+  display: flex;
+  gap: 4px;
+}
+.channel {
+  flex: 0 1 auto;
+  min-width: 56px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.note {
+  color: var(--teal);
+  flex: 0 1 auto;
+  max-width: calc(100% - 60px);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  flex-shrink: 0;
+}
+.note.upset {
+  color: var(--plum);
+}
+.words {
+  text-align: center;
+}
+.words span + span {
+  margin-left: 4px;
+}
+.gauge {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.bar {
+  position: relative;
+  flex: 1;
+  height: 8px;
+  background: color-mix(in srgb, var(--line) 50%, transparent);
+}
+.bar span {
+  position: absolute;
+  inset: 0 auto 0 0;
+  background: color-mix(in srgb, var(--teal) 55%, var(--surface));
+}
+.bar i {
+  position: absolute;
+  top: -17px;
+  bottom: -17px;
+  width: 0;
+  border-left: 2px dashed var(--ochre);
+}
+.off td {
+  opacity: 0.5;
+}
+.off .texts button {
+  text-decoration: line-through;
+}
+.full {
+  text-align: start;
+  white-space: normal;
+  background: var(--paper);
+  padding: 10px 14px;
+}
+</style>
