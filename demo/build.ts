@@ -1,3 +1,4 @@
+import { DAY } from '../core/time'
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { askedStore } from '../server/data/asked'
@@ -24,7 +25,6 @@ import { ensureWorld } from './world'
 /** Seeds whose phrases the demo has looked up and judged before the first start. */
 const SEEDS = ['rear derailleur', 'bike chain', 'bike repair marrowby']
 const ASSESSED = 150
-const DAY = 86_400_000
 const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
 const EARLIER_LOOKS = [63, 42, 28, 14]
 

@@ -77,6 +77,7 @@ let chromium
 await install(() => {
   checks.push(
     beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']),
+    beside('Format', 'npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']),
     beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck']),
   )
   chromium = browser()

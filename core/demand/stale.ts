@@ -1,4 +1,4 @@
-const DAY = 86_400_000
+import { DAY } from '../time'
 
 /** Figures older than this are called stale: the newest of their twelve months is three months behind. */
 export const STALE_MS = 100 * DAY

@@ -1,3 +1,4 @@
+import { median } from 'd3-array'
 import { twoSidedTail } from '../statistics/normal'
 import type { Months } from './volume'
 
@@ -12,11 +13,6 @@ export interface Trend {
 /** A trend is called only when it is this unlikely to be chance and at least this large. */
 const MAX_P = 0.01
 const LEAST_YEARLY = 0.1
-
-function median(sorted: number[]): number {
-  const middle = sorted.length >> 1
-  return sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-}
 
 /** Sums over groups of equal values, for the variance of S and for the months of one season. */
 function tieTerm(values: number[]): number {
@@ -65,8 +61,8 @@ export function trend(months: Months): Trend | null {
     variance += (n * (n - 1) * (2 * n + 5) - tieTerm(values)) / 18
   }
   if (compared < 12) return null
-  const middle = median(known.sort((a, b) => a - b))
-  const slope = median(slopes.sort((a, b) => a - b))
+  const middle = median(known)!
+  const slope = median(slopes)!
   const yearly = middle > 0 ? slope / middle : 0
   const z = variance > 0 ? (s - Math.sign(s)) / Math.sqrt(variance) : 0
   const p = variance > 0 ? Math.min(1, twoSidedTail(z)) : 1

@@ -1,4 +1,4 @@
-const DAY = 86_400_000
+import { DAY } from '../time'
 /**
  * All looks of the last weeks stay; older ones a week apart, and after a year a month apart: a curve of ranks shows no
  * more.

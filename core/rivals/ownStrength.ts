@@ -1,5 +1,5 @@
 import { median } from 'd3-array'
-import { pull, reach, viewsPerDay } from './strength'
+import { pull, reach, viewsPerDay, STRENGTH_WEIGHTS } from './strength'
 
 export interface OwnChannel {
   /** `null` when nobody said. */
@@ -19,7 +19,6 @@ export interface OwnStrength {
 }
 
 const LAST = 10
-const WEIGHT = { targeting: 0.45, reach: 0.25, pull: 0.3 }
 
 /**
  * How strong a well-worded video of a channel stands: targeting 1, reach from its subscribers, pull
@@ -37,15 +36,15 @@ export function ownStrength({ subscribers, videos }: OwnChannel, at: number): Ow
   if (subscribers === null && daily === null) return null
   const a = subscribers === null ? null : reach(subscribers)
   const v = daily === null ? null : pull(daily)
-  let sum = WEIGHT.targeting
-  let weight = WEIGHT.targeting
+  let sum = STRENGTH_WEIGHTS.targeting
+  let weight = STRENGTH_WEIGHTS.targeting
   if (a !== null) {
-    sum += WEIGHT.reach * a
-    weight += WEIGHT.reach
+    sum += STRENGTH_WEIGHTS.reach * a
+    weight += STRENGTH_WEIGHTS.reach
   }
   if (v !== null) {
-    sum += WEIGHT.pull * v
-    weight += WEIGHT.pull
+    sum += STRENGTH_WEIGHTS.pull * v
+    weight += STRENGTH_WEIGHTS.pull
   }
   return { strength: sum / weight, reach: a, pull: v, viewsPerDay: daily, videos: last.length }
 }

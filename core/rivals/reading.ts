@@ -3,6 +3,7 @@ import { SUREST, type Forecast } from './forecast'
 import type { OwnStrength } from './ownStrength'
 import type { PageAge } from './turnover'
 import type { Winnings } from './winnings'
+import { STRENGTH_WEIGHTS } from './strength'
 
 export interface ReadingOf {
   difficulty: Difficulty | null
@@ -92,11 +93,15 @@ export interface SeatParts {
 /** Why a seat is soft for my channel: what its holder lacks, the greatest lack first. */
 export function whySoft(seat: SeatParts, mine: OwnStrength): string[] {
   const lacks: [number, string][] = [
-    [0.45 * (1 - seat.targeting), seat.targeting < 0.35 ? 'hardly matches the phrase' : 'matches the phrase loosely'],
+    [
+      STRENGTH_WEIGHTS.targeting * (1 - seat.targeting),
+      seat.targeting < 0.35 ? 'hardly matches the phrase' : 'matches the phrase loosely',
+    ],
   ]
-  if (seat.reach !== null && mine.reach !== null) lacks.push([0.25 * (mine.reach - seat.reach), 'a smaller channel'])
+  if (seat.reach !== null && mine.reach !== null)
+    lacks.push([STRENGTH_WEIGHTS.reach * (mine.reach - seat.reach), 'a smaller channel'])
   if (seat.pull !== null && mine.pull !== null)
-    lacks.push([0.3 * (mine.pull - seat.pull), 'fewer views a day than mine bring'])
+    lacks.push([STRENGTH_WEIGHTS.pull * (mine.pull - seat.pull), 'fewer views a day than mine bring'])
   return lacks
     .filter(([lack]) => lack > 0.03)
     .sort((a, b) => b[0] - a[0])

@@ -1,3 +1,4 @@
+import { DAY } from '../time'
 import { match, readText, type Match, type ReadPhrase, type ReadText } from '../text/match'
 
 /** What the strength of one seat is worked out from. */
@@ -23,7 +24,8 @@ export interface Strength {
 }
 
 const PART_WEIGHT = { title: 0.7, firstLine: 0.2, tag: 0.1 }
-const WEIGHT = { targeting: 0.45, reach: 0.25, pull: 0.3 }
+/** How much each part counts in a result's strength. */
+export const STRENGTH_WEIGHTS = { targeting: 0.45, reach: 0.25, pull: 0.3 }
 /** A channel of ten million, and a video of a hundred thousand views a day, count as 1. */
 const REACH_DECADES = 7
 const PULL_DECADES = 5
@@ -104,20 +106,18 @@ export function strength(phrase: ReadPhrase, rival: Rival, reader: RivalReader):
   const t = targeting(phrase, rival, reader)
   const a = rival.subscribers === null ? null : reach(rival.subscribers)
   const v = rival.viewsPerDay === null ? null : pull(rival.viewsPerDay)
-  let sum = WEIGHT.targeting * t
-  let weight = WEIGHT.targeting
+  let sum = STRENGTH_WEIGHTS.targeting * t
+  let weight = STRENGTH_WEIGHTS.targeting
   if (a !== null) {
-    sum += WEIGHT.reach * a
-    weight += WEIGHT.reach
+    sum += STRENGTH_WEIGHTS.reach * a
+    weight += STRENGTH_WEIGHTS.reach
   }
   if (v !== null) {
-    sum += WEIGHT.pull * v
-    weight += WEIGHT.pull
+    sum += STRENGTH_WEIGHTS.pull * v
+    weight += STRENGTH_WEIGHTS.pull
   }
   return { strength: sum / weight, targeting: t, reach: a, pull: v }
 }
-
-const DAY = 86_400_000
 
 /** Views a day over a life of at least one day. Times in UTC milliseconds. */
 export function viewsPerDay(views: number, publishedAt: number, observedAt: number): number {

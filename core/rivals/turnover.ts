@@ -1,3 +1,4 @@
+import { DAY } from '../time'
 import { median } from 'd3-array'
 import { PAGE_SEATS } from './difficulty'
 
@@ -5,8 +6,6 @@ export interface KeptSeats {
   at: number
   ids: readonly string[]
 }
-
-const DAY = 86_400_000
 
 /**
  * Part of page one that changed hands in thirty days, from pages kept over time: between every two

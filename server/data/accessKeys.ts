@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import Database from 'better-sqlite3'
 import { createHash, randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
 import { existsSync } from 'node:fs'
@@ -10,7 +11,7 @@ const derive = promisify(scrypt) as (text: string, salt: Buffer, length: number)
 const SECRET = 20
 const HASH = 32
 /** A session ends when nobody has used it for so long; that it was used is noted once an hour. */
-const SESSION_MS = 30 * 86_400_000
+const SESSION_MS = 30 * DAY
 const NOTED_MS = 3_600_000
 
 interface KeyRow {

@@ -1,9 +1,10 @@
+import { DAY } from '../../core/time'
 import { relaxedTransaction, type Db } from './open'
 
 export type AskedStore = ReturnType<typeof askedStore>
 
 /** How long something a service failed to tell is not asked for again, and something it told nothing of. */
-export const AGAIN = { failed: 60_000, nothing: 86_400_000 } as const
+export const AGAIN = { failed: 60_000, nothing: DAY } as const
 
 /**
  * What was asked of a service in vain, and when it may be asked for again: otherwise every screen that shows it would

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, statfsSync } from 'node:fs'
 import { copyFile, open } from 'node:fs/promises'
@@ -7,7 +8,6 @@ import { DataProblem, openingProblem } from './dataProblem'
 
 /** Backups of each kind that are kept. */
 const KEPT = 7
-const DAY = 86_400_000
 const NAME =
   /^fonetra-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3}Z)-(daily|by-hand|before-update|before-restore)\.sqlite$/u
 const ENDINGS = ['', '-wal', '-shm']

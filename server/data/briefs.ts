@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { group } from 'd3-array'
 import { createHash } from 'node:crypto'
 import { v7 as uuid } from 'uuid'
@@ -16,7 +17,7 @@ import { fieldHistory, storedValue, type Writer } from './fieldHistory'
 import { relaxedTransaction, type Db } from './open'
 
 /** An edit's answer is kept this long for repeats. */
-const EDIT_AGE_MS = 14 * 86_400_000
+const EDIT_AGE_MS = 14 * DAY
 
 const ONE_FIELD = new Map(BRIEF_FIELDS.map(field => [field, z.object({ [field]: briefFieldsSchema.shape[field] })]))
 /** The value as its field takes it. @throws ZodError that names the field. */

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { group } from 'd3-array'
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { looksToDrop } from '../../core/rivals/keepLooks'
@@ -6,7 +7,7 @@ import { relaxedTransaction, type Db } from './open'
 /** Phrases looked through in one go, so that no request waits. */
 const STEP = 200
 /** What is only asked for to be shown is asked for again after so long. */
-const INTEREST_MS = 180 * 86_400_000
+const INTEREST_MS = 180 * DAY
 
 /** Observations that were dropped. */
 export interface Thinned {

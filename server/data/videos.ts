@@ -1,9 +1,8 @@
+import { DAY } from '../../core/time'
 import { viewsPerDay } from '../../core/rivals/strength'
 import type { ObservedVideo } from '../../core/rivals/upsets'
 import type { SiteChannel, SiteVideo } from '../services/contract'
 import { relaxedTransaction, type Db } from './open'
-
-const DAY = 86_400_000
 
 export interface VideoRow {
   id: number

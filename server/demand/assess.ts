@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { STRENGTHS_SINCE } from '../../core/modelVersion'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
@@ -13,7 +14,7 @@ import type { OwnStanding } from './regionColumns'
 import { chanceFor, toRow } from './rows'
 
 /** A kept page this young answers without asking again. */
-export const PAGE_AGE_MS = 7 * 86_400_000
+export const PAGE_AGE_MS = 7 * DAY
 /** Searches asked for at once, and pages kept in one transaction. */
 const AT_ONCE = 12
 /** Milliseconds of rows from kept pages after which other work gets its turn. */

@@ -1,10 +1,11 @@
+import { DAY } from '../../core/time'
 import type { PhraseStore } from '../data/phrases'
 import type { AskedStore } from '../data/asked'
 import type { MayAsk, Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
 
 /** Interest by region told this lately is not asked for again. */
-const AGE_MS = 30 * 86_400_000
+const AGE_MS = 30 * DAY
 const MISSING = ['interest by region']
 
 /** Where in the world a phrase is searched, kept or asked for. @returns falling, and what could not be had. */

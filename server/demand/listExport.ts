@@ -1,4 +1,4 @@
-import { csvLine, CSV_MARK } from '../../core/formats/csv'
+import { csvLines, CSV_MARK } from '../../core/formats/csv'
 import type { ListLine, ListPhrase } from '../../shared/lists'
 import type { PhraseRow } from '../../shared/phrases'
 
@@ -10,20 +10,24 @@ type Tell = (phrase: string) => PhraseRow | null
 
 /** A list as CSV, which can be imported again as it is, in pieces. @param tell what is known of a phrase. */
 export async function* listAsCsv(phrases: readonly ListPhrase[], tell: Tell): AsyncGenerator<string> {
-  yield CSV_MARK + csvLine(HEADERS)
-  yield* inPieces(phrases, ({ phrase, note }) => {
-    const row = tell(phrase)
-    return csvLine([
-      phrase,
-      note,
-      row?.volume ?? null,
-      row?.change ?? null,
-      row?.competition ?? null,
-      row?.difficulty ?? null,
-      row?.worth.anyone ?? null,
-      row?.source ?? null,
-    ])
-  })
+  yield CSV_MARK + csvLines([HEADERS])
+  yield* inPieces(phrases, batch =>
+    csvLines(
+      batch.map(({ phrase, note }) => {
+        const row = tell(phrase)
+        return [
+          phrase,
+          note,
+          row?.volume ?? null,
+          row?.change ?? null,
+          row?.competition ?? null,
+          row?.difficulty ?? null,
+          row?.worth.anyone ?? null,
+          row?.source ?? null,
+        ]
+      }),
+    ),
+  )
 }
 
 /** A list as JSON, a phrase a line, in pieces. */
@@ -33,23 +37,27 @@ export async function* listAsJson(
   tell: Tell,
 ): AsyncGenerator<string> {
   yield `${JSON.stringify({ format: 1, kind: 'fonetra-list', name, note }).slice(0, -1)},"phrases":[`
-  let n = 0
-  yield* inPieces(phrases, each => {
+  const line = (each: ListPhrase) => {
     const row = tell(each.phrase)
-    return `${n++ ? ',' : ''}\n${JSON.stringify({ phrase: each.phrase, note: each.note, volume: row?.volume ?? null, difficulty: row?.difficulty ?? null, worth: row?.worth.anyone ?? null })}`
-  })
+    const { volume = null, difficulty = null } = row ?? {}
+    return JSON.stringify({
+      phrase: each.phrase,
+      note: each.note,
+      volume,
+      difficulty,
+      worth: row?.worth.anyone ?? null,
+    })
+  }
+  yield* inPieces(phrases, (batch, isFirst) => `${isFirst ? '' : ','}\n${batch.map(line).join(',\n')}`)
   yield '\n]}\n'
 }
 
 async function* inPieces(
   phrases: readonly ListPhrase[],
-  write: (phrase: ListPhrase) => string,
+  write: (batch: readonly ListPhrase[], isFirst: boolean) => string,
 ): AsyncGenerator<string> {
   for (let from = 0; from < phrases.length; from += BATCH) {
-    yield phrases
-      .slice(from, from + BATCH)
-      .map(write)
-      .join('')
+    yield write(phrases.slice(from, from + BATCH), from === 0)
     await new Promise(resolve => setImmediate(resolve))
   }
 }

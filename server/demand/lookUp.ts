@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { phraseKey } from '../../core/text/words'
 import type { PhraseStore } from '../data/phrases'
@@ -6,7 +7,7 @@ import type { AskedStore } from '../data/asked'
 import { isServiceFault, withRetry } from '../services/retry'
 
 /** An older look is answered from the store all the same, and refreshed behind the answer. */
-export const LOOK_AGE_MS = 86_400_000
+export const LOOK_AGE_MS = DAY
 /** What a look lacks is asked for again after so long, behind the answer. */
 export const RETRY_MS = 60_000
 /** Rows written in one go, most of them with months to be read: a person's autosave waits no longer than this takes. */

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { max, median, sum } from 'd3-array'
 import { viewsPerDay } from '../../core/rivals/strength'
 import { isUpset, timesExpected, type ViewsModel } from '../../core/rivals/upsets'
@@ -9,7 +10,6 @@ import type { MayAsk, Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
 import type { AskedStore } from '../data/asked'
 
-const DAY = 86_400_000
 /** A channel looked at this lately is not asked for again. */
 const LOOK_AGE_MS = 7 * DAY
 /** Videos kept in one transaction. */

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { median, quantile } from 'd3-array'
 import { chanceOfPageOne, firstPage, forecast, type Forecast } from '../../core/rivals/forecast'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
@@ -14,8 +15,6 @@ import type { KeptPage, ResultStore, SeatRow } from '../data/results'
 import type { VideoStore } from '../data/videos'
 import type { WorkspaceStore } from '../data/workspaces'
 import type { PhraseStore } from '../data/phrases'
-
-const DAY = 86_400_000
 
 export interface AnswerDeps {
   phrases: PhraseStore

@@ -10,7 +10,6 @@ import {
   mdiTrayPlus,
 } from '@mdi/js'
 import { computed } from 'vue'
-import { csvFile } from '../../../core/formats/csv'
 import type { PhraseRow } from '../../../shared/phrases'
 import { copyText } from '~/composables/copyText'
 import { messageOf } from '~/composables/api'
@@ -54,7 +53,8 @@ async function copy() {
   notices.tell(`${selected.value.length === 1 ? 'Phrase' : `${selected.value.length} phrases`} copied, one per line.`)
 }
 
-function exportCsv(all: boolean) {
+async function exportCsv(all: boolean) {
+  const { csvFile } = await import('../../../core/formats/csv')
   const headers = all
     ? [
         'phrase',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY } from '../../../core/time'
 import type { ApexOptions } from 'apexcharts'
 import { computed, defineAsyncComponent } from 'vue'
 import type { ResultsAnswer } from '../../../shared/rivals'
@@ -9,7 +10,6 @@ const props = defineProps<{ page: ResultsAnswer }>()
 const { base, colours } = useChart()
 const rows = computed(() => props.page.rows.filter(row => !row.off))
 const own = computed(() => props.page.reading.own?.strength ?? null)
-const DAY = 86_400_000
 
 const strength = computed((): ApexOptions => ({
   ...base.value,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY } from '../../../core/time'
 import { mdiChevronDown, mdiChevronRight, mdiEyeOffOutline, mdiUndoVariant } from '@mdi/js'
 import { computed } from 'vue'
 import { UPSET_WORDS } from '../../../core/rivals/upsets'
@@ -19,7 +20,6 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ open: [] }>()
 const rivals = useRivals()
-const DAY = 86_400_000
 
 const age = computed(() => (props.row.publishedAt === null ? null : (props.at - props.row.publishedAt) / DAY))
 const shortAge = (days: number) =>

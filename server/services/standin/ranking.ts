@@ -1,3 +1,4 @@
+import { DAY } from '../../../core/time'
 import type { Database, Statement } from 'better-sqlite3'
 import { hash } from './chance'
 import { MISSPELLINGS } from './vocabulary'
@@ -31,7 +32,6 @@ const WEIGHED = 300
 const SPARE = 15
 /** A word in this many videos is common, and counting further tells nothing. */
 const COMMON = 20_000
-const DAY = 86_400_000
 const STOPS = new Set([
   'a',
   'an',

@@ -1,3 +1,4 @@
+import { DAY } from '../../../core/time'
 import Database from 'better-sqlite3'
 import type { Answer, Region, SearchAnswer, Services, SiteChannel, SiteVideo, VolumeAnswer } from '../contract'
 import { Behaviour } from './behaviour'
@@ -33,7 +34,6 @@ interface VideoRow {
 const RELATED_LIMIT = 1500
 const SUGGESTIONS = 12
 
-const DAY = 86_400_000
 /** A video this young can be trending, and so many are told. */
 const TREND_DAYS = 45
 const TRENDS = 40

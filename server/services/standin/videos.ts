@@ -1,3 +1,4 @@
+import { DAY } from '../../../core/time'
 import { hash, normal, pickCumulated, seeded } from './chance'
 import type { WorldPhrase } from './phrases'
 import { TRADES } from './trades'
@@ -31,7 +32,6 @@ export interface WorldVideo {
   watched: number
 }
 
-const DAY = 86_400_000
 /** The channel of the demo scenario. */
 export const HOME_CHANNEL = { id: 'ch-marrowby', title: 'Marrowby Wheel Shed', subscribers: 4870, videos: 63 }
 

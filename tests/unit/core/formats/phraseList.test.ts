@@ -1,5 +1,3 @@
-import fc from 'fast-check'
-import { csvCell, csvFile } from '../../../../core/formats/csv'
 import { looseNumber } from '../../../../core/formats/number'
 import { guessColumns, jsonRows, listIn, readListRow, recogniseColumns } from '../../../../core/formats/phraseList'
 
@@ -114,30 +112,5 @@ describe('JSON lists', () => {
       ],
     })
     expect(listIn(5)).toBeNull()
-  })
-})
-
-describe('CSV out', () => {
-  test('formulas are neutralised, quotes doubled, unknowns empty', () => {
-    expect(['=1+1', '+a', '-b', '@c', '＝1', '＋a', '－b', '＠c'].map(csvCell)).toEqual([
-      "'=1+1",
-      "'+a",
-      "'-b",
-      "'@c",
-      "'＝1",
-      "'＋a",
-      "'－b",
-      "'＠c",
-    ])
-    expect(csvCell('\n=1')).toBe('"\'\n=1"')
-    expect(csvCell('a "b", c')).toBe('"a ""b"", c"')
-    expect(csvFile(['a', 'b'], [[null, -1]])).toBe('\ufeffa,b\r\n,-1\r\n')
-  })
-  test('no text begins a cell with a formula sign', () => {
-    fc.assert(
-      fc.property(fc.string(), text => {
-        expect(csvCell(text)).not.toMatch(/^"?[=+@-]/u)
-      }),
-    )
   })
 })

@@ -1,0 +1,2 @@
+/** A day in milliseconds. */
+export const DAY = 86_400_000
