@@ -2,6 +2,7 @@ import type { Match, Range, ReadPhrase, ReadText } from '../text/match'
 import type { Draft, Field, FieldRange, Fix, PlaceId } from './draft'
 import type { LimitProfile } from './limits'
 import type { PlaceText } from './places'
+import type { Setting, SettingValues } from './settings'
 
 /**
  * The question a check answers, by which the ledger groups: can search match it, would a person
@@ -35,7 +36,7 @@ export interface Outcome {
   fixes: Fix[]
 }
 
-export interface Check<Settings extends object = object> {
+export interface Check<Settings extends Record<string, Setting> = Record<string, Setting>> {
   id: string
   version: number
   field: Field
@@ -46,13 +47,13 @@ export interface Check<Settings extends object = object> {
   why: string
   /** Without these the check does not apply. */
   needs: readonly Need[]
-  /** Its thresholds, unless the rule set says otherwise. */
+  /** Its thresholds as declared; a rule set may give other values. */
   settings: Settings
-  run: (input: CheckInput & { settings: Settings }) => Outcome
+  run: (input: CheckInput & { settings: SettingValues<Settings> }) => Outcome
 }
 
-/** Declares a check; the type of its settings is read off their defaults. */
-export function defineCheck<Settings extends object>(check: Check<Settings>): Check {
+/** Declares a check; what it is run with has the types of its settings. */
+export function defineCheck<Settings extends Record<string, Setting>>(check: Check<Settings>): Check {
   return check as unknown as Check
 }
 

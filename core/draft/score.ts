@@ -9,6 +9,7 @@ import { tagsCost, type LimitProfile } from './limits'
 import { placements } from './placements'
 import { placeTexts, type PlaceText } from './places'
 import type { RuleSet } from './ruleset'
+import { settingValues } from './settings'
 
 export type CheckState = 'met' | 'partly' | 'missing' | 'n/a'
 
@@ -122,7 +123,7 @@ export function scoreDraft(
           ranges: [],
           fixes: [],
         }
-      : check.run({ ...input, settings: { ...check.settings, ...rule.settings } })
+      : check.run({ ...input, settings: settingValues(check.settings, rule.settings) })
     const possible = fraction === null ? 0 : rule.weight
     const won = fraction === null ? 0 : fraction * rule.weight
     points += won

@@ -1,10 +1,9 @@
 import { floatKey, type KeyOf } from '../../core/search/selectRange'
-import type { PhraseSort } from '../../shared/phrases'
+import type { PhraseSort, PhrasesQuery } from '../../shared/phrases'
 import type { LanguageIndex } from './languageIndex'
-import type { IndexQuestion } from './phraseIndex'
 import type { RegionColumns } from './regionColumns'
 
-type Sorting = Pick<IndexQuestion['query'], 'sort' | 'for'>
+type Sorting = Pick<PhrasesQuery, 'sort' | 'for'>
 
 /** The name under which an order is kept. */
 export const sortName = ({ sort, for: whom }: Sorting) =>

@@ -1,6 +1,7 @@
 import { codePointOffset } from '../../text/count'
 import { span } from '../../text/match'
 import { asSentence, defineCheck, inField, met, missing, partly } from '../check'
+import { oneOf } from '../settings'
 import { textFix, type Fix } from '../draft'
 import { begunWith } from '../opening'
 import { firstLineOf } from '../places'
@@ -32,7 +33,7 @@ export const descriptionBegin = defineCheck({
   title: 'Lead phrase at the start of the description',
   why: 'Search results show the start of the description, and viewers read it first.',
   needs: ['lead', 'description'],
-  settings: { where: 'sentences' as keyof typeof WANTED },
+  settings: { where: oneOf('Where the lead belongs', 'sentences', WANTED) },
   run: ({ draft, lead, profile, settings, language, at, match }) => {
     const text = draft.description!
     const front = asSentence(lead!.raw, language)

@@ -1,6 +1,7 @@
 import { primaryLanguage } from '../../text/stems'
 import { words } from '../../text/words'
 import { defineCheck, met, missing, notApplicable, partly } from '../check'
+import { oneOf } from '../settings'
 import { textFix, type Fix } from '../draft'
 import { linksOf } from '../links'
 import { firstLineOf } from '../places'
@@ -43,7 +44,9 @@ export const descriptionFirst = defineCheck({
   title: 'Start of the description',
   why: 'A benefit first keeps viewers reading; a link first gets clicks from buyers. The rule set decides.',
   needs: ['description'],
-  settings: { first: 'benefit' as 'benefit' | 'link' },
+  settings: {
+    first: oneOf('What comes first', 'benefit', { benefit: 'what the viewer gets', link: 'a link' }),
+  },
   run: ({ draft, settings, language }) => {
     const text = draft.description!
     const line = firstLineOf(text)

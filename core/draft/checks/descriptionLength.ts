@@ -1,5 +1,6 @@
 import { count } from '../../text/count'
 import { defineCheck, met, notApplicable, partly } from '../check'
+import { wholeNumber } from '../settings'
 
 /** The description is as long as the rule set wants it. */
 export const descriptionLength = defineCheck({
@@ -10,7 +11,10 @@ export const descriptionLength = defineCheck({
   title: 'Length of the description',
   why: 'A longer description has room for more phrases, but few viewers read a very long one. The rule set decides.',
   needs: ['description'],
-  settings: { least: 600, most: 5000 },
+  settings: {
+    least: wholeNumber('At least', 600, 0, 20_000),
+    most: wholeNumber('At most', 5000, 1, 20_000),
+  },
   run: ({ draft, settings }) => {
     const used = count(draft.description!.trim(), 'codePoints')
     if (!used) return notApplicable('Nothing written yet.')

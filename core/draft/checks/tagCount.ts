@@ -1,4 +1,5 @@
 import { defineCheck, met, partly } from '../check'
+import { wholeNumber } from '../settings'
 import { tidyTags } from '../limits'
 
 /** The number of tags is what the rule set wants. */
@@ -10,7 +11,10 @@ export const tagCount = defineCheck({
   title: 'Number of tags',
   why: 'Some creators fill the whole field, others use a few close tags. The rule set decides.',
   needs: ['tags'],
-  settings: { least: 8, most: 30 },
+  settings: {
+    least: wholeNumber('At least', 8, 0, 500),
+    most: wholeNumber('At most', 30, 1, 500),
+  },
   run: ({ draft, settings }) => {
     const number = tidyTags(draft.tags!).length
     const { least, most } = settings

@@ -1,4 +1,5 @@
 import { defineCheck, met, missing, partly } from '../check'
+import { oneOf } from '../settings'
 import { tagKey } from '../limits'
 
 /** The lead is among the tags, and where. */
@@ -10,7 +11,7 @@ export const tagLead = defineCheck({
   title: 'Lead phrase among the tags',
   why: 'Many creators give the first tag the most weight, and all agree that the lead belongs in the tags.',
   needs: ['lead', 'tags'],
-  settings: { position: 'first' as 'first' | 'any' },
+  settings: { position: oneOf('Where the lead belongs', 'first', { first: 'the first tag', any: 'any tag' }) },
   run: ({ draft, lead, settings }) => {
     const tags = draft.tags!
     const key = tagKey(lead!.raw)

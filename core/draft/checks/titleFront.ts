@@ -1,6 +1,7 @@
 import { fitsEms } from '../../text/width'
 import { span } from '../../text/match'
 import { defineCheck, inField, met, missing, partly } from '../check'
+import { oneOf } from '../settings'
 import { leadFirst } from '../titleFixes'
 
 /** The lead phrase stands whole in the part of the title that a phone shows. */
@@ -12,7 +13,13 @@ export const titleFront = defineCheck({
   title: 'Lead phrase where a phone shows it',
   why: 'Most people read titles on a phone, which shows about sixty characters.',
   needs: ['lead', 'title'],
-  settings: { surface: 'phone' as 'phone' | 'desktopList' | 'suggestion' },
+  settings: {
+    surface: oneOf('Where it must fit', 'phone', {
+      phone: 'a phone',
+      desktopList: 'a list on a computer',
+      suggestion: 'the column of suggestions',
+    }),
+  },
   run: ({ draft, lead, profile, settings, at, match }) => {
     const found = match(lead!, at('title')[0]!.text)
     const fixes = leadFirst(draft.title!, lead!, profile)

@@ -1,5 +1,6 @@
 import { stopWords } from '../../text/stopwords'
 import { defineCheck, met, notApplicable, partly } from '../check'
+import { fraction } from '../settings'
 
 /** What the title says is told again in the description or in the spoken words. */
 export const titleKept = defineCheck({
@@ -10,7 +11,7 @@ export const titleKept = defineCheck({
   title: 'The description backs up the title',
   why: 'Viewers leave when the video does not deliver what its title promises.',
   needs: ['title', 'description'],
-  settings: { enough: 0.8 },
+  settings: { enough: fraction('Share of the title’s words that is enough', 0.8) },
   run: ({ draft, at, language, settings }) => {
     const title = at('title')[0]!.text
     const stops = stopWords(language)

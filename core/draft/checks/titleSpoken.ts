@@ -4,6 +4,7 @@ import { stopWords } from '../../text/stopwords'
 import { textFix, type Fix, type FieldRange } from '../draft'
 import { withoutRanges } from '../titleFixes'
 import { defineCheck, met, notApplicable, partly } from '../check'
+import { wholeNumber } from '../settings'
 
 /** A word in capitals that is no short name, and any word in capitals where nearly all of them are. */
 const SHOUTED = /(?<![\p{L}\p{N}])\p{Lu}{4,}(?![\p{L}\p{N}])/gu
@@ -50,7 +51,11 @@ export const titleSpoken = defineCheck({
   title: 'Natural wording',
   why: 'Repetition, capitals and long lists of words put viewers off, however well they match.',
   needs: ['title'],
-  settings: { shoutedWords: 2, sameWord: 3, separators: 2 },
+  settings: {
+    shoutedWords: wholeNumber('Words in capitals from which it is shouting', 2, 1, 100),
+    sameWord: wholeNumber('Times one word may not be reached', 3, 2, 100),
+    separators: wholeNumber('Bars from which it is a list', 2, 1, 100),
+  },
   run: ({ draft, lead, support, at, language, settings }) => {
     const title = draft.title!
     if (!title.trim()) return notApplicable('Nothing written yet.')

@@ -1,5 +1,6 @@
 import { count } from '../../text/count'
 import { defineCheck, met, notApplicable, partly } from '../check'
+import { oneOf, wholeNumber } from '../settings'
 
 /** Use of the title's width: short, or as much as says something, by rule set. */
 export const titleWidth = defineCheck({
@@ -10,7 +11,11 @@ export const titleWidth = defineCheck({
   title: 'Title length for this style',
   why: 'Some creators keep to what a phone shows, others use the full length. The rule set decides.',
   needs: ['title'],
-  settings: { aim: 'long' as 'long' | 'short', least: 45, most: 100 },
+  settings: {
+    aim: oneOf('Aim for', 'long', { long: 'a full title', short: 'a short title' }),
+    least: wholeNumber('At least', 45, 0, 1000),
+    most: wholeNumber('At most', 100, 1, 1000),
+  },
   run: ({ draft, settings, profile }) => {
     const used = count(draft.title!.trim(), profile.title.unit)
     if (!used) return notApplicable('Nothing written yet.')
