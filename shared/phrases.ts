@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { INTENTS, type Intent, type IntentTold } from '../core/demand/intent'
+import { INTENTS, type Intent, type IntentAnswer } from '../core/demand/intent'
 import type { Season } from '../core/demand/season'
 import type { Spike } from '../core/demand/spike'
 import type { Trend } from '../core/demand/trend'
@@ -208,7 +208,7 @@ export interface PhraseSheet {
   spike: Spike | null
   /** What its months say, in a sentence or three. */
   story: string
-  intent: IntentTold | null
+  intent: IntentAnswer | null
   /** Results clustered by the words they share; more than one cluster is more than one meaning. */
   meanings: { name: string[]; ids: string[]; titles: string[]; share: number }[]
   top: {
@@ -265,7 +265,7 @@ export interface LongerAnswer {
 export interface ShortlistColumn {
   row: PhraseRow
   story: string
-  intent: IntentTold | null
+  intent: IntentAnswer | null
   difficultyParts: PhraseDetail['difficultyParts']
   forecast: { pageOne: number; likely: [number, number]; softSeats: number } | null
   winnings: { expected: number; low: number; high: number } | null

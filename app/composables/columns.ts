@@ -1,4 +1,4 @@
-import type { Whom } from '~/stores/workspace'
+import type { Perspective } from '~/stores/workspace'
 
 export interface PhraseColumn {
   key: string
@@ -10,7 +10,7 @@ export interface PhraseColumn {
   /** Stays when a sheet takes half the room. */ narrow?: true
 }
 
-const all = (whom: Whom, narrow: boolean): PhraseColumn[] => [
+const all = (perspective: Perspective, narrow: boolean): PhraseColumn[] => [
   {
     key: 'phrase',
     title: 'Phrase',
@@ -58,7 +58,7 @@ const all = (whom: Whom, narrow: boolean): PhraseColumn[] => [
     hint: '0 to 100: how firmly the first result page is held',
     narrow: true,
   },
-  ...(whom === 'channel'
+  ...(perspective === 'channel'
     ? [
         {
           key: 'chance',
@@ -75,7 +75,7 @@ const all = (whom: Whom, narrow: boolean): PhraseColumn[] => [
     title: 'Worth',
     width: narrow ? 46 : 50,
     align: 'end',
-    hint: `0 to 100: demand, ${whom === 'channel' ? 'my chance' : 'ease'} and trend in one. Click a figure to see how it is calculated.`,
+    hint: `0 to 100: demand, ${perspective === 'channel' ? 'my chance' : 'ease'} and trend in one. Click a figure to see how it is calculated.`,
     narrow: true,
   },
   {
@@ -87,6 +87,6 @@ const all = (whom: Whom, narrow: boolean): PhraseColumn[] => [
   },
 ]
 
-/** The columns of the phrase table, for whom they are judged, and with how much room. */
-export const phraseColumns = (whom: Whom, narrow: boolean) =>
-  all(whom, narrow).filter(column => column.narrow || !narrow)
+/** The columns of the phrase table, by perspective and the room there is. */
+export const phraseColumns = (perspective: Perspective, narrow: boolean) =>
+  all(perspective, narrow).filter(column => column.narrow || !narrow)

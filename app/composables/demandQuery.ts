@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { useWorkspace, type Whom } from '~/stores/workspace'
+import { useWorkspace, type Perspective } from '~/stores/workspace'
 
 /** What the Demand screen asks, as it stands in the address. Flags are '1' or ''. */
 export interface DemandQuery {
@@ -20,7 +20,7 @@ export interface DemandQuery {
   tray: string
   aside: string
   sort: string
-  for: Whom
+  for: Perspective
 }
 
 const NAMES = {
@@ -66,7 +66,7 @@ export function useDemandQuery(regionOfBrief: () => string | null) {
     ...filters.value,
     ...Object.fromEntries(NUMBERS.filter(name => !isFigure(filters.value[name])).map(name => [name, ''])),
     sort: text(NAMES.sort) || FIRST_SORT,
-    for: workspace.whom,
+    for: workspace.perspective,
   }))
 
   const address = useAddress()

@@ -3,7 +3,7 @@ import { computed, type Ref } from 'vue'
 import { DIFFICULTY_BANDS } from '../../core/demand/bands'
 import { SUREST } from '../../core/rivals/forecast'
 import type { PhraseRow } from '../../shared/phrases'
-import type { Whom } from '~/stores/workspace'
+import type { Perspective } from '~/stores/workspace'
 
 const margin = { left: 52, right: 18, top: 14, bottom: 40 }
 /** Above this many searches, and below this difficulty (or above this chance), is the promising area. */
@@ -18,9 +18,13 @@ const odds = (chance: number) => {
   return Math.log(within / (1 - within))
 }
 /** Where phrases are drawn: searches across, difficulty or the chance of page one upwards. Sizes in px. */
-export function useDemandScales(props: { rows: PhraseRow[]; whom: Whom }, width: Ref<number>, height: Ref<number>) {
+export function useDemandScales(
+  props: { rows: PhraseRow[]; perspective: Perspective },
+  width: Ref<number>,
+  height: Ref<number>,
+) {
   const valueOf = (row: PhraseRow) =>
-    props.whom === 'channel' ? (row.chance === null ? null : odds(row.chance)) : row.difficulty
+    props.perspective === 'channel' ? (row.chance === null ? null : odds(row.chance)) : row.difficulty
   const known = computed(() => props.rows.filter(row => row.volume !== null && row.volume > 0 && valueOf(row) !== null))
   /** The round figure at or below the least asked for: 1, 2 or 5 times a power of ten. */
   const leftEnd = computed(() => {
@@ -36,7 +40,7 @@ export function useDemandScales(props: { rows: PhraseRow[]; whom: Whom }, width:
   const y = computed(() =>
     scaleLinear()
       .domain(
-        props.whom === 'channel'
+        props.perspective === 'channel'
           ? [Math.min(odds(0.3), ...known.value.map(row => valueOf(row)!)) - 0.4, odds(1) + 0.4]
           : [0, Math.max(60, ...known.value.map(row => valueOf(row)!)) + 5],
       )
@@ -45,11 +49,11 @@ export function useDemandScales(props: { rows: PhraseRow[]; whom: Whom }, width:
   const points = computed(() => known.value.map(row => ({ row, x: x.value(row.volume!), y: y.value(valueOf(row)!) })))
   /** The promising area: at the top for a chance, at the bottom for difficulty. */
   const promising = computed(() => {
-    const edge = y.value(props.whom === 'channel' ? odds(GOOD_CHANCE) : hardFrom)
+    const edge = y.value(props.perspective === 'channel' ? odds(GOOD_CHANCE) : hardFrom)
     const bottom = height.value - margin.bottom
     return {
       x: x.value(GOOD_VOLUME),
-      ...(props.whom === 'channel'
+      ...(props.perspective === 'channel'
         ? { from: margin.top, to: edge, text: margin.top + 16 }
         : { from: edge, to: bottom, text: bottom - 8 }),
     }
@@ -60,7 +64,7 @@ export function useDemandScales(props: { rows: PhraseRow[]; whom: Whom }, width:
     ),
   )
   const yTicks = computed(() =>
-    props.whom === 'channel'
+    props.perspective === 'channel'
       ? [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, SUREST]
           .map(chance => ({ at: odds(chance), text: `${chance === SUREST ? '> ' : ''}${Math.round(chance * 100)}` }))
           .filter(tick => tick.at >= y.value.domain()[0]!)

@@ -44,7 +44,7 @@ export const dateTime = (at: number) => dates.format(at)
 /** A day: 5 Mar 2026. */
 export const dateOnly = (at: number) => days.format(at)
 /** Who told a figure and when, and whether that is too long ago; empty where nobody did. */
-export const toldBy = (source: string | null, at: number | null) =>
+export const sourceText = (source: string | null, at: number | null) =>
   source === null
     ? ''
     : `, from ${source}${at === null ? '' : `, told ${dateOnly(at)}${isStale(at, Date.now()) ? ': stale, ask or import again' : ''}`}`

@@ -118,7 +118,7 @@ useShellKeys({
       <ShellSaveState />
       <v-spacer />
       <ShellJobs />
-      <ShellWhom v-if="!keyNeeded" />
+      <ShellPerspective v-if="!keyNeeded" />
       <ShellWho />
       <v-btn
         v-if="!keyNeeded"

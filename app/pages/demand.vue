@@ -57,7 +57,7 @@ watch(
   { immediate: true },
 )
 watch(
-  () => demand.judging,
+  () => demand.assessing,
   now => {
     if (!now) void tray.refreshFigures()
   },
@@ -151,22 +151,22 @@ const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].
           :seed="query.seed"
           :sort="query.sort"
           :loading="demand.state === 'loading'"
-          :judging="demand.judging"
+          :assessing="demand.assessing"
           :months-end="demand.answer?.monthsEnd ?? null"
-          :whom="workspace.whom"
+          :perspective="workspace.perspective"
           :open="phrase"
           :narrow="phrase !== null"
           @sort="filter({ sort: $event })"
           @seed="ask"
           @worth="working = $event"
           @open="open"
-          @see="(from, to) => demand.see(from, to, language)"
+          @range="(from, to) => demand.setVisibleRange(from, to, language)"
         />
         <LazyDemandChart
           v-else-if="view === 'chart'"
           v-model:selected="demand.selected"
           :rows="demand.rows"
-          :whom="workspace.whom"
+          :perspective="workspace.perspective"
           :open="phrase"
           @open="open"
         />

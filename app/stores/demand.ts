@@ -19,7 +19,7 @@ const PAGE = 1000
 /** How long after the first rows the others are asked for, in milliseconds. */
 const REST_AFTER = 400
 /** Rows judged without being asked to, and in one request. */
-const JUDGED = 300
+const EFFECTIVE_PAGE = 300
 const AT_ONCE = 24
 
 /** The phrases of a seed, and their difficulty as it comes in. */
@@ -105,7 +105,7 @@ export const useDemand = defineStore('demand', () => {
       unsorted.value = false
       state.value = 'ready'
       notices.say(`${counted(got.total, 'phrase')}.`)
-      void judge(language)
+      void assess(language)
       // The rest comes once the first rows stand.
       if (got.rows.length < got.total) setTimeout(() => void more(language, mine.signal), REST_AFTER)
     } catch (error) {
@@ -134,18 +134,18 @@ export const useDemand = defineStore('demand', () => {
       if (signal?.aborted) return
       rows.value = [...rows.value, ...got.rows.filter(row => !known.has(row.phrase))]
       // Unless a person stopped it, assessing goes on with what came.
-      if (!stopped && !judging.value && !judgeProblem.value) void judge(language)
+      if (!stopped && !assessing.value && !assessProblem.value) void assess(language)
     } catch (error) {
       if (!signal?.aborted) notices.tell(messageOf(error), { serious: true })
     }
   }
 
-  /** The rows to judge next: those in view, then from the top, up to a limit. */
+  /** The rows to assess next: those in view, then from the top, up to a limit. */
   function due(): string[] {
     const inView = rows.value
       .slice(visible.from, visible.to + 1)
       .filter(row => row.difficulty === null && !tried.has(row.phrase))
-    const top = rows.value.slice(0, JUDGED).filter(row => row.difficulty === null && !tried.has(row.phrase))
+    const top = rows.value.slice(0, EFFECTIVE_PAGE).filter(row => row.difficulty === null && !tried.has(row.phrase))
     left.value = new Set([...inView, ...top]).size
     return [...new Set([...inView, ...top].map(row => row.phrase))].slice(0, AT_ONCE)
   }
@@ -166,15 +166,15 @@ export const useDemand = defineStore('demand', () => {
       if (/^(difficulty|worth|competition|chance)/u.test(asked!.sort)) unsorted.value = true
     },
   })
-  const { running: judging, problem: judgeProblem } = loop
+  const { running: assessing, problem: assessProblem } = loop
 
-  function judge(of = 'en') {
-    if (judging.value || !asked) return
+  function assess(of = 'en') {
+    if (assessing.value || !asked) return
     stopped = false
     language = of
     tried.clear()
     return loop.run().finally(() => {
-      if (!judging.value) left.value = 0
+      if (!assessing.value) left.value = 0
     })
   }
 
@@ -190,7 +190,7 @@ export const useDemand = defineStore('demand', () => {
   })
 
   /** Has everything assessed that passes the filters, as work that goes on by itself. */
-  async function judgeAll(language = 'en') {
+  async function assessAll(language = 'en') {
     if (!asked) return
     try {
       const phrases: string[] = []
@@ -227,16 +227,16 @@ export const useDemand = defineStore('demand', () => {
   }
 
   /** Tells which rows are in view; they are judged first. */
-  function see(from: number, to: number, language = 'en') {
+  function setVisibleRange(from: number, to: number, language = 'en') {
     visible = { from, to }
     if (
-      !judging.value &&
-      !judgeProblem.value &&
+      !assessing.value &&
+      !assessProblem.value &&
       state.value === 'ready' &&
       !stopped &&
       rows.value.slice(from, to + 1).some(row => row.difficulty === null)
     )
-      void judge(language)
+      void assess(language)
   }
 
   return {
@@ -245,8 +245,8 @@ export const useDemand = defineStore('demand', () => {
     state,
     problem,
     selected,
-    judging,
-    judgeProblem,
+    assessing,
+    assessProblem,
     unsorted,
     stale,
     left,
@@ -254,10 +254,10 @@ export const useDemand = defineStore('demand', () => {
     ask,
     giveUp,
     more,
-    judge,
-    judgeAll,
+    assess,
+    assessAll,
     stop,
-    see,
+    setVisibleRange,
     again: (language = 'en', services = false) => asked && ask(asked, language, services ? 'services' : true),
   }
 })

@@ -69,7 +69,7 @@ export const useRivals = defineStore('rivals', () => {
   const again = (anew = false) => (asked ? ask(asked, anew) : Promise.resolve())
 
   /** Takes results out as speaking of something else, or back in; every figure follows. */
-  async function setOff(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, of = asked, tell = true) {
+  async function setExcluded(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, of = asked, tell = true) {
     if (!of) return
     const { phrase, language } = of
     try {
@@ -85,12 +85,12 @@ export const useRivals = defineStore('rivals', () => {
           rows.length === 1
             ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'excluded' : 'restored'}.`
             : `${rows.length} results ${off ? 'excluded' : 'restored'}.`,
-          { undo: () => setOff(rows, !off, of, false) },
+          { undo: () => setExcluded(rows, !off, of, false) },
         )
     } catch (error) {
       notices.tell(messageOf(error), { serious: true })
     }
   }
 
-  return { page, state, problem, ask, again, giveUp, setOff, stop: () => asking?.abort() }
+  return { page, state, problem, ask, again, giveUp, setExcluded, stop: () => asking?.abort() }
 })

@@ -6,11 +6,11 @@ import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
 import { useBrief } from './brief'
 
-export type Whom = 'anyone' | 'channel'
+export type Perspective = 'anyone' | 'channel'
 
 const KEY = 'fonetra.workspace'
 
-/** The workspaces, which of them is at work, and for whom phrases are judged. */
+/** The workspaces, which of them is current, and whether phrases are scored for anyone or for its channel. */
 export const useWorkspace = defineStore('workspace', () => {
   const brief = useBrief()
   const workspaces = ref<Workspace[]>([])
@@ -18,8 +18,8 @@ export const useWorkspace = defineStore('workspace', () => {
   /** Whether the list has been answered once, or could not be had. */
   const told = ref(false)
   const chosen = ref(localStorage.getItem(KEY))
-  /** For whom the address says; what was last chosen where it says nothing. */
-  const whom = ref<Whom>(localStorage.getItem('fonetra.for') === 'channel' ? 'channel' : 'anyone')
+  /** The perspective in the address; where it has none, the one chosen last. */
+  const perspective = ref<Perspective>(localStorage.getItem('fonetra.for') === 'channel' ? 'channel' : 'anyone')
 
   /** The open brief says whose work it is; without one, what was chosen last. */
   const current = computed<Workspace | null>(
@@ -54,10 +54,10 @@ export const useWorkspace = defineStore('workspace', () => {
     remember(KEY, workspace)
   }
 
-  function judgeFor(next: Whom) {
-    whom.value = next
+  function setPerspective(next: Perspective) {
+    perspective.value = next
     remember('fonetra.for', next)
   }
 
-  return { workspaces, current, id, chosen, known, whom, problem, told, refresh, choose, judgeFor }
+  return { workspaces, current, id, chosen, known, perspective, problem, told, refresh, choose, setPerspective }
 })

@@ -54,7 +54,7 @@ for (const [intent, weight, list] of CUES) {
   }
 }
 
-export interface IntentTold {
+export interface IntentAnswer {
   intent: Intent
   /** What told it: the words of the phrase, or of the titles it brings up. */
   from: 'wording' | 'results'
@@ -98,7 +98,7 @@ export function intentOf(
   phrase: string,
   places: PlaceNames = NOWHERE,
   titles: readonly string[] = [],
-): IntentTold | null {
+): IntentAnswer | null {
   const norms = words(phrase).map(word => word.norm)
   const points: Points = new Map()
   add(points, norms, 1)

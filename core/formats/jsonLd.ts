@@ -1,4 +1,4 @@
-import { durationSeconds, idOfLink, timeOf, type ToldVideo } from './videoRecord'
+import { durationSeconds, idOfLink, timeOf, type VideoRecord } from './videoRecord'
 
 type Thing = Record<string, unknown>
 const isThing = (value: unknown): value is Thing => typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -38,8 +38,8 @@ export const isJsonLd = (value: unknown): boolean =>
   many(value).some(each => isThing(each) && ('@type' in each || '@graph' in each || '@context' in each))
 
 /** Every schema.org VideoObject in a JSON-LD value, wherever it stands. */
-export function videosOfJsonLd(value: unknown): ToldVideo[] {
-  const found: ToldVideo[] = []
+export function videosOfJsonLd(value: unknown): VideoRecord[] {
+  const found: VideoRecord[] = []
   const seen = new Set<unknown>()
   const visit = (node: unknown, depth: number): void => {
     if (depth > 12 || seen.has(node)) return
@@ -60,7 +60,7 @@ export function videosOfJsonLd(value: unknown): ToldVideo[] {
   return found
 }
 
-function videoOf(thing: Thing): ToldVideo | null {
+function videoOf(thing: Thing): VideoRecord | null {
   const title = (text(thing.name) ?? text(thing.headline) ?? '').trim()
   const link = text(thing.url) ?? text(thing['@id']) ?? text(thing.embedUrl) ?? text(thing.contentUrl)
   const id = text(thing.identifier) ?? (link ? idOfLink(link) : null)

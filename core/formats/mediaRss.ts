@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes'
-import { idOfLink, timeOf, type ToldChannel, type ToldVideo } from './videoRecord'
+import { idOfLink, timeOf, type ChannelRecord, type VideoRecord } from './videoRecord'
 
 type Node = Record<string, unknown>
 const many = (value: unknown): unknown[] =>
@@ -51,10 +51,12 @@ export class FeedReader {
   private readonly head: Node = {}
   private held = 0
   private isFeed = false
-  private told: ToldChannel | null = null
+  private told: ChannelRecord | null = null
 
   /** @param tell told the channel before its first video, and again where more of it comes later. */
-  constructor(private readonly tell: { channel: (channel: ToldChannel) => void; video: (video: ToldVideo) => void }) {
+  constructor(
+    private readonly tell: { channel: (channel: ChannelRecord) => void; video: (video: VideoRecord) => void },
+  ) {
     let attributes = 0
     this.parser.on('doctype', () => {
       throw new FeedProblem(
@@ -155,7 +157,7 @@ export class FeedReader {
 
 class FeedProblem extends Error {}
 
-function channelOfHead(head: Node): ToldChannel {
+function channelOfHead(head: Node): ChannelRecord {
   const author = many(head.author).find(isNode) ?? null
   const link = linkOf(head.link)
   const title = (text(author?.name) ?? text(head.title) ?? 'unknown channel').slice(0, 500)
@@ -164,7 +166,7 @@ function channelOfHead(head: Node): ToldChannel {
   return { id, title, subscribers: null, foundedAt: timeOfFeed(text(head.published)), videos: null }
 }
 
-function videoOfEntry(item: Node, { id: channelId, title: channelTitle }: ToldChannel): ToldVideo | null {
+function videoOfEntry(item: Node, { id: channelId, title: channelTitle }: ChannelRecord): VideoRecord | null {
   const group = many(item['media:group']).find(isNode) ?? item
   const community = many(group['media:community']).find(isNode) ?? {}
   const name = text(group['media:title']) ?? text(item.title)
@@ -200,9 +202,9 @@ function videoOfEntry(item: Node, { id: channelId, title: channelTitle }: ToldCh
  * @returns its channel and videos; `null` when it is no such feed.
  * @throws Error with a message for the user when the XML is broken.
  */
-export function readMediaRss(xml: string): { channel: ToldChannel; videos: ToldVideo[] } | null {
-  let channel: ToldChannel | null = null
-  const videos: ToldVideo[] = []
+export function readMediaRss(xml: string): { channel: ChannelRecord; videos: VideoRecord[] } | null {
+  let channel: ChannelRecord | null = null
+  const videos: VideoRecord[] = []
   const reader = new FeedReader({
     channel: told => {
       channel = told

@@ -5,7 +5,7 @@ import { looseNumber } from './number'
 /**
  * A video as told, by a service or in a file. What is `null` was not told; an empty text or list is known to be empty.
  */
-export interface ToldVideo {
+export interface VideoRecord {
   id: string
   title: string
   description: string | null
@@ -20,7 +20,7 @@ export interface ToldVideo {
   /** A small picture as a `data:` address, 20 KB at most. */
   thumbnail: string | null
 }
-export interface ToldChannel {
+export interface ChannelRecord {
   id: string
   title: string
   subscribers: number | null
@@ -28,7 +28,7 @@ export interface ToldChannel {
   videos: number | null
 }
 /** Where a video stood for a phrase. */
-export interface ToldSeat {
+export interface SeatRecord {
   phrase: string
   region: string | null
   rank: number
@@ -141,7 +141,7 @@ const picture = (value: unknown) => {
 export function videoRecord(
   record: Readonly<Record<string, unknown>>,
   columns: Partial<Record<Field, string>>,
-): { video: ToldVideo; seat: ToldSeat | null } | { reason: string } {
+): { video: VideoRecord; seat: SeatRecord | null } | { reason: string } {
   const raw = (field: Field) => (columns[field] === undefined ? undefined : record[columns[field]])
   const problems: string[] = []
   const number = (field: Field): number | null => {
@@ -180,7 +180,7 @@ export function videoRecord(
   const region = text(raw('region'))?.trim()
   if (region && !/^[a-z]{2}$/iu.test(region) && !/^(everywhere|global|world)$/iu.test(region))
     problems.push(`“${region.slice(0, 20)}” is not a region. Use two letters, such as GB.`)
-  const video: ToldVideo = {
+  const video: VideoRecord = {
     id: id.trim().slice(0, 200),
     title: title.slice(0, 1000),
     description: text(raw('description'))?.slice(0, 60_000) ?? null,

@@ -30,7 +30,7 @@ export default route(async (event, runtime) => {
     try {
       const answer = await withRetry(() => services.site.trending(region, language))
       if (!answer.data.length) asked.nothing([what])
-      videos.keepTrending(region ?? '', answer.data, answer.source, answer.at)
+      videos.saveTrending(region ?? '', answer.data, answer.source, answer.at)
     } catch (error) {
       if (!isServiceFault(error)) throw error
       problem = (error as Error).message

@@ -303,7 +303,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
       }
     },
     /** Keeps what was worked out for briefs as they stood at a change. */
-    keepScores: relaxedTransaction(
+    saveScores: relaxedTransaction(
       db,
       (scores: readonly { id: string; updatedAt: number; percent: number | null }[]) => {
         for (const { id, updatedAt, percent } of scores) score.run(percent, updatedAt, MODEL_VERSION, id)
@@ -324,7 +324,7 @@ export function briefStore(db: Db, now: () => number = Date.now) {
     /** Earlier values of a field, newest first, 200 at most. */
     history: history.entries,
     /** Keeps a version that was typed but lost to another one, so that it can be found again. */
-    keepVersion(id: string, field: BriefField, given: unknown, writer: string | null = null): void {
+    saveVersion(id: string, field: BriefField, given: unknown, writer: string | null = null): void {
       const value = JSON.stringify(fitting(field, given))
       const current = fieldRows.all(id).find(each => each.field === field)
       const currentBy = { client: null, writer: history.newestWriter(id, field) }

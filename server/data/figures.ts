@@ -1,13 +1,13 @@
 import { meanVolume, type Months } from '../../core/demand/volume'
 import { phraseKey, wordCount } from '../../core/text/words'
-import { believeFirst } from './believe'
+import { resolvePreferredSource } from './preferredSource'
 import { fromMonths } from './fromMonths'
 import { packMonth, packMonths } from './months'
 import { relaxedTransaction, type Db } from './open'
 import type { PhraseIds } from './phraseIds'
 
 /** A figure as somebody told it. Region '' is everywhere; what is absent is unknown. */
-export interface ToldFigure {
+export interface SourceFigure {
   phrase: string
   region: string
   volume?: number | null
@@ -21,7 +21,7 @@ export interface ToldFigure {
   keyed?: boolean
 }
 
-export interface Teller {
+export interface FigureSource {
   name: string
   kind: 'service' | 'import'
 }
@@ -89,8 +89,8 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
       @direction, @yearly, @strength, @peaks, @spiked)`,
   )
   const keepPast = db.prepare('INSERT OR IGNORE INTO figure_past VALUES (?, ?, ?, ?, ?, ?, ?, ?)')
-  const believe = believeFirst(db)
-  function sourceId(teller: Teller): number {
+  const resolvePreferred = resolvePreferredSource(db)
+  function sourceId(teller: FigureSource): number {
     const known = sourceRow.get(teller.name)?.id
     if (known !== undefined) return known
     makeRoom.run(teller)
@@ -106,7 +106,7 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
    * @returns false, with the new phrases added, when some were known.
    */
   function addChunk(
-    figures: readonly ToldFigure[],
+    figures: readonly SourceFigure[],
     from: number,
     language: string,
     source: number,
@@ -146,9 +146,9 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
   return relaxedTransaction(
     db,
     (
-      figures: readonly ToldFigure[],
+      figures: readonly SourceFigure[],
       language: string,
-      teller: Teller,
+      teller: FigureSource,
       at: number,
     ): { accepted: number; updated: number; ids: number[] } => {
       const source = sourceId(teller)
@@ -228,7 +228,7 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
             monthsEnd: figure.monthsEnd ? packMonth(figure.monthsEnd) : null,
           })
         if (!others.length) continue
-        believe(id, region)
+        resolvePreferred(id, region)
       }
       if (figures.length) countFigures.run(figures.length - updated, at, source)
       return { accepted: figures.length - updated, updated, ids }

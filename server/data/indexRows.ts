@@ -1,4 +1,4 @@
-import { JUDGED } from './judged'
+import { EFFECTIVE_PAGE } from './effectivePage'
 import type { Db } from './open'
 
 /** What the index in memory needs of a phrase in a region. Unknown is `null`. */
@@ -25,7 +25,7 @@ export type PageColumns = [
 
 const FIGURE =
   'phrase_id, volume, coalesce(change, months_change), competition, advertiser, trend_direction, trend_yearly, season_strength, season_peaks FROM figure'
-const PAGE = `g.phrase_id, ${JUDGED.difficulty}, ${JUDGED.titleMatches}, g.video_block, g.intent, ${JUDGED.strengths}, ${JUDGED.more} FROM standing_page g ${JUDGED.join}`
+const PAGE = `g.phrase_id, ${EFFECTIVE_PAGE.difficulty}, ${EFFECTIVE_PAGE.titleMatches}, g.video_block, g.intent, ${EFFECTIVE_PAGE.strengths}, ${EFFECTIVE_PAGE.more} FROM standing_page g ${EFFECTIVE_PAGE.join}`
 
 /** Reads what the index is made of; for a connection of its own, which only reads. */
 export function indexRows(db: Db) {

@@ -1,7 +1,7 @@
 import type { Intent } from '../../core/demand/intent'
 import type { Trend } from '../../core/demand/trend'
 import { phraseKey } from '../../core/text/words'
-import { JUDGED } from './judged'
+import { EFFECTIVE_PAGE } from './effectivePage'
 import { unpackMonth, unpackMonths } from './months'
 import type { Db } from './open'
 import { unpackStrengths } from './strengths'
@@ -37,12 +37,12 @@ export interface KnownPhrase {
 }
 
 const KNOWN = `p.id, p.text, p.words, p.via, f.volume, a.volume AS volumeAll, coalesce(f.change, f.months_change) AS change,
-  f.competition, f.trend_direction AS direction, f.trend_yearly AS yearly, ${JUDGED.difficulty}, ${JUDGED.titleMatches},
-  g.video_block AS videoBlock, f.advertiser, f.season_strength, f.season_peaks, f.spiked, g.intent, ${JUDGED.strengths},
-  ${JUDGED.more}, length(g.strengths) / 4 AS results, (SELECT text FROM phrase WHERE id = g.read_as) AS readAs`
+  f.competition, f.trend_direction AS direction, f.trend_yearly AS yearly, ${EFFECTIVE_PAGE.difficulty}, ${EFFECTIVE_PAGE.titleMatches},
+  g.video_block AS videoBlock, f.advertiser, f.season_strength, f.season_peaks, f.spiked, g.intent, ${EFFECTIVE_PAGE.strengths},
+  ${EFFECTIVE_PAGE.more}, length(g.strengths) / 4 AS results, (SELECT text FROM phrase WHERE id = g.read_as) AS readAs`
 const JOINS = `LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = @region AND f.counts = 1
   LEFT JOIN figure a ON a.phrase_id = p.id AND a.region = '' AND a.counts = 1
-  LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region ${JUDGED.join}`
+  LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region ${EFFECTIVE_PAGE.join}`
 
 /** A row of `KNOWN` as read raw: with thousands of rows, naming each column twice is most of the cost. */
 // prettier-ignore
@@ -93,7 +93,7 @@ export function knownPhrases(db: Db) {
   // One statement for all: what a call costs by itself is more than half of a row.
   const rowsById = db
     .prepare<{ ids: string; region: string }, [...KnownRow, ...OriginRow]>(
-      `SELECT ${KNOWN.replace(JUDGED.strengths, 'NULL')}, ${ORIGIN} FROM json_each(@ids) j
+      `SELECT ${KNOWN.replace(EFFECTIVE_PAGE.strengths, 'NULL')}, ${ORIGIN} FROM json_each(@ids) j
         CROSS JOIN phrase p ON p.id = j.value ${JOINS}
     LEFT JOIN source s ON s.id = f.source_id LEFT JOIN history h ON h.phrase_id = f.phrase_id AND h.region = f.region
     AND h.source_id = f.months_source ORDER BY j.key`,

@@ -1,6 +1,6 @@
 import { LEAST_CAP } from '../../core/demand/worth'
 import { phraseKey } from '../../core/text/words'
-import { figureWriter, type Teller, type ToldFigure } from './figures'
+import { figureWriter, type FigureSource, type SourceFigure } from './figures'
 import { knownPhrases } from './knownPhrases'
 import { relaxedTransaction, settle, type Db } from './open'
 import { phraseIds } from './phraseIds'
@@ -90,9 +90,9 @@ export function phraseStore(
      * @returns how many figures are new and how many replace one of the same source.
      */
     save(
-      figures: readonly ToldFigure[],
+      figures: readonly SourceFigure[],
       language: string,
-      teller: Teller,
+      teller: FigureSource,
       at: number,
     ): { accepted: number; updated: number } {
       const { ids, ...counts } = saveFigures(figures, language, teller, at)
@@ -128,7 +128,7 @@ export function phraseStore(
     /** Where in the world a phrase is searched, as last told, falling. */
     interest: (id: number) => interest.all(id),
     /** Keeps where it is searched. */
-    keepInterest: relaxedTransaction(
+    saveInterest: relaxedTransaction(
       db,
       (id: number, list: readonly { region: string; volume: number }[], source: string, at: number) => {
         for (const { region, volume } of list) putInterest.run(id, region, volume, source, at)

@@ -30,7 +30,7 @@ export interface PageToKeep {
 }
 
 /** A kept page as its row stands. */
-export interface KeptPage {
+export interface SavedPage {
   id: number
   phrase_id: number
   region: string
@@ -61,7 +61,7 @@ export type SeatRow = Omit<VideoRow, 'id' | 'at'> & {
 }
 
 /** Difficulty and strengths of a page without what was taken out of it. */
-export function judge(
+export function difficultyOf(
   seats: readonly { strength: number; off: boolean }[],
   complete: boolean,
   more: boolean,
@@ -94,25 +94,27 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
   const lastOf = db.prepare<[number, string, string], { id: number }>(
     "SELECT id FROM result_page WHERE phrase_id = ? AND region = ? AND kind = 'site' AND source = ? ORDER BY at DESC LIMIT 1",
   )
-  const standing = db.prepare<[number, string], KeptPage>(
+  const currentPage = db.prepare<[number, string], SavedPage>(
     'SELECT r.* FROM standing_page s JOIN result_page r ON r.id = s.page_id WHERE s.phrase_id = ? AND s.region = ?',
   )
-  const judging = db.prepare<[number, string], KeptPage>(
+  const effectivePage = db.prepare<[number, string], SavedPage>(
     `SELECT k.* FROM standing_page g LEFT JOIN standing_page r ON r.phrase_id = g.read_as AND r.region = g.region
       JOIN result_page k ON k.id = coalesce(r.page_id, g.page_id) WHERE g.phrase_id = ? AND g.region = ?`,
   )
-  const newestOf = db.prepare<[number, string, string], KeptPage>(
+  const newestOf = db.prepare<[number, string, string], SavedPage>(
     'SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1',
   )
-  const stand = db.prepare(
+  const setCurrentPage = db.prepare(
     `INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block,
       strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
-  const restand = db.prepare(
+  const updateCurrentPage = db.prepare(
     'UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?',
   )
-  const rejudge = db.prepare('UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ? WHERE id = ?')
-  const pagesOf = db.prepare<[number], KeptPage & { stands: number }>(
+  const updateDifficulty = db.prepare(
+    'UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ? WHERE id = ?',
+  )
+  const pagesOf = db.prepare<[number], SavedPage & { stands: number }>(
     `SELECT r.*, s.page_id IS NOT NULL AS stands FROM result_page r
       LEFT JOIN standing_page s ON s.phrase_id = r.phrase_id AND s.region = r.region AND s.page_id = r.id
       WHERE r.phrase_id = ?`,
@@ -138,7 +140,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
   const dropOff = db.prepare(
     'DELETE FROM off_topic WHERE phrase_id = ? AND video_id = (SELECT id FROM video WHERE code = ?)',
   )
-  const pastPages = db.prepare<[number, string, string], KeptPage>(
+  const pastPages = db.prepare<[number, string, string], SavedPage>(
     `SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? AND complete = 1 ORDER BY at DESC
       LIMIT 60`,
   )
@@ -166,12 +168,12 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
   const readAsAnywhere = db.prepare<[number], { phrase_id: number }>(
     'SELECT DISTINCT phrase_id FROM standing_page WHERE read_as = ?',
   )
-  const keep = relaxedTransaction(db, (pages: readonly PageToKeep[]): number[] => {
+  const savePages = relaxedTransaction(db, (pages: readonly PageToKeep[]): number[] => {
     const changed: number[] = []
     for (const page of pages) {
       const { phraseId, region } = page
       const off = new Set(offCodes.all(phraseId).map(([code]) => code))
-      const { difficulty, strengths } = judge(
+      const { difficulty, strengths } = difficultyOf(
         page.seats.map(({ video, strength }) => ({ strength: strength.strength, off: off.has(video.id) })),
         page.complete,
         page.more,
@@ -201,7 +203,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
         addSeat.run(
           id,
           i + 1,
-          videos.keepVideo(video, page.at),
+          videos.saveVideo(video, page.at),
           video.channel.subscribers,
           video.views,
           video.likes,
@@ -214,9 +216,9 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
       })
       if (page.kind !== 'site') continue
       // A page that came back half, or was seen earlier and told later, is no reason to forget a whole one.
-      const before = standing.get(phraseId, region)
+      const before = currentPage.get(phraseId, region)
       if (!before?.complete || (page.complete && page.at >= before.at))
-        stand.run(
+        setCurrentPage.run(
           phraseId,
           region,
           id,
@@ -227,7 +229,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
           Number(page.more),
           page.intent,
         )
-      changed.push(phraseId, ...matchSpellings(phraseId, region, standing.get(phraseId, region)!.id))
+      changed.push(phraseId, ...matchSpellings(phraseId, region, currentPage.get(phraseId, region)!.id))
     }
     return changed
   })
@@ -236,41 +238,41 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
    * Works out anew what follows from the pages of a phrase, from the strengths they were read with (and so under their
    * model's version): those that stand for it, of web search, and of earlier looks.
    */
-  function judgeAnew(phraseId: number): void {
+  function recomputeDifficulty(phraseId: number): void {
     for (const page of pagesOf.all(phraseId)) {
-      const { difficulty, strengths } = judge(
+      const { difficulty, strengths } = difficultyOf(
         seats.all(phraseId, page.id, 1000).map(seat => ({ strength: seat.strength, off: seat.off === 1 })),
         page.complete === 1,
         page.more === 1,
       )
-      rejudge.run(
+      updateDifficulty.run(
         difficulty?.page ?? null,
         difficulty?.front ?? null,
         difficulty?.middle ?? null,
         difficulty?.rest ?? null,
         page.id,
       )
-      if (page.stands) restand.run(difficulty?.page ?? null, packStrengths(strengths), phraseId, page.region)
+      if (page.stands) updateCurrentPage.run(difficulty?.page ?? null, packStrengths(strengths), phraseId, page.region)
     }
   }
-  const setOff = db.transaction((phraseId: number, codes: readonly string[], off: boolean, at: number) => {
+  const setExcluded = db.transaction((phraseId: number, codes: readonly string[], off: boolean, at: number) => {
     for (const code of codes) {
       if (off) putOff.run(phraseId, at, code)
       else dropOff.run(phraseId, code)
     }
-    judgeAnew(phraseId)
+    recomputeDifficulty(phraseId)
   })
   // Pages kept by a version that did not pack strengths.
   db.transaction(() => {
-    for (const { phrase_id } of db.readonly ? [] : unpacked.all()) judgeAnew(phrase_id)
+    for (const { phrase_id } of db.readonly ? [] : unpacked.all()) recomputeDifficulty(phrase_id)
   })()
 
   return {
     /** Keeps pages in one transaction; each whole one of the site stands for its phrase from now on. */
-    keep(pages: readonly PageToKeep[]): void {
+    save(pages: readonly PageToKeep[]): void {
       if (!pages.length) return
       changed(
-        [...new Set([...pages.map(page => page.phraseId), ...keep(pages)])],
+        [...new Set([...pages.map(page => page.phraseId), ...savePages(pages)])],
         pages.some(page => page.imported),
       )
     },
@@ -278,7 +280,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
      * Whether a page of a file is kept already: one seen at its time, or, where the file tells none, the last one of
      * its source if it holds the same videos.
      */
-    holds({
+    hasPage({
       phraseId,
       region,
       at,
@@ -296,19 +298,19 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
       return last !== undefined && codesOf(last.id, codes.length + 1).join('\n') === codes.join('\n')
     },
     /** The page by which a phrase is judged: its own, or that of the spelling it is read as. */
-    judging: (phraseId: number, region: string): KeptPage | null => judging.get(phraseId, region) ?? null,
+    effective: (phraseId: number, region: string): SavedPage | null => effectivePage.get(phraseId, region) ?? null,
     /**
      * The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the
      * web's block, the newest.
      */
-    latest: (phraseId: number, region: string, kind: PageKind = 'site'): KeptPage | null =>
-      (kind === 'site' ? standing.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
+    latest: (phraseId: number, region: string, kind: PageKind = 'site'): SavedPage | null =>
+      (kind === 'site' ? currentPage.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
     /** The seats of a page down to a depth; `off` marks those taken out for its phrase. */
-    seats: (page: Pick<KeptPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] =>
+    seats: (page: Pick<SavedPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] =>
       seats.all(page.phrase_id, page.id, depth),
     /** Takes videos out of a phrase's pages, or back in, in one go; everything that follows is worked out anew. */
     setOffTopic(phraseId: number, codes: readonly string[], off: boolean, at: number): void {
-      setOff.immediate(phraseId, codes, off, at)
+      setExcluded.immediate(phraseId, codes, off, at)
       changed([phraseId, ...readAsAnywhere.all(phraseId).map(row => row.phrase_id)], true)
     },
     /** Whole pages kept of a phrase, newest first, each with its videos' codes by rank. */

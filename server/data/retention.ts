@@ -1,7 +1,7 @@
 import { DAY } from '../../core/time'
 import { group } from 'd3-array'
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { looksToDrop } from '../../core/rivals/keepLooks'
+import { looksToDrop } from '../../core/rivals/thinning'
 import { relaxedTransaction, type Db } from './open'
 
 /** Phrases looked through in one go, so that no request waits. */

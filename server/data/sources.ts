@@ -1,6 +1,6 @@
 import { isStale } from '../../core/demand/stale'
 import type { SourceLine } from '../../shared/lists'
-import { believeFirst } from './believe'
+import { resolvePreferredSource } from './preferredSource'
 import { relaxedTransaction, type Db } from './open'
 
 /** Phrases for which the believed source is chosen anew in one transaction. */
@@ -28,7 +28,7 @@ export function sourceStore(
         HAVING count(*) > 1`,
     )
     .raw()
-  const believe = believeFirst(db)
+  const believe = resolvePreferredSource(db)
   const chooseAll = relaxedTransaction(db, (list: readonly [number, string][]) => {
     for (const [id, region] of list) believe(id, region)
   })

@@ -109,7 +109,7 @@ export function videoStore(db: Db) {
     "SELECT * FROM channel WHERE title LIKE ? ESCAPE '\\' ORDER BY subscribers DESC LIMIT 30",
   )
 
-  function keepChannel(
+  function saveChannel(
     {
       id,
       title,
@@ -128,8 +128,8 @@ export function videoStore(db: Db) {
    * Keeps what a video and its channel looked like when seen. To be called within a transaction.
    * @returns the video's id.
    */
-  function keepVideo(video: SiteVideo, at: number): number {
-    keepChannel(video.channel, at)
+  function saveVideo(video: SiteVideo, at: number): number {
+    saveChannel(video.channel, at)
     const seen = videoAt.get(video.id)
     if (seen && seen.at > at) return seen.id
     const told = [
@@ -152,13 +152,13 @@ export function videoStore(db: Db) {
   }
 
   return {
-    keepVideo,
+    saveVideo,
     /** Keeps videos seen outside a result page: of a channel, imported. 500 at most in one go. */
-    keepVideos: relaxedTransaction(db, (videos: readonly SiteVideo[], at: number) => {
-      for (const video of videos) keepVideo(video, at)
+    saveVideos: relaxedTransaction(db, (videos: readonly SiteVideo[], at: number) => {
+      for (const video of videos) saveVideo(video, at)
     }),
-    keepChannel: relaxedTransaction(db, (channel: SiteChannel, at: number) => {
-      keepChannel(channel, at)
+    saveChannel: relaxedTransaction(db, (channel: SiteChannel, at: number) => {
+      saveChannel(channel, at)
     }),
     /** Notes that a channel's videos were told whole. */
     listedWhole: (id: string, at: number) => {
@@ -184,9 +184,9 @@ export function videoStore(db: Db) {
           viewsPerDay: viewsPerDay(views, publishedAt, at),
         }
     },
-    keepTrending: relaxedTransaction(db, (region: string, videos: readonly SiteVideo[], source: string, at: number) => {
+    saveTrending: relaxedTransaction(db, (region: string, videos: readonly SiteVideo[], source: string, at: number) => {
       dropTrending.run(region)
-      videos.forEach((video, i) => addTrending.run(region, i + 1, keepVideo(video, at), source, at))
+      videos.forEach((video, i) => addTrending.run(region, i + 1, saveVideo(video, at), source, at))
     }),
     trending: (region: string) => trendingRows.all(region),
   }

@@ -5,7 +5,7 @@ import type { WorthWeights } from '../../core/demand/worth'
 import { phraseKey } from '../../core/text/words'
 import type { AssessedRow } from '../../shared/phrases'
 import type { PhraseStore } from '../data/phrases'
-import type { KeptPage, PageKind, PageToKeep, ResultStore } from '../data/results'
+import type { SavedPage, PageKind, PageToKeep, ResultStore } from '../data/results'
 import type { PageReader } from '../rivals/pageReader'
 import { serviceError, type Answer, type MayAsk, type SearchAnswer, type Services } from '../services/contract'
 import { isServiceFault, isStop, withRetry } from '../services/retry'
@@ -27,7 +27,7 @@ export interface AssessDeps extends MayAsk {
   reader: PageReader
   now?: () => number
 }
-/** For whom a phrase is assessed besides for anyone. */
+/** For viewer a phrase is assessed besides for anyone. */
 export interface AssessFor {
   own?: OwnStanding | null
   weights?: WorthWeights
@@ -50,7 +50,7 @@ function alone<Result>(names: readonly string[], work: () => Promise<Result>): P
   return mine
 }
 
-interface ToldPage {
+interface ServicePage {
   phrase: string
   search: Answer<SearchAnswer>
   block: boolean | null
@@ -63,7 +63,7 @@ async function askPage(
   language: string,
   depth: number,
   signal?: AbortSignal,
-): Promise<ToldPage> {
+): Promise<ServicePage> {
   const [search, block] = await Promise.all([
     withRetry(() => services.site.search(phrase, region || null, language, depth), { signal }),
     // A missing answer about the video block leaves it unknown; it does not spoil the page.
@@ -76,7 +76,12 @@ async function askPage(
 }
 
 /** The videos of a web search's block, as a page of their own. */
-async function askBlock({ services }: AssessDeps, phrase: string, region: string, language: string): Promise<ToldPage> {
+async function askBlock(
+  { services }: AssessDeps,
+  phrase: string,
+  region: string,
+  language: string,
+): Promise<ServicePage> {
   const answer = await withRetry(() => services.web.blockVideos(phrase, region || null, language))
   return {
     phrase,
@@ -88,7 +93,7 @@ async function askBlock({ services }: AssessDeps, phrase: string, region: string
 /** Reads pages in the reading thread and makes them ready to be kept. */
 async function readPages(
   { phrases, reader }: AssessDeps,
-  told: readonly ToldPage[],
+  told: readonly ServicePage[],
   region: string,
   language: string,
   depth: number,
@@ -121,7 +126,7 @@ async function readPages(
  * Whether a page answers without asking again. One that a person imported does at any age and depth: what a service
  * tells instead may be something else, and is asked for only by hand.
  */
-const fresh = ({ services }: AssessDeps, page: KeptPage | null, now: number, depth = 20): page is KeptPage =>
+const fresh = ({ services }: AssessDeps, page: SavedPage | null, now: number, depth = 20): page is SavedPage =>
   page !== null &&
   page.complete === 1 &&
   (page.imported === 1 ||
@@ -185,7 +190,7 @@ export async function* assess(
   region: string,
   language: string,
   signal?: AbortSignal,
-  whom: AssessFor = {},
+  viewer: AssessFor = {},
 ): AsyncGenerator<AssessedRow> {
   const { phrases, results, mayAsk = true, now = Date.now } = deps
   const wanted = [...new Set(list.map(phraseKey))]
@@ -212,7 +217,7 @@ export async function* assess(
             }),
           ),
         )
-        results.keep(
+        results.save(
           await readPages(
             deps,
             told.filter(page => page !== null),
@@ -225,7 +230,7 @@ export async function* assess(
       })
     for (const phrase of batch)
       if (!signal?.aborted || !problems.has(phrase))
-        yield assessedRow(deps, phrase, region, language, problems.get(phrase) ?? null, whom)
+        yield assessedRow(deps, phrase, region, language, problems.get(phrase) ?? null, viewer)
     if (due.length || performance.now() - restedAt > BREATH) {
       await new Promise(resolve => setImmediate(resolve))
       restedAt = performance.now()
@@ -247,14 +252,14 @@ export async function keptPage(
   depth: number,
   kind: PageKind = 'site',
   anew = false,
-): Promise<{ page: KeptPage; problem: string | null }> {
+): Promise<{ page: SavedPage; problem: string | null }> {
   const { phrases, results, mayAsk = true, now = Date.now } = deps
   const key = phraseKey(phrase)
   const latest = () => {
     const id = phrases.known(key, region, language)?.id
     return id === undefined ? null : results.latest(id, region, kind)
   }
-  const young = (page: KeptPage | null): page is KeptPage =>
+  const young = (page: SavedPage | null): page is SavedPage =>
     kind === 'web'
       ? page !== null && !deps.services.superseded?.(page.source) && now() - page.at < PAGE_AGE_MS
       : fresh(deps, page, now(), depth)
@@ -281,7 +286,7 @@ export async function keptPage(
           ? await askPage(deps, key, region, language, depth)
           : await askBlock(deps, key, region, language)
       const [read] = await readPages(deps, [told], region, language, depth, kind)
-      results.keep([read!])
+      results.save([read!])
       return { page: results.latest(read!.phraseId, region, kind)!, problem: null }
     })
   } catch (error) {

@@ -2,7 +2,7 @@ import type { AssessBody, AssessedRow } from '../../shared/phrases'
 import type { MayAsk } from '../services/contract'
 import type { Runtime } from '../runtime'
 import { assess } from './assess'
-import { learn } from './lookUp'
+import { fetchMissingVolumes } from './lookUp'
 
 /** Phrases whose searches are asked for in one go. */
 const LEARNT = 500
@@ -14,10 +14,10 @@ export async function* assessWork(
   signal: AbortSignal,
 ): AsyncGenerator<AssessedRow> {
   const { own, settings } = runtime.workspaces.standing(workspace)
-  const whom = { own, weights: settings.weights, places: runtime.places.names() }
+  const viewer = { own, weights: settings.weights, places: runtime.places.names() }
   for (let from = 0; from < phrases.length && !signal.aborted; from += LEARNT) {
     const part = phrases.slice(from, from + LEARNT)
-    if (asks) await learn(runtime, part, region ?? '', language)
-    yield* assess(runtime, part, region ?? '', language, signal, whom)
+    if (asks) await fetchMissingVolumes(runtime, part, region ?? '', language)
+    yield* assess(runtime, part, region ?? '', language, signal, viewer)
   }
 }

@@ -25,7 +25,7 @@ export async function interestByRegion(
   try {
     const answer = await withRetry(() => services.demand.byRegion(phrase, language))
     if (!answer.data.length) asked.nothing([what])
-    phrases.keepInterest(id, answer.data, answer.source, answer.at)
+    phrases.saveInterest(id, answer.data, answer.source, answer.at)
     return { interest: [...answer.data].sort((a, b) => b.volume - a.volume), missing: [] }
   } catch (error) {
     if (!isServiceFault(error)) throw error

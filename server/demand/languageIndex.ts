@@ -173,7 +173,7 @@ export class LanguageIndex {
     return this.intent[n] === NO_INTENT ? null : INTENTS[this.intent[n]!]
   }
 
-  retellIntents(places: PlaceNames): void {
+  classifyIntents(places: PlaceNames): void {
     this.places = places
     this.intentsTold = 0
   }

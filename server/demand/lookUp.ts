@@ -30,7 +30,7 @@ const ASKED = 500
  * the region are asked for. What no service tells stays unknown, and is not asked for again at once.
  * @returns what could not be had, in words.
  */
-export async function learn(
+export async function fetchMissingVolumes(
   { phrases, services, asked, mayAsk = true }: Deps,
   list: readonly string[],
   region: string,

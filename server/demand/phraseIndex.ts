@@ -119,7 +119,7 @@ export class PhraseIndex {
   placesChanged(): void {
     this.version++
     this.places = null
-    for (const index of this.languages.values()) index.retellIntents(this.placeNames())
+    for (const index of this.languages.values()) index.classifyIntents(this.placeNames())
   }
 
   /** Loads a language and a region before they are asked for. */

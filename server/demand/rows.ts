@@ -104,7 +104,7 @@ export interface RowsFrom {
 
 /**
  * Tells what is known of a phrase as a row; `null` for one never heard of.
- * @param region '' for everywhere. @param whom the channel it is judged for, and how; for anyone without.
+ * @param region '' for everywhere. @param viewer the channel it is judged for, and how; for anyone without.
  */
 export function rowOf(
   { phrases, places }: RowsFrom,

@@ -1,7 +1,7 @@
 import type { ViewsModel } from '../../core/rivals/upsets'
 import type { PhraseStore } from '../data/phrases'
 import type { IndexThread } from '../threads/indexThread'
-import { keptThread } from '../threads/keptThread'
+import { restartingThread } from '../threads/restartingThread'
 import type { RowsQuestion } from './rows'
 
 /** Phrases told to the index in one message. */
@@ -25,7 +25,7 @@ export interface PhraseSearch {
 
 /** Starts the index over a user's file. @param entry the built thread. */
 export function startSearch(entry: string, file: string, putCap: PhraseStore['putCap']): PhraseSearch {
-  const thread = keptThread<IndexThread>('The index of phrases', entry, {
+  const thread = restartingThread<IndexThread>('The index of phrases', entry, {
     workerData: { file },
     resourceLimits: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 16 },
   })

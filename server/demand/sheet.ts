@@ -34,7 +34,7 @@ export function answerDetail(
   if (!known) return null
   const cap = phrases.cap(region)
   const origin = phrases.originOf(known, region)
-  const page = results.judging(known.id, region)
+  const page = results.effective(known.id, region)
   const chance = chanceFor(known, own)
   const { weights } = settings
   const { factors, heldBackBy } = worthWorking(worthInput(known, cap.cap, easeForAnyone(known)), weights)

@@ -12,7 +12,7 @@ export interface ShortlistFor {
   region: string | null
   language: string
   workspace: string | undefined
-  whom: SheetFor
+  viewer: SheetFor
 }
 
 /** Phrases on every figure a shortlist compares; what cannot be had stays unknown and is said. */
@@ -44,14 +44,14 @@ async function columnOf(
   runtime: Runtime,
   phrase: string,
   kept: Awaited<ReturnType<typeof keptPage>> | string,
-  { region, language, workspace, whom }: ShortlistFor,
+  { region, language, workspace, viewer }: ShortlistFor,
 ): Promise<ShortlistColumn> {
   const { phrases, results } = runtime
   const page = typeof kept === 'string' ? null : kept
-  const detail = answerDetail(phrases, results, phrase, region, language, whom)!
+  const detail = answerDetail(phrases, results, phrase, region, language, viewer)!
   // Others are answered in between: what the results mean is found by comparing each with each.
   await nextTurn()
-  const sheet = answerSheet(phrases, results, detail, region, language, whom.places)
+  const sheet = answerSheet(phrases, results, detail, region, language, viewer.places)
   await nextTurn()
   const query = resultsQuerySchema.parse({ phrase, language, depth: 60, workspace, ...(region ? { region } : {}) })
   const reading = page && answerResults(runtime, page.page, query, null, null).reading

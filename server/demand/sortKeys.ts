@@ -6,8 +6,8 @@ import type { RegionColumns } from './regionColumns'
 type Sorting = Pick<PhrasesQuery, 'sort' | 'for'>
 
 /** The name under which an order is kept. */
-export const sortName = ({ sort, for: whom }: Sorting) =>
-  `${sort.column} ${sort.direction}${sort.column === 'worth' ? ` ${whom}` : ''}`
+export const sortName = ({ sort, for: viewer }: Sorting) =>
+  `${sort.column} ${sort.direction}${sort.column === 'worth' ? ` ${viewer}` : ''}`
 
 /** What parts phrases that tie in a column: falling volume, then the text. */
 export const lastKeys = (index: LanguageIndex, region: RegionColumns): KeyOf[] => [
@@ -20,7 +20,7 @@ export function sortKeys(
   index: LanguageIndex,
   region: RegionColumns,
   everywhere: RegionColumns,
-  { sort, for: whom }: Sorting,
+  { sort, for: viewer }: Sorting,
 ): KeyOf[] {
   const falling = sort.direction === 'desc'
   const float = (column: Float32Array | Float64Array): KeyOf[] => [n => floatKey(column[n]!, falling)]
@@ -36,7 +36,7 @@ export function sortKeys(
     advertiser: () => float(region.advertiser),
     season: () => float(region.season),
     difficulty: () => float(region.difficulty),
-    worth: () => float(whom === 'channel' ? region.channelWorth : region.worth),
+    worth: () => float(viewer === 'channel' ? region.channelWorth : region.worth),
     chance: () => float(region.chance),
     via: () => [n => (falling ? 3 - bits(index.via[n]!) : bits(index.via[n]!))],
   }

@@ -10,7 +10,7 @@ export const phraseQuestion = z.object({
   workspace: z.string().max(60).optional(),
 })
 
-/** For whom a sheet is made: the workspace's channel, what is set for it, and the places it knows. */
+/** For viewer a sheet is made: the workspace's channel, what is set for it, and the places it knows. */
 export function sheetFor({ places, workspaces }: Runtime, workspace: string | undefined) {
   const { own, settings } = workspaces.standing(workspace)
   return { own, settings, places: places.names() }

@@ -1,6 +1,6 @@
 import { ZodError } from 'zod'
 import { DataProblem, FAULT_MESSAGES, faultOf, type DataFault } from '../data/dataProblem'
-import { ThreadEnded, ThreadLate } from '../threads/keptThread'
+import { ThreadEnded, ThreadLate } from '../threads/restartingThread'
 import { isServiceFault } from '../services/retry'
 
 /** A failure with a message a person can act on. */

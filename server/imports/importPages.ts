@@ -53,7 +53,7 @@ export async function importPages(
     )
     const due = list.flatMap((page, i) => {
       const phraseId = ids[i]!
-      const known = results.holds({
+      const known = results.hasPage({
         phraseId,
         region: page.region,
         at: page.at,
@@ -63,7 +63,7 @@ export async function importPages(
       if (known) counts.known++
       return known ? [] : [{ ...page, phraseId }]
     })
-    results.keep(
+    results.save(
       due.map(({ phraseId, ranks, strengths, intent, ...page }) => ({
         // A page with a hole, or that begins after the first rank, was not told whole.
         phraseId,
@@ -91,10 +91,10 @@ export async function importPages(
   for await (const event of events) {
     if (event.kind === 'refused') refusals.add(event.lines)
     else if (event.kind === 'channel') {
-      videos.keepChannel(event.channel, now)
+      videos.saveChannel(event.channel, now)
       channels.add(event.channel.id)
     } else if (event.kind === 'videos') {
-      videos.keepVideos(event.list, now)
+      videos.saveVideos(event.list, now)
       counts.videos += event.list.length
       for (const video of event.list) channels.add(video.channel.id)
       tell?.({ part: event.part, said: `${counts.videos.toLocaleString('en')} videos imported` })

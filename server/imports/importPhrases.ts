@@ -1,6 +1,6 @@
 import type { ImportProgress } from '../../shared/imports'
 import type { ImportAnswer } from '../../shared/phrases'
-import type { ToldFigure } from '../data/figures'
+import type { SourceFigure } from '../data/figures'
 import type { PhraseStore } from '../data/phrases'
 import { unpackBatch, type PackedBatch } from './listBatch'
 import type { ListEvent } from './readList'
@@ -25,7 +25,7 @@ export interface ImportOptions {
 }
 
 /** A batch's rows as figures; those that name no region tell of this one. */
-const figuresOf = (batch: PackedBatch, region: string): ToldFigure[] =>
+const figuresOf = (batch: PackedBatch, region: string): SourceFigure[] =>
   unpackBatch(batch).map(({ phrase, volume, change, competition, advertiser, region: told, months }) => ({
     phrase,
     region: told ?? region,

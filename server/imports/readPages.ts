@@ -3,9 +3,9 @@ import { FeedReader } from '../../core/formats/mediaRss'
 import {
   videoColumns,
   videoRecord,
-  type ToldChannel,
-  type ToldSeat,
-  type ToldVideo,
+  type ChannelRecord,
+  type SeatRecord,
+  type VideoRecord,
 } from '../../core/formats/videoRecord'
 import { readPage, type PageRead } from '../rivals/pageReader'
 import { delimitedLines, delimiterOf } from './delimited'
@@ -22,13 +22,13 @@ export interface ImportedPage extends PageRead {
   at: number | null
   titleMatches: number | null
   ranks: number[]
-  videos: ToldVideo[]
+  videos: VideoRecord[]
 }
 
 /** What reading a file of pages and videos tells. `part` is what of the file was read by then, 0 to 1. */
 export type PagesEvent =
-  | { kind: 'channel'; channel: ToldChannel }
-  | { kind: 'videos'; list: ToldVideo[]; part: number }
+  | { kind: 'channel'; channel: ChannelRecord }
+  | { kind: 'videos'; list: VideoRecord[]; part: number }
   | { kind: 'pages'; list: ImportedPage[]; part: number }
   | { kind: 'refused'; lines: { line: number; reason: string }[] }
 
@@ -49,7 +49,7 @@ const MAX_SEATS = 60
 const HELD = 40_000_000
 
 type Taken = { line: number } & (
-  { video: ToldVideo; seat: ToldSeat | null } | { reason: string } | { channel: ToldChannel }
+  { video: VideoRecord; seat: SeatRecord | null } | { reason: string } | { channel: ChannelRecord }
 )
 
 /** Records of a JSON value: a list, or the lists it holds by name; a page's results get its phrase. */
@@ -161,11 +161,11 @@ interface OpenPage {
   region: string
   at: number | null
   titleMatches: number | null
-  seats: Map<number, ToldVideo>
+  seats: Map<number, VideoRecord>
   length: number
 }
 
-const lengthOf = ({ title, description, tags }: ToldVideo) =>
+const lengthOf = ({ title, description, tags }: VideoRecord) =>
   300 + title.length + (description?.length ?? 0) + (tags?.join().length ?? 0)
 
 /**
@@ -178,7 +178,7 @@ const lengthOf = ({ title, description, tags }: ToldVideo) =>
 export async function* readPages({ file, region, language, now }: PagesQuestion): AsyncGenerator<PagesEvent> {
   const of = fileText(file)
   let part = 0
-  let batch: ToldVideo[] = []
+  let batch: VideoRecord[] = []
   let refused: { line: number; reason: string }[] = []
   const open = new Map<string, OpenPage>()
   /** Pages that were taken as whole: what comes of them later cannot be added. */
@@ -196,7 +196,7 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   }
 
   /** Gives a video its seat. @returns whether it has one, or why it cannot. */
-  function seat(video: ToldVideo, { phrase, region: told, rank, at, titleMatches }: ToldSeat): boolean | string {
+  function seat(video: VideoRecord, { phrase, region: told, rank, at, titleMatches }: SeatRecord): boolean | string {
     const where = told ?? region
     const key = `${where}\n${at}\n${phrase}`
     if (closed.has(key))

@@ -46,9 +46,9 @@ export async function lookAtChannel(
       asked.nothing([what])
       return known ? UNKNOWN_NOW : null
     }
-    videos.keepChannel(channel.data, channel.at)
+    videos.saveChannel(channel.data, channel.at)
     for (let from = 0; from < list.data.length; from += BATCH) {
-      videos.keepVideos(list.data.slice(from, from + BATCH), list.at)
+      videos.saveVideos(list.data.slice(from, from + BATCH), list.at)
       await new Promise(resolve => setImmediate(resolve))
     }
     videos.listedWhole(id, list.at)

@@ -1,7 +1,7 @@
 import { background, pageWords, WORD_PLACES, type WordSource } from '../../core/rivals/lift'
 import type { WordsAnswer } from '../../shared/rivals'
 import type { PhraseStore } from '../data/phrases'
-import type { KeptPage, ResultStore, SeatRow } from '../data/results'
+import type { SavedPage, ResultStore, SeatRow } from '../data/results'
 
 /** Words told of each place. */
 const SHOWN = 60
@@ -20,7 +20,7 @@ const source = (seat: SeatRow): WordSource & { id: string } => ({
  */
 export function answerWords(
   { phrases, results }: { phrases: PhraseStore; results: ResultStore },
-  page: KeptPage,
+  page: SavedPage,
   phrase: string,
   language: string,
 ): WordsAnswer {

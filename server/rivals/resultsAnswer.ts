@@ -11,7 +11,7 @@ import { earnings, viewsToWin } from '../../core/rivals/winnings'
 import { GRADES, match, readPhrase, readText, type Match } from '../../core/text/match'
 import { words } from '../../core/text/words'
 import type { PageChannel, Reading, ResultsAnswer, ResultsQuery, RivalRow, Spreads } from '../../shared/rivals'
-import type { KeptPage, ResultStore, SeatRow } from '../data/results'
+import type { SavedPage, ResultStore, SeatRow } from '../data/results'
 import type { VideoStore } from '../data/videos'
 import type { WorkspaceStore } from '../data/workspaces'
 import type { PhraseStore } from '../data/phrases'
@@ -104,7 +104,7 @@ function channelsOf(seats: readonly Seen[], phrase: string): PageChannel[] {
  */
 export function answerResults(
   { phrases, results, videos, workspaces }: AnswerDeps,
-  page: KeptPage,
+  page: SavedPage,
   query: ResultsQuery,
   model: ViewsModel | null,
   problem: string | null,
@@ -117,15 +117,15 @@ export function answerResults(
   const whole = page.complete === 1
   // All that was read takes part in the forecast, however much of it is shown.
   // A misspelling is judged by the page of the right spelling, which holds the same results and is worded for.
-  const judging = page.kind === 'site' ? results.judging(page.phrase_id, page.region) : null
-  const judgedBy = judging && judging.phrase_id !== page.phrase_id ? judging : page
+  const effective = page.kind === 'site' ? results.effective(page.phrase_id, page.region) : null
+  const difficultyPage = effective && effective.phrase_id !== page.phrase_id ? effective : page
   const allStrengths = results
-    .seats(judgedBy, 60)
+    .seats(difficultyPage, 60)
     .filter(seat => !seat.off)
     .map(seat => seat.strength)
   const ahead: Forecast | null =
-    own && whole ? forecast(own.strength, allStrengths, judgedBy.more === 1, own.spread) : null
-  const compared = firstPage(allStrengths, judgedBy.more === 1)
+    own && whole ? forecast(own.strength, allStrengths, difficultyPage.more === 1, own.spread) : null
+  const compared = firstPage(allStrengths, difficultyPage.more === 1)
   const read = readPhrase(phrase, language)
   const grade = (text: string) => match(read, readText(text, language))
   const first = topical.slice(0, PAGE_SEATS)
@@ -197,10 +197,15 @@ export function answerResults(
   const winnings = ahead && viewsToWin(volume, ahead, settings.shares)
   const rate = settings.rates[region ?? ''] ?? settings.rates['']
   const difficulty =
-    judgedBy.difficulty === null
+    difficultyPage.difficulty === null
       ? null
-      : { page: judgedBy.difficulty, front: judgedBy.front!, middle: judgedBy.middle!, rest: judgedBy.rest! }
-  const readAs = judgedBy === page ? null : phrases.textsById([judgedBy.phrase_id])[0]!
+      : {
+          page: difficultyPage.difficulty,
+          front: difficultyPage.front!,
+          middle: difficultyPage.middle!,
+          rest: difficultyPage.rest!,
+        }
+  const readAs = difficultyPage === page ? null : phrases.textsById([difficultyPage.phrase_id])[0]!
   const changes = turnover(past)
   const age = pageAge(known(first.map(seat => seat.published_at)), page.at)
   const exact = (at: 'title' | 'firstLine') =>
@@ -248,7 +253,7 @@ export function answerResults(
     source: page.source,
     complete: whole,
     more: page.more === 1,
-    titleMatches: judgedBy.title_matches,
+    titleMatches: difficultyPage.title_matches,
     readAs,
     difficulty,
     rows,

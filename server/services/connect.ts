@@ -1,4 +1,4 @@
-import { keptThread, ThreadEnded } from '../threads/keptThread'
+import { restartingThread, ThreadEnded } from '../threads/restartingThread'
 import { serviceError, type Services } from './contract'
 import type { Misbehaviour } from './standin/behaviour'
 import type { StandinThread } from './standin/thread'
@@ -16,7 +16,7 @@ type Ask = (...given: unknown[]) => Promise<unknown>
  * @param entry the built worker file. @param world the world's SQLite file.
  */
 export function connectStandin(entry: string, world: string): ConnectedServices {
-  const thread = keptThread<StandinThread>('The simulated services', entry, { workerData: { world } })
+  const thread = restartingThread<StandinThread>('The simulated services', entry, { workerData: { world } })
   /** One of the interfaces, each method passed on by its name. */
   const passed = <Name extends keyof Services>(name: Name): Services[Name] =>
     new Proxy({} as Services[Name], {

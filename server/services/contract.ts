@@ -1,4 +1,4 @@
-import type { ToldChannel, ToldVideo } from '../../core/formats/videoRecord'
+import type { ChannelRecord, VideoRecord } from '../../core/formats/videoRecord'
 
 /**
  * What the product knows of the world outside. Every service speaks through these interfaces
@@ -30,8 +30,8 @@ export interface VolumeAnswer {
   figures: PhraseFigures[]
 }
 
-export type SiteChannel = ToldChannel
-export type SiteVideo = ToldVideo
+export type SiteChannel = ChannelRecord
+export type SiteVideo = VideoRecord
 
 export interface SearchAnswer {
   /** The site's own count of videos with the phrase in their title. */

@@ -1,6 +1,6 @@
 import type { SpaceAnswer } from '../../shared/space'
 import type { FileThread } from './fileThread'
-import { keptThread } from './keptThread'
+import { restartingThread } from './restartingThread'
 
 export interface FileWork {
   /** What takes space in the file. Those who ask meanwhile are answered together. */
@@ -15,7 +15,7 @@ export interface FileWork {
  * @param entry the built thread.
  */
 export function startFileWork(entry: string, file: string): FileWork {
-  const thread = keptThread<FileThread>('Reading the whole file', entry, {
+  const thread = restartingThread<FileThread>('Reading the whole file', entry, {
     workerData: { file },
     resourceLimits: { maxOldGenerationSizeMb: 32, maxYoungGenerationSizeMb: 4 },
   })

@@ -1,10 +1,10 @@
 import type { PageReader } from '../rivals/pageReader'
-import { keptThread } from './keptThread'
+import { restartingThread } from './restartingThread'
 import type { ReadingThread } from './readingThread'
 
 /** The thread that reads result pages, started when it is first needed. @param entry the built thread. */
 export function startReading(entry: string): PageReader & { close: () => Promise<void> } {
-  const thread = keptThread<ReadingThread>('The thread that reads result pages', entry, {
+  const thread = restartingThread<ReadingThread>('The thread that reads result pages', entry, {
     resourceLimits: { maxYoungGenerationSizeMb: 16 },
   })
   return { read: pages => thread.ask(remote => remote.read(pages)), close: thread.close }

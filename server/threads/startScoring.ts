@@ -1,6 +1,6 @@
 import type { Score, scoreDraft } from '../../core/draft/score'
 import type { BriefFields } from '../../core/brief/brief'
-import { keptThread } from './keptThread'
+import { restartingThread } from './restartingThread'
 import type { ScoringThread } from './scoringThread'
 
 /** Scores texts in a thread of its own. */
@@ -16,7 +16,7 @@ const LONGEST = 5000
 
 /** @param entry the built thread. */
 export function startScoring(entry: string): Scoring {
-  const thread = keptThread<ScoringThread>('Scoring', entry, {
+  const thread = restartingThread<ScoringThread>('Scoring', entry, {
     resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 },
   })
   return {

@@ -41,7 +41,7 @@ test('figures imported elsewhere are offered on Demand, and stand in the tray by
   ).json
   await page.goto(`/demand?brief=${id}&seed=bike%20chain&sort=volume:desc`)
   await expect(page.getByTestId('phrase-row').first()).toBeVisible()
-  await expect(page.getByTestId('judge-stop')).toHaveCount(0)
+  await expect(page.getByTestId('assess-stop')).toHaveCount(0)
   await call(app, '/api/import/phrases?region=GB&name=elsewhere.csv', {
     method: 'POST',
     raw: 'phrase,volume\nbike chain,98765\n',
@@ -55,8 +55,8 @@ test('figures imported elsewhere are offered on Demand, and stand in the tray by
 test('what one assesses oneself is not told as somebody else’s', async ({ page, app }) => {
   const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Before it' } } })).json
   await page.goto(`/demand?brief=${id}&seed=bike%20pump&region=GB`)
-  await expect(page.getByTestId('judge-stop')).toBeVisible()
-  await expect(page.getByTestId('judge-stop')).toHaveCount(0)
+  await expect(page.getByTestId('assess-stop')).toBeVisible()
+  await expect(page.getByTestId('assess-stop')).toHaveCount(0)
   // What another one changes is told after all of one's own.
   await call(app, `/api/briefs/${id}`, {
     method: 'PATCH',

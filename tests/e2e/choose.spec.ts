@@ -77,7 +77,7 @@ test('filters of the menu narrow, are saved and come back', async ({ page }) => 
 test('for my channel everything is judged anew, in the address too', async ({ page }) => {
   await open(page, SEED)
   await expect(page.getByTestId('sort-chance')).toHaveCount(0)
-  await page.getByTestId('whom').getByRole('button', { name: 'For my channel' }).click()
+  await page.getByTestId('perspective').getByRole('button', { name: 'For my channel' }).click()
   await expect(page).toHaveURL(/for=channel/u)
   await page.getByTestId('sort-chance').click()
   await expect(rows(page).first().locator('td').nth(9)).toHaveText(/%/u)
@@ -231,8 +231,8 @@ test('more than can be assessed in a moment becomes work that a reload does not 
 }) => {
   await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 120 } })
   await open(page, 'seed=disc+brake&region=GB')
-  await page.getByTestId('judge-stop').click()
-  await page.getByTestId('judge-all').click()
+  await page.getByTestId('assess-stop').click()
+  await page.getByTestId('assess-all').click()
   await expect(page.getByTestId('jobs')).toContainText(/\d+\s+of\s+1,\d{3}/u)
   await page.reload()
   await expect(page.getByTestId('jobs')).toContainText(/of\s+1,\d{3}/u)

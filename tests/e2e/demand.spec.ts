@@ -141,7 +141,7 @@ test('difficulty comes in where one looks, without rows moving', async ({ page, 
   expect(await column(page, 1)).toEqual(before)
   // Slow from here, so that it is stopped before it is done.
   await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 1000 } })
-  await page.getByTestId('judge-stop').click()
+  await page.getByTestId('assess-stop').click()
   await expect(page.getByTestId('demand-status')).toContainText('assess more')
   const known = Number(
     /([\d,]+) assessed/u.exec(await page.getByTestId('demand-status').innerText())![1]!.replace(',', ''),

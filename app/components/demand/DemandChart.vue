@@ -5,9 +5,9 @@ import { computed, ref } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { chanceText, inFull, rounded } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
-import type { Whom } from '~/stores/workspace'
+import type { Perspective } from '~/stores/workspace'
 
-const props = defineProps<{ rows: PhraseRow[]; whom: Whom; open: string | null }>()
+const props = defineProps<{ rows: PhraseRow[]; perspective: Perspective; open: string | null }>()
 const selected = defineModel<string[]>('selected', { required: true })
 const emit = defineEmits<{ open: [phrase: string] }>()
 const tray = useTray()
@@ -67,7 +67,7 @@ const promisingRows = computed(() =>
     .map(point => point.row.phrase),
 )
 const label = computed(() => {
-  const against = props.whom === 'channel' ? 'the chance of page one' : 'difficulty'
+  const against = props.perspective === 'channel' ? 'the chance of page one' : 'difficulty'
   const promisingCount = `${promisingRows.value.length} are promising`
   return `Searches a month against ${against} of ${known.value.length} phrases; ${promisingCount}`
 })
@@ -100,7 +100,7 @@ const label = computed(() => {
           :height="Math.max(0, promising.to - promising.from)"
         />
         <text class="goodname" :x="width - margin.right - 6" :y="promising.text" text-anchor="end">
-          {{ whom === 'channel' ? 'many searches, good chance' : 'many searches, low difficulty' }}
+          {{ perspective === 'channel' ? 'many searches, good chance' : 'many searches, low difficulty' }}
         </text>
         <g class="axis">
           <line
@@ -148,7 +148,7 @@ const label = computed(() => {
           :transform="`translate(13 ${(margin.top + height - margin.bottom) / 2}) rotate(-90)`"
           text-anchor="middle"
         >
-          {{ whom === 'channel' ? 'chance of page one, %, by odds' : 'difficulty' }}
+          {{ perspective === 'channel' ? 'chance of page one, %, by odds' : 'difficulty' }}
         </text>
         <g v-for="point in points" :key="point.row.phrase">
           <circle

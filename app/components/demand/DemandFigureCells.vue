@@ -2,32 +2,32 @@
 import { computed } from 'vue'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseRow } from '../../../shared/phrases'
-import { chanceText, inFull, percentChange, rounded, toldBy, UNKNOWN } from '~/composables/figures'
-import type { Whom } from '~/stores/workspace'
+import { chanceText, inFull, percentChange, rounded, sourceText, UNKNOWN } from '~/composables/figures'
+import type { Perspective } from '~/stores/workspace'
 
 /** The figures of one row, a cell each. */
 const props = defineProps<{
   row: PhraseRow
   /** The columns shown, by their keys. */
   columns: ReadonlySet<string>
-  whom: Whom
+  perspective: Perspective
   narrow: boolean
-  judging: boolean
+  assessing: boolean
   tabIndex: number
 }>()
 const emit = defineEmits<{ worth: [] }>()
 const now = Date.now()
-const worth = computed(() => props.row.worth[props.whom])
+const worth = computed(() => props.row.worth[props.perspective])
 const lastYear = computed(() => props.row.months.slice(-12).map(month => month ?? 0))
 const flat = computed(() => lastYear.value.every(value => value === lastYear.value[0]))
 const difficultyTitle = computed(() => {
   const { difficulty, results, chance, readAs } = props.row
   if (difficulty === null) {
     if (results === 0) return 'No results for this phrase, so its difficulty is unknown'
-    return props.judging ? 'being assessed' : 'not assessed yet'
+    return props.assessing ? 'being assessed' : 'not assessed yet'
   }
-  const mine = props.whom === 'channel' && chance !== null ? ' for my channel' : ''
-  return `${inFull(difficulty)} of 100: ${hardness(props.row, props.whom)}${mine}${readAs ? `, read as “${readAs}”` : ''}`
+  const mine = props.perspective === 'channel' && chance !== null ? ' for my channel' : ''
+  return `${inFull(difficulty)} of 100: ${hardness(props.row, props.perspective)}${mine}${readAs ? `, read as “${readAs}”` : ''}`
 })
 const chanceTitle = computed(() => {
   const { chance, results } = props.row
@@ -56,7 +56,7 @@ const chanceTitle = computed(() => {
   <td
     class="end figure"
     :class="{ stale: isStale(row.at, now) }"
-    :title="`${inFull(row.volume, 'searches a month')}${toldBy(row.source, row.at)}`"
+    :title="`${inFull(row.volume, 'searches a month')}${sourceText(row.source, row.at)}`"
   >
     {{ rounded(row.volume) }}
   </td>
@@ -84,7 +84,7 @@ const chanceTitle = computed(() => {
       }}</template
     >
     <span v-else-if="row.results === 0" class="muted">none</span>
-    <span v-else class="muted">{{ judging ? '…' : UNKNOWN }}</span>
+    <span v-else class="muted">{{ assessing ? '…' : UNKNOWN }}</span>
   </td>
   <td v-if="columns.has('chance')" class="end figure" :title="chanceTitle">
     {{ row.chance === null ? UNKNOWN : chanceText(row.chance) }}
@@ -95,7 +95,7 @@ const chanceTitle = computed(() => {
       class="plain worth"
       :tabindex="tabIndex"
       data-stop="worth"
-      :title="`${inFull(worth)} of 100: ${worthWord(row, whom)}. Click to see how it is calculated.`"
+      :title="`${inFull(worth)} of 100: ${worthWord(row, perspective)}. Click to see how it is calculated.`"
       @click="emit('worth')"
     >
       {{ Math.round(worth!) }}</button><button

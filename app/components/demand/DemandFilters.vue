@@ -28,7 +28,7 @@ const INTENT_ITEMS = [
 
 /** A figure that is none is said so in its field and left out of the question. */
 const wrong = (name: Typed, text: string) => name !== 'contains' && name !== 'exclude' && !isFigure(text)
-const { typed, type, take } = useTyped(
+const { typed, type, take } = useDebouncedFields(
   () => Object.fromEntries(TYPED.map(name => [name, props.filters[name]])) as Record<Typed, string>,
   texts => {
     emit('filter', texts)

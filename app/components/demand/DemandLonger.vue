@@ -59,7 +59,7 @@ watch(
 
 const FROM = { known: 'searched', modifier: 'modifier', place: 'place' }
 const worthOf = (phrase: string, row: LongerRow['row'] = null) =>
-  (assessing.rows.value.get(phrase)?.worth ?? row?.worth)?.[workspace.whom] ?? null
+  (assessing.rows.value.get(phrase)?.worth ?? row?.worth)?.[workspace.perspective] ?? null
 const ranked = computed(() =>
   (longer.value ?? [])
     .map(each => ({
@@ -125,7 +125,7 @@ const answer = computed(() => {
                 <th scope="col">From</th>
                 <th scope="col" class="end">Searches</th>
                 <th scope="col" class="end">Difficulty</th>
-                <th v-if="workspace.whom === 'channel'" scope="col" class="end">Chance</th>
+                <th v-if="workspace.perspective === 'channel'" scope="col" class="end">Chance</th>
                 <th scope="col" class="end">Worth</th>
                 <th scope="col" />
               </tr>
@@ -138,7 +138,7 @@ const answer = computed(() => {
                 <td />
                 <td class="end figure" :title="inFull(self?.volume ?? null)">{{ rounded(self?.volume) }}</td>
                 <td class="end figure">{{ own.difficulty === null ? UNKNOWN : Math.round(own.difficulty) }}</td>
-                <td v-if="workspace.whom === 'channel'" class="end figure">
+                <td v-if="workspace.perspective === 'channel'" class="end figure">
                   {{ own.chance === null ? UNKNOWN : chanceText(own.chance) }}
                 </td>
                 <td class="end figure">{{ own.worth === null ? UNKNOWN : Math.round(own.worth) }}</td>
@@ -173,12 +173,14 @@ const answer = computed(() => {
                       : Math.round(each.assessed.difficulty)
                   }}
                 </td>
-                <td v-if="workspace.whom === 'channel'" class="end figure">
+                <td v-if="workspace.perspective === 'channel'" class="end figure">
                   {{ each.assessed?.chance == null ? UNKNOWN : chanceText(each.assessed.chance) }}
                 </td>
                 <td
                   class="end figure"
-                  :title="each.assessed && each.worth !== null ? worthWord(each.assessed, workspace.whom) : 'unknown'"
+                  :title="
+                    each.assessed && each.worth !== null ? worthWord(each.assessed, workspace.perspective) : 'unknown'
+                  "
                 >
                   {{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}
                 </td>

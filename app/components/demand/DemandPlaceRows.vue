@@ -49,7 +49,7 @@ const pick = (phrase: string) => {
           <th scope="col">Phrase</th>
           <th scope="col" class="end">Searches</th>
           <th scope="col" class="end">Difficulty</th>
-          <th v-if="workspace.whom === 'channel'" scope="col" class="end">Chance</th>
+          <th v-if="workspace.perspective === 'channel'" scope="col" class="end">Chance</th>
           <th scope="col" class="end">Worth</th>
         </tr>
       </thead>
@@ -73,7 +73,7 @@ const pick = (phrase: string) => {
           <td class="end figure">
             {{ each.assessed?.difficulty == null ? UNKNOWN : Math.round(each.assessed.difficulty) }}
           </td>
-          <td v-if="workspace.whom === 'channel'" class="end figure">
+          <td v-if="workspace.perspective === 'channel'" class="end figure">
             {{ each.assessed?.chance == null ? UNKNOWN : chanceText(each.assessed.chance) }}
           </td>
           <td class="end figure">{{ each.worth === null ? UNKNOWN : Math.round(each.worth) }}</td>

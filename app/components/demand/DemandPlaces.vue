@@ -92,7 +92,7 @@ const rows = computed(() =>
       row: volumes.value.get(each.phrase) ?? null,
       assessed: assessing.rows.value.get(each.phrase) ?? null,
     }))
-    .map(each => ({ ...each, worth: each.assessed?.worth[workspace.whom] ?? null }))
+    .map(each => ({ ...each, worth: each.assessed?.worth[workspace.perspective] ?? null }))
     .sort((a, b) => (b.worth ?? -1) - (a.worth ?? -1) || (b.row?.volume ?? -1) - (a.row?.volume ?? -1)),
 )
 async function makeSeries() {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PhraseSheet } from '../../../shared/phrases'
-import { chanceText, inFull, rounded, roundedRatio, toldBy, UNKNOWN } from '~/composables/figures'
+import { chanceText, inFull, rounded, roundedRatio, sourceText, UNKNOWN } from '~/composables/figures'
 import { useWorkspace } from '~/stores/workspace'
 
 /** The figures by which a phrase is chosen. */
@@ -9,14 +9,14 @@ const props = defineProps<{ sheet: PhraseSheet }>()
 const emit = defineEmits<{ worth: [] }>()
 const workspace = useWorkspace()
 const detail = computed(() => props.sheet.detail)
-const worth = computed(() => detail.value.worth[workspace.whom])
+const worth = computed(() => detail.value.worth[workspace.perspective])
 </script>
 
 <template>
   <dl class="figures">
     <div>
       <dt>Searches</dt>
-      <dd class="figure" :title="`${inFull(detail.volume, 'a month')}${toldBy(detail.source, detail.at)}`">
+      <dd class="figure" :title="`${inFull(detail.volume, 'a month')}${sourceText(detail.source, detail.at)}`">
         {{ rounded(detail.volume) }}
       </dd>
     </div>
@@ -24,13 +24,13 @@ const worth = computed(() => detail.value.worth[workspace.whom])
       <dt>Difficulty</dt>
       <dd class="figure" :title="inFull(detail.difficulty)">
         {{ detail.difficulty === null ? UNKNOWN : Math.round(detail.difficulty) }}
-        <small v-if="detail.difficulty !== null">{{ hardness(detail, workspace.whom) }}</small><small
+        <small v-if="detail.difficulty !== null">{{ hardness(detail, workspace.perspective) }}</small><small
           v-else-if="detail.results === 0"
           >no results</small
         >
       </dd>
     </div>
-    <div v-if="workspace.whom === 'channel'">
+    <div v-if="workspace.perspective === 'channel'">
       <dt title="A rough estimate, from the first 20 results">My chance</dt>
       <dd class="figure">{{ detail.chance === null ? UNKNOWN : chanceText(detail.chance) }}</dd>
     </div>
@@ -40,7 +40,7 @@ const worth = computed(() => detail.value.worth[workspace.whom])
         <button class="plain worth figure" title="Show how it is calculated" @click="emit('worth')">
           {{ worth === null ? UNKNOWN : Math.round(worth) }}
         </button>
-        <small v-if="worth !== null">{{ worthWord(detail, workspace.whom) }}</small>
+        <small v-if="worth !== null">{{ worthWord(detail, workspace.perspective) }}</small>
       </dd>
     </div>
     <div>

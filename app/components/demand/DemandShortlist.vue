@@ -12,7 +12,7 @@ import {
   rounded,
   roundedRatio,
   span,
-  toldBy,
+  sourceText,
   UNKNOWN,
 } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
@@ -59,11 +59,11 @@ const lines = computed<Line[]>(() => [
   {
     name: 'Worth',
     text: c =>
-      c.row.worth[workspace.whom] === null
+      c.row.worth[workspace.perspective] === null
         ? UNKNOWN
-        : `${Math.round(c.row.worth[workspace.whom]!)} ${worthWord(c.row, workspace.whom)}`,
-    exact: c => inFull(c.row.worth[workspace.whom]),
-    best: c => c.row.worth[workspace.whom],
+        : `${Math.round(c.row.worth[workspace.perspective]!)} ${worthWord(c.row, workspace.perspective)}`,
+    exact: c => inFull(c.row.worth[workspace.perspective]),
+    best: c => c.row.worth[workspace.perspective],
   },
   {
     name: 'Chance for my channel',
@@ -89,7 +89,7 @@ const lines = computed<Line[]>(() => [
   {
     name: 'Searches a month',
     text: c => rounded(c.row.volume),
-    exact: c => `${inFull(c.row.volume)}${toldBy(c.row.source, c.row.at)}`,
+    exact: c => `${inFull(c.row.volume)}${sourceText(c.row.source, c.row.at)}`,
     best: c => c.row.volume,
   },
   {
@@ -109,7 +109,7 @@ const lines = computed<Line[]>(() => [
     text: c =>
       c.row.difficulty === null
         ? UNKNOWN
-        : `${Math.round(c.row.difficulty)} ${c.forecast ? hardness({ difficulty: c.row.difficulty, chance: c.forecast.pageOne }, 'channel') : hardness(c.row, workspace.whom)}`,
+        : `${Math.round(c.row.difficulty)} ${c.forecast ? hardness({ difficulty: c.row.difficulty, chance: c.forecast.pageOne }, 'channel') : hardness(c.row, workspace.perspective)}`,
     exact: c => inFull(c.row.difficulty),
     best: c => c.row.difficulty,
     least: true,
@@ -226,7 +226,8 @@ function lead(phrase: string) {
       </v-card-text>
       <v-card-actions
         ><span class="small muted ml-4"
-          >Bold: best in its row. Scored {{ workspace.whom === 'channel' ? 'for my channel' : 'for anyone' }}.</span
+          >Bold: best in its row. Scored
+          {{ workspace.perspective === 'channel' ? 'for my channel' : 'for anyone' }}.</span
         ><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions
       >
     </v-card>

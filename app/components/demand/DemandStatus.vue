@@ -45,32 +45,32 @@ const unsearched = computed(
           <button class="plain link" data-test="show-aside" @click="emit('aside')">show</button></template
         ></span
       >
-      <span v-if="demand.judging" class="judging"
+      <span v-if="demand.assessing" class="assessing"
         ><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing,
         {{ demand.left }} left
-        <button class="plain link" data-test="judge-stop" @click="demand.stop()">Stop</button></span
+        <button class="plain link" data-test="assess-stop" @click="demand.stop()">Stop</button></span
       >
       <span v-else class="muted"
         >{{ demand.difficultyKnown.toLocaleString('en') }} assessed
         <button
           v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)"
           class="plain link"
-          @click="demand.judge(language)"
+          @click="demand.assess(language)"
         >
           assess more</button
         ><template
           v-if="demand.answer.total > demand.difficultyKnown && demand.answer.total > 400 && !jobs.running.length"
         >
-          <button class="plain link" data-test="judge-all" @click="demand.judgeAll(language)">
+          <button class="plain link" data-test="assess-all" @click="demand.assessAll(language)">
             assess all
           </button></template
         ></span
       >
-      <button v-if="demand.unsorted && !demand.judging" class="plain link" @click="demand.again(language)">
+      <button v-if="demand.unsorted && !demand.assessing" class="plain link" @click="demand.again(language)">
         New figures arrived. Sort again
       </button>
       <button
-        v-else-if="demand.stale && !demand.judging"
+        v-else-if="demand.stale && !demand.assessing"
         class="plain link"
         data-test="demand-stale"
         @click="demand.again(language)"
@@ -85,9 +85,9 @@ const unsearched = computed(
         >Missing: {{ demand.answer.missing.join(', ') }}.
         <button class="plain link" @click="demand.again(language, true)">Ask again</button></span
       >
-      <span v-if="demand.judgeProblem" class="missing"
-        >Some phrases could not be assessed: {{ demand.judgeProblem }}
-        <button class="plain link" @click="demand.judge(language)">Try again</button></span
+      <span v-if="demand.assessProblem" class="missing"
+        >Some phrases could not be assessed: {{ demand.assessProblem }}
+        <button class="plain link" @click="demand.assess(language)">Try again</button></span
       >
     </template>
     <v-btn-toggle
@@ -125,7 +125,7 @@ const unsearched = computed(
   height: 28px;
   flex: none;
 }
-.judging {
+.assessing {
   display: inline-flex;
   gap: 6px;
   align-items: center;

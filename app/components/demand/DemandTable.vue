@@ -6,16 +6,16 @@ import { words } from '../../../core/text/words'
 import { mdiChevronRight } from '@mdi/js'
 import { phraseColumns } from '~/composables/columns'
 import { useTray } from '~/stores/tray'
-import type { Whom } from '~/stores/workspace'
+import type { Perspective } from '~/stores/workspace'
 
 const props = defineProps<{
   rows: PhraseRow[]
   seed: string
   sort: string
   loading: boolean
-  judging: boolean
+  assessing: boolean
   monthsEnd: string | null
-  whom: Whom
+  perspective: Perspective
   open: string | null
   narrow: boolean
 }>()
@@ -25,12 +25,12 @@ const emit = defineEmits<{
   seed: [phrase: string]
   worth: [phrase: string]
   open: [phrase: string]
-  see: [from: number, to: number]
+  range: [from: number, to: number]
 }>()
 const tray = useTray()
 const ROW = 34
 
-const columns = computed(() => phraseColumns(props.whom, props.narrow))
+const columns = computed(() => phraseColumns(props.perspective, props.narrow))
 const headers = computed(() =>
   columns.value.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false })),
 )
@@ -82,7 +82,7 @@ const { placeOf, tabIndex, focusedRow, onRowKey } = useRowKeys(frame, () => prop
 function onScroll(event: Event) {
   const top = (event.target as HTMLElement).scrollTop
   const from = Math.max(0, Math.floor(top / ROW))
-  emit('see', from, from + Math.ceil(height.value / ROW))
+  emit('range', from, from + Math.ceil(height.value / ROW))
 }
 watch(
   () => [props.seed, props.sort],
@@ -176,9 +176,9 @@ watch(
           <DemandFigureCells
             :row
             :columns="keys"
-            :whom
+            :perspective
             :narrow
-            :judging
+            :assessing
             :tab-index="tabIndex(row.phrase)"
             @worth="emit('worth', row.phrase)"
           />

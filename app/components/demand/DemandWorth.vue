@@ -29,7 +29,7 @@ watch(
 )
 
 const NAMES = { demand: 'Demand', ease: 'Ease', trend: 'Trend' }
-const mine = computed(() => workspace.whom === 'channel' && detail.value?.channelWorking != null)
+const mine = computed(() => workspace.perspective === 'channel' && detail.value?.channelWorking != null)
 const worth = computed(() => (mine.value ? detail.value!.worth.channel : detail.value!.worth.anyone))
 const working = computed(() => (mine.value ? detail.value!.channelWorking! : detail.value!.worthWorking))
 const sentence = computed(() => {

@@ -33,7 +33,7 @@ const found = computed(() => {
 /** Where a brief opens: on its phrases until one leads, then on its text. */
 const openAt = (line: BriefLine) => ({ path: line.lead ? '/desk' : '/demand', query: { brief: line.id } })
 
-const attempt = useAttempt()
+const attempt = useMutation()
 const EXPORTS = [
   { format: 'text', title: 'Plain text, ready to paste' },
   { format: 'json', title: 'JSON' },

@@ -67,7 +67,7 @@ watch(
   { immediate: true },
 )
 
-const attempt = useAttempt(refresh)
+const attempt = useMutation(refresh)
 /** One after the other: the second is made from what the first has saved. */
 let saving = Promise.resolve()
 const change = (body: Record<string, unknown>, revision?: number): Promise<void> =>

@@ -12,7 +12,7 @@ const chosen = defineModel<string[]>({ required: true })
 const emit = defineEmits<{ note: [phrase: string, note: string] }>()
 const workspace = useWorkspace()
 
-const worthOf = ({ row }: Row) => row?.worth[workspace.whom] ?? null
+const worthOf = ({ row }: Row) => row?.worth[workspace.perspective] ?? null
 /** What is not known comes last of ascending figures. */
 const last = (value: number | null | undefined) => value ?? -1
 const HEADERS = [

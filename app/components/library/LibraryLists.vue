@@ -43,7 +43,7 @@ watch(
   { immediate: true },
 )
 
-const attempt = useAttempt(refresh)
+const attempt = useMutation(refresh)
 const make = (body: Record<string, unknown>) =>
   attempt(async () => {
     const made = await api<ListLine>('/api/lists', {

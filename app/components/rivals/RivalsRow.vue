@@ -164,7 +164,7 @@ const note = computed(() => {
           :aria-label="row.off ? `Restore ${row.title}` : `Exclude ${row.title}: it is off topic`"
           :title="row.off ? 'Restore this result' : 'Off topic: exclude this result'"
           data-test="off-topic"
-          @click="rivals.setOff([row], !row.off)"
+          @click="rivals.setExcluded([row], !row.off)"
         />
       </td>
     </tr>

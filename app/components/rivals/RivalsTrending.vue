@@ -56,7 +56,7 @@ watch(
   () => void load(),
   { immediate: true },
 )
-const { typed, type } = useTyped(
+const { typed, type } = useDebouncedFields(
   () => ({ contains: contains.value }),
   texts => address({ trending: texts.contains || undefined }),
 )

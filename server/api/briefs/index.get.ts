@@ -8,7 +8,7 @@ export default route(async (event, { briefs, scoring }) => {
   const { lines, unscored } = briefs.list(queryOf(event, question).workspace)
   const percents = await scoring.percents(unscored.map(each => each.fields))
   const scores = unscored.map(({ id, updatedAt }, i) => ({ id, updatedAt, percent: percents[i]! }))
-  if (scores.length) briefs.keepScores(scores)
+  if (scores.length) briefs.saveScores(scores)
   const scored = new Map(scores.map(({ id, percent }) => [id, percent]))
   return { briefs: lines.map(line => (scored.has(line.id) ? { ...line, percent: scored.get(line.id)! } : line)) }
 })

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { languageInput, regionInput } from '../../../core/text/inputs'
-import { learn } from '../../demand/lookUp'
+import { fetchMissingVolumes } from '../../demand/lookUp'
 import { rowOf } from '../../demand/rows'
 import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
@@ -16,7 +16,7 @@ const question = z.object({
 export default route(async (event, runtime) => {
   const { phrases, places, workspaces } = runtime
   const { phrases: list, region, language, workspace } = await bodyOf(event, question)
-  const missing = await learn(askable(event, runtime), list, region ?? '', language)
+  const missing = await fetchMissingVolumes(askable(event, runtime), list, region ?? '', language)
   const { own, settings } = workspaces.standing(workspace)
   const tell = rowOf({ phrases, places }, region ?? '', language, { own, weights: settings.weights })
   return { rows: list.flatMap(phrase => tell(phrase) ?? []), missing }

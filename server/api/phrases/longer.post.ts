@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { longerPhrases } from '../../../core/demand/lengthen'
 import { phrasesQuerySchema, type LongerAnswer } from '../../../shared/phrases'
-import { learn, lookUp } from '../../demand/lookUp'
+import { fetchMissingVolumes, lookUp } from '../../demand/lookUp'
 import { rowOf } from '../../demand/rows'
 import { phraseQuestion } from '../../http/phraseQuestion'
 import { askable } from '../../http/askable'
@@ -28,7 +28,7 @@ export default route(async (event, open): Promise<LongerAnswer> => {
   const longer = longerPhrases(phrase, held, places)
   const missing = [
     ...look.missing,
-    ...(await learn(
+    ...(await fetchMissingVolumes(
       runtime,
       longer.map(each => each.phrase),
       region ?? '',

@@ -1,7 +1,7 @@
 import { phrasesQuerySchema, type PhrasesAnswer, type PhraseSheet } from '../../../shared/phrases'
 import { keptPage } from '../../demand/assess'
 import { interestByRegion } from '../../demand/interest'
-import { learn } from '../../demand/lookUp'
+import { fetchMissingVolumes } from '../../demand/lookUp'
 import { answerDetail, answerSheet } from '../../demand/sheet'
 import { phraseQuestion, sheetFor } from '../../http/phraseQuestion'
 import { askable } from '../../http/askable'
@@ -20,8 +20,8 @@ export default route(async (event, open): Promise<PhraseSheet> => {
   const runtime = askable(event, open)
   const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
   const { phrases, results, search, lists } = runtime
-  const whom = sheetFor(runtime, workspace)
-  const missing = await learn(runtime, [phrase], region ?? '', language)
+  const viewer = sheetFor(runtime, workspace)
+  const missing = await fetchMissingVolumes(runtime, [phrase], region ?? '', language)
   await keptPage(runtime, phrase, region ?? '', language, DEPTH).catch((error: unknown) => {
     if (!isServiceFault(error)) throw error
     missing.push('its result page')
@@ -49,10 +49,10 @@ export default route(async (event, open): Promise<PhraseSheet> => {
       .map(row => ({ phrase: row.phrase, volume: row.volume, change: row.change }))
   }
   phrases.phraseId(phrase, language)
-  const detail = answerDetail(phrases, results, phrase, region, language, whom)!
+  const detail = answerDetail(phrases, results, phrase, region, language, viewer)!
   const note = lists.note(workspaceOf(runtime, workspace).id, phrases.phraseId(phrase, language))
   return {
-    ...answerSheet(phrases, results, detail, region, language, whom.places),
+    ...answerSheet(phrases, results, detail, region, language, viewer.places),
     interest: told.interest,
     related: await related({ sort: 'volume:desc' }),
     rising: (await related({ sort: 'change:desc', minVolume: RISING_FLOOR })).filter(row => (row.change ?? 0) > 0),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { languageInput, phraseInput, regionInput } from '../../../core/text/inputs'
-import { learn } from '../../demand/lookUp'
+import { fetchMissingVolumes } from '../../demand/lookUp'
 import { shortlist } from '../../demand/shortlist'
 import { sheetFor } from '../../http/phraseQuestion'
 import { askable } from '../../http/askable'
@@ -17,7 +17,7 @@ const body = z.object({
 export default route(async (event, open) => {
   const runtime = askable(event, open)
   const { phrases, region, language, workspace } = await bodyOf(event, body)
-  const missing = await learn(runtime, phrases, region ?? '', language)
-  const whom = sheetFor(runtime, workspace)
-  return { columns: await shortlist(runtime, phrases, { region, language, workspace, whom }), missing }
+  const missing = await fetchMissingVolumes(runtime, phrases, region ?? '', language)
+  const viewer = sheetFor(runtime, workspace)
+  return { columns: await shortlist(runtime, phrases, { region, language, workspace, viewer }), missing }
 })

@@ -9,6 +9,6 @@ const version = z.object({ field: z.enum(BRIEF_FIELDS), value: z.unknown() })
 /** Keeps a version that was typed but gave way to another window's, so that it can be found again. */
 export default route(async (event, runtime) => {
   const { field, value } = await bodyOf(event, version)
-  runtime.briefs.keepVersion(briefOf(event, runtime).id, field, value, writerOf(event))
+  runtime.briefs.saveVersion(briefOf(event, runtime).id, field, value, writerOf(event))
   return { ok: true }
 })

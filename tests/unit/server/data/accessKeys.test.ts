@@ -73,7 +73,7 @@ test('a version names who wrote it, and two people’s are never one', () => {
   write(1, 'Second', 'Ben')
   write(2, 'Third', 'Ben')
   write(3, 'Fourth', null)
-  briefs.keepVersion(id, 'title', 'Lost', 'Ben')
+  briefs.saveVersion(id, 'title', 'Lost', 'Ben')
   expect(briefs.history(id, 'title').map(({ value, writer }) => [value, writer])).toEqual([
     ['Fourth', null],
     ['Lost', 'Ben'],

@@ -123,7 +123,7 @@ describe('history', () => {
     const briefs = store()
     const { id } = briefs.create({})
     briefs.patch(id, uuid(), change('title', 0, 'Stands'))
-    briefs.keepVersion(id, 'title', 'Gave way')
+    briefs.saveVersion(id, 'title', 'Gave way')
     expect(titles(briefs, id)).toEqual(['Stands', 'Gave way', 'Stands'])
   })
 
@@ -182,7 +182,7 @@ describe('the list', () => {
     const { id } = briefs.create({ title: 'x' })
     const [due] = briefs.list().unscored
     expect(due).toMatchObject({ id, fields: { title: 'x' } })
-    briefs.keepScores([{ id, updatedAt: due!.updatedAt, percent: 40 }])
+    briefs.saveScores([{ id, updatedAt: due!.updatedAt, percent: 40 }])
     expect(briefs.list()).toMatchObject({ lines: [{ percent: 40 }], unscored: [] })
     clock.pass(1)
     briefs.patch(id, uuid(), change('title', 1, 'y'))

@@ -1,4 +1,4 @@
-import type { ToldFigure } from '../../../../server/data/figures'
+import type { SourceFigure } from '../../../../server/data/figures'
 import { phraseStore } from '../../../../server/data/phrases'
 import { packMonths, unpackMonths } from '../../../../server/data/months'
 import { freshData, standingClock, temporaryFolder } from '../files'
@@ -8,7 +8,7 @@ const clock = standingClock()
 const service = { name: 'demand data', kind: 'service' as const }
 const list = (name: string) => ({ name, kind: 'import' as const })
 const store = () => phraseStore(freshData(folder), clock)
-const figure = (phrase: string, volume: number | null, more: Partial<ToldFigure> = {}): ToldFigure => ({
+const figure = (phrase: string, volume: number | null, more: Partial<SourceFigure> = {}): SourceFigure => ({
   phrase,
   region: 'GB',
   volume,

@@ -47,7 +47,7 @@ function stores() {
 
 test('a page comes back seat by seat, as it was observed', () => {
   const { results, phrases, id } = stores()
-  results.keep([page(id, 10 * DAY)])
+  results.save([page(id, 10 * DAY)])
   const kept = results.latest(id, 'GB')!
   expect(kept).toMatchObject({ at: 10 * DAY, complete: 1, title_matches: 12 })
   const rows = results.seats(kept, 20)
@@ -80,14 +80,14 @@ test('a page comes back seat by seat, as it was observed', () => {
 
 test('the newest whole page stands; half a page does not push it out', () => {
   const { db, results, phrases, id } = stores()
-  results.keep([page(id, 1 * DAY, { complete: false })])
+  results.save([page(id, 1 * DAY, { complete: false })])
   expect(results.latest(id, 'GB')).toMatchObject({ complete: 0 })
-  results.keep([page(id, 2 * DAY), page(id, 3 * DAY, { complete: false })])
+  results.save([page(id, 2 * DAY), page(id, 3 * DAY, { complete: false })])
   expect(results.latest(id, 'GB')).toMatchObject({ at: 2 * DAY, complete: 1 })
-  results.keep([page(id, 4 * DAY, { seats: Array.from({ length: 20 }, (_, i) => seat(i, 0.6)) })])
+  results.save([page(id, 4 * DAY, { seats: Array.from({ length: 20 }, (_, i) => seat(i, 0.6)) })])
   expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(60)
   // One seen earlier and told later, as an import of old pages does, is history at once.
-  results.keep([page(id, 3.5 * DAY)])
+  results.save([page(id, 3.5 * DAY)])
   expect(results.latest(id, 'GB')).toMatchObject({ at: 4 * DAY })
   expect(results.past(id, 'GB').map(each => each.at)).toEqual([4 * DAY, 3.5 * DAY, 2 * DAY])
   // All of them are kept: history and evidence come from them.
@@ -96,15 +96,15 @@ test('the newest whole page stands; half a page does not push it out', () => {
 
 test('a page keeps the views of its day when a video is seen again', () => {
   const { results, id } = stores()
-  results.keep([page(id, 1 * DAY)])
+  results.save([page(id, 1 * DAY)])
   const early = results.latest(id, 'GB')!
-  results.keep([page(id, 2 * DAY, { seats: [seat(1, 0.9, { views: 9000, title: 'New title' })] })])
+  results.save([page(id, 2 * DAY, { seats: [seat(1, 0.9, { views: 9000, title: 'New title' })] })])
   expect(results.seats(early, 20)[0]).toMatchObject({ views: 1000, title: 'New title' })
 })
 
 test('hidden subscribers stay unknown', () => {
   const { results, id } = stores()
-  results.keep([page(id, DAY, { seats: [seat(1, 0.5, { channel: { id: 'c', title: 'C', subscribers: null } })] })])
+  results.save([page(id, DAY, { seats: [seat(1, 0.5, { channel: { id: 'c', title: 'C', subscribers: null } })] })])
   expect(results.seats(results.latest(id, 'GB')!, 20)[0]!.subscribers).toBeNull()
 })
 
@@ -112,14 +112,14 @@ describe('a result taken out', () => {
   const twenty = Array.from({ length: 20 }, (_, i) => seat(i, i === 0 ? 1 : 0.5))
   test('counts in nothing, is remembered for the phrase, and comes back', () => {
     const { results, phrases, id } = stores()
-    results.keep([page(id, DAY, { seats: twenty, more: true })])
+    results.save([page(id, DAY, { seats: twenty, more: true })])
     const before = phrases.known('bike chain', 'GB', 'en')!
     results.setOffTopic(id, ['v0'], true, DAY)
     const after = phrases.known('bike chain', 'GB', 'en')!
     // What is left is all alike, and the seat nobody read counts neither as strong nor as empty.
     expect(after.difficulty).toBeCloseTo(50)
     expect(after.strengths).toHaveLength(19)
-    results.keep([page(id, 9 * DAY, { seats: twenty, more: true })])
+    results.save([page(id, 9 * DAY, { seats: twenty, more: true })])
     expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeCloseTo(50)
     expect(
       results
@@ -132,7 +132,7 @@ describe('a result taken out', () => {
   })
   test('earlier looks and the web’s page follow as well, several results in one go', () => {
     const { results, id } = stores()
-    results.keep([
+    results.save([
       page(id, DAY, { seats: twenty, more: true }),
       page(id, 9 * DAY, { seats: twenty, more: true }),
       page(id, 9 * DAY, { kind: 'web', seats: twenty, more: true }),
@@ -147,7 +147,7 @@ describe('a result taken out', () => {
   test('leaves other phrases as they are, and an empty seat empty', () => {
     const { results, phrases, id } = stores()
     const other = phrases.phraseId('gold chain', 'en')
-    results.keep([page(id, DAY, { seats: twenty.slice(0, 4) }), page(other, DAY, { seats: twenty })])
+    results.save([page(id, DAY, { seats: twenty.slice(0, 4) }), page(other, DAY, { seats: twenty })])
     const before = phrases.known('gold chain', 'GB', 'en')!.difficulty
     results.setOffTopic(id, ['v0'], true, DAY)
     expect(phrases.known('gold chain', 'GB', 'en')!.difficulty).toBe(before)
@@ -157,7 +157,7 @@ describe('a result taken out', () => {
 
 test('the web’s block is a page of its own that stands for no phrase', () => {
   const { results, phrases, id } = stores()
-  results.keep([page(id, DAY, { kind: 'web', seats: [seat(7, 0.9)] })])
+  results.save([page(id, DAY, { kind: 'web', seats: [seat(7, 0.9)] })])
   expect(results.latest(id, 'GB')).toBeNull()
   expect(results.latest(id, 'GB', 'web')).toMatchObject({ kind: 'web' })
   expect(phrases.known('bike chain', 'GB', 'en')!.difficulty).toBeNull()
@@ -166,7 +166,7 @@ test('the web’s block is a page of its own that stands for no phrase', () => {
 test('earlier looks are told with who stood there, and pages that share videos are neighbours', () => {
   const { results, phrases, id } = stores()
   const other = phrases.phraseId('bike chain oil', 'en')
-  results.keep([
+  results.save([
     page(id, DAY),
     page(id, 9 * DAY, { seats: [seat(3, 0.5), seat(4, 0.5)] }),
     page(other, DAY, { seats: [seat(4, 0.1), seat(9, 0.1)] }),
@@ -207,7 +207,7 @@ describe('a misspelling with the results of a more searched spelling', () => {
   ] as const)('takes its difficulty, strengths and competition, whichever is read %s', (_, order) => {
     const { results, known, ...ids } = spelled()
     for (const name of order)
-      results.keep([
+      results.save([
         page(ids[name], DAY, { seats: twenty(name === 'right' ? 0.7 : 0.3), titleMatches: name === 'right' ? 500 : 2 }),
       ])
     expect(known('hydrolic brake')).toMatchObject({
@@ -219,13 +219,13 @@ describe('a misspelling with the results of a more searched spelling', () => {
       strengths: Array<unknown>(20).fill(expect.closeTo(0.7)),
     })
     expect(known('hydraulic brake')).toMatchObject({ readAs: null, difficulty: expect.closeTo(70), volume: 9000 })
-    expect(results.judging(ids.wrong, 'GB')!.phrase_id).toBe(ids.right)
+    expect(results.effective(ids.wrong, 'GB')!.phrase_id).toBe(ids.right)
     expect(results.latest(ids.wrong, 'GB')!.phrase_id).toBe(ids.wrong)
   })
 
   test('not where its results are others, nor where it is searched as much', () => {
     const { results, phrases, known, right, wrong } = spelled()
-    results.keep([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3, 6) })])
+    results.save([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3, 6) })])
     expect(known('hydrolic brake')).toMatchObject({ readAs: null, difficulty: expect.closeTo(30) })
     phrases.save(
       [{ phrase: 'hydrolic brake', region: 'GB', volume: 9000 }],
@@ -233,7 +233,7 @@ describe('a misspelling with the results of a more searched spelling', () => {
       { name: 'searches', kind: 'service' },
       DAY,
     )
-    results.keep([page(wrong, 2 * DAY, { seats: twenty(0.3) })])
+    results.save([page(wrong, 2 * DAY, { seats: twenty(0.3) })])
     expect(known('hydrolic brake').readAs).toBeNull()
   })
 
@@ -254,8 +254,8 @@ describe('a misspelling with the results of a more searched spelling', () => {
       DAY,
     )
     const [right, wrong] = [phrases.phraseId('hydraulic brake', 'en'), phrases.phraseId('hydrolic brake', 'en')]
-    results.keep([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3) })])
-    results.keep([page(right, 2 * DAY, { seats: twenty(0.5) })])
+    results.save([page(right, DAY, { seats: twenty(0.7) }), page(wrong, DAY, { seats: twenty(0.3) })])
+    results.save([page(right, 2 * DAY, { seats: twenty(0.5) })])
     expect(told.at(-1)!.sort()).toEqual([right, wrong].sort())
     expect(phrases.known('hydrolic brake', 'GB', 'en')!.difficulty).toBeCloseTo(50)
     results.setOffTopic(right, ['v0'], true, 3 * DAY)
@@ -265,7 +265,7 @@ describe('a misspelling with the results of a more searched spelling', () => {
 
 test('a page without any result says nothing of how hard a phrase is', () => {
   const { results, phrases, id } = stores()
-  results.keep([page(id, DAY, { seats: [] })])
+  results.save([page(id, DAY, { seats: [] })])
   expect(phrases.known('bike chain', 'GB', 'en')).toMatchObject({ difficulty: null, results: 0, strengths: [] })
   expect(phrases.known('bike chain', 'US', 'en')).toMatchObject({ difficulty: null, results: null, strengths: null })
 })

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { looksToDrop } from '../../../../core/rivals/keepLooks'
+import { looksToDrop } from '../../../../core/rivals/thinning'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore, type PageToKeep } from '../../../../server/data/results'
 import { retention } from '../../../../server/data/retention'
@@ -69,8 +69,8 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
       },
     ],
   })
-  results.keep(Array.from({ length: 40 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
-  results.keep([page(other, NOW - 900 * DAY)])
+  results.save(Array.from({ length: 40 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
+  results.save([page(other, NOW - 900 * DAY)])
   const standing = results.latest(id, 'GB')!.id
   const { thin } = retention(db)
   expect((await thin(NOW)).pages).toBeGreaterThan(25)

@@ -197,7 +197,7 @@ describe('workspaces', () => {
     const first = workspaces.get()!
     expect(first.own).toBeNull()
     expect(workspaces.standing().own).toBeNull()
-    videos.keepVideos([1, 2, 3].map(video), clock.at)
+    videos.saveVideos([1, 2, 3].map(video), clock.at)
     const seen = workspaces.update(first.id, { channelId: 'c' })!
     expect(seen).toMatchObject({ channelTitle: 'Shed', subscribers: 999, own: { viewsPerDay: 20, videos: 3 } })
     const stated = workspaces.create({
@@ -230,7 +230,7 @@ describe('workspaces', () => {
   })
   test('a rival set is of one workspace', () => {
     const { rivals, workspaces, videos } = setUp()
-    videos.keepVideos([video(1)], clock.at)
+    videos.saveVideos([video(1)], clock.at)
     const { id } = workspaces.get()!
     rivals.watch(id, 'c', true)
     rivals.watch(id, 'c', true)

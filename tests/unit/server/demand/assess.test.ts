@@ -1,5 +1,5 @@
 import { assess, keptPage, PAGE_AGE_MS } from '../../../../server/demand/assess'
-import { learn, lookUp } from '../../../../server/demand/lookUp'
+import { fetchMissingVolumes, lookUp } from '../../../../server/demand/lookUp'
 import { answerDetail } from '../../../../server/demand/sheet'
 import { serviceError } from '../../../../server/services/contract'
 
@@ -91,7 +91,7 @@ describe('assessing', () => {
         strength: { strength: strength / 2, targeting: strength / 2, reach: null, pull: null },
       })),
     }
-    given.results.keep([page])
+    given.results.save([page])
     const asked = given.services.asked.search
     clock.pass(PAGE_AGE_MS + 1)
     expect((await pageOf(given, 'bike chain', 60)).page).toMatchObject({ source: 'mine.csv', imported: 1 })
@@ -127,7 +127,10 @@ describe('assessing', () => {
       id: null,
       missing: [expect.stringContaining('not requested yet')],
     })
-    expect(await learn(closed, ['bike bell'], 'GB', 'en')).toEqual(['figures for GB', 'figures everywhere'])
+    expect(await fetchMissingVolumes(closed, ['bike bell'], 'GB', 'en')).toEqual([
+      'figures for GB',
+      'figures everywhere',
+    ])
     const rows = await all(assess(closed, ['bike chain', 'bike bell'], 'GB', 'en'))
     expect(rows.map(row => row.problem)).toEqual([null, expect.stringContaining('not contacted')])
     expect(rows[0]!.difficulty).not.toBeNull()

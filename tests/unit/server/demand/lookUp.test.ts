@@ -2,7 +2,7 @@ import { join } from 'node:path'
 import { MODEL_VERSION } from '../../../../core/modelVersion'
 import { AGAIN } from '../../../../server/data/asked'
 import { assess } from '../../../../server/demand/assess'
-import { learn, lookUp, LOOK_AGE_MS, RETRY_MS } from '../../../../server/demand/lookUp'
+import { fetchMissingVolumes, lookUp, LOOK_AGE_MS, RETRY_MS } from '../../../../server/demand/lookUp'
 import { openUserData } from '../../../../server/data/open'
 import { serviceError } from '../../../../server/services/contract'
 import { MIGRATIONS } from '../files'
@@ -75,7 +75,7 @@ describe('looking a seed up', () => {
 
   test('figures of a phrase put in by hand are asked for once', async () => {
     const given = deps()
-    expect(await learn(given, ['bike chain', 'nobody ever typed this'], 'GB', 'en')).toEqual([])
+    expect(await fetchMissingVolumes(given, ['bike chain', 'nobody ever typed this'], 'GB', 'en')).toEqual([])
     expect(given.phrases.known('bike chain', 'GB', 'en')!.volume).toBeGreaterThan(0)
     expect(given.phrases.known('nobody ever typed this', 'GB', 'en')).toBeNull()
   })
@@ -94,20 +94,20 @@ describe('looking a seed up', () => {
       }),
     )
     const many = Array.from({ length: 1200 }, (_, i) => `unheard of ${i}`)
-    await learn(given, [...many, 'bike chain'], '', 'en')
+    await fetchMissingVolumes(given, [...many, 'bike chain'], '', 'en')
     expect(new Set(calls.flat()).size).toBe(1201)
     calls.length = 0
-    expect(await learn(given, [...many, 'bike chain'], '', 'en')).toEqual([])
+    expect(await fetchMissingVolumes(given, [...many, 'bike chain'], '', 'en')).toEqual([])
     expect(calls).toEqual([])
     clock.pass(AGAIN.nothing)
     broken = true
-    expect(await learn(given, ['unheard of 1'], '', 'en')).toEqual(['figures everywhere'])
+    expect(await fetchMissingVolumes(given, ['unheard of 1'], '', 'en')).toEqual(['figures everywhere'])
     calls.length = 0
-    expect(await learn(given, ['unheard of 1'], '', 'en')).toEqual(['figures everywhere'])
+    expect(await fetchMissingVolumes(given, ['unheard of 1'], '', 'en')).toEqual(['figures everywhere'])
     expect(calls).toEqual([])
     broken = false
     clock.pass(AGAIN.failed)
-    expect(await learn(given, ['unheard of 1'], '', 'en')).toEqual([])
+    expect(await fetchMissingVolumes(given, ['unheard of 1'], '', 'en')).toEqual([])
     expect(calls).toEqual([['unheard of 1']])
   })
 })

@@ -87,7 +87,7 @@ test('without a channel nothing of another’s orders the rows: its figures are 
     ['bike b', 0.9],
     ['bike c', 0.5],
   ] as const)
-    given.results.keep([page(given.phrases.phraseId(text, 'en'), strength)])
+    given.results.save([page(given.phrases.phraseId(text, 'en'), strength)])
   expect(texts(ask(given, { sort: 'chance:desc' }, { mine: true }))).toEqual(['bike a', 'bike c', 'bike b'])
   for (const more of [{ sort: 'chance:desc' }, { sort: 'chance:asc' }, { sort: 'worth:desc', for: 'channel' }]) {
     const answer = ask(given, more)
@@ -116,7 +116,7 @@ test('what changes after it was loaded is found, sorted and judged as if it had 
   phrases.save([figure('bike anvil', 200), figure('bike bell', 900)], 'en', service, 2)
   expect(texts(ask(given))).toEqual(['bike bell', 'bike chain', 'bike anvil'])
   expect(texts(ask(given, { sort: 'phrase:asc' }))).toEqual(['bike anvil', 'bike bell', 'bike chain'])
-  results.keep([page(phrases.phraseId('bike anvil', 'en'), 0.3)])
+  results.save([page(phrases.phraseId('bike anvil', 'en'), 0.3)])
   const [first] = ask(given, { sort: 'difficulty:asc' }).rows
   expect(first).toMatchObject({
     phrase: 'bike anvil',
@@ -185,7 +185,7 @@ describe('filters', () => {
     )
     phrases.saveVia(['bike chain', 'bike wave'], 'en', 'video', 1)
     phrases.saveVia(['bike chain'], 'en', 'web', 1)
-    results.keep([page(phrases.phraseId('bike chain', 'en'), 0.9)])
+    results.save([page(phrases.phraseId('bike chain', 'en'), 0.9)])
     return made
   }
 })

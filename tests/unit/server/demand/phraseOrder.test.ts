@@ -16,7 +16,7 @@ test('judged for a channel, worth and chance are its own', () => {
     service,
     1,
   )
-  results.keep([page(phrases.phraseId('bike easy', 'en'), 0.4), page(phrases.phraseId('bike hard', 'en'), 0.9)])
+  results.save([page(phrases.phraseId('bike easy', 'en'), 0.4), page(phrases.phraseId('bike hard', 'en'), 0.9)])
   const { rows } = ask(given, { sort: 'worth:desc', for: 'channel' }, { mine: true })
   expect(rows.map(row => row.phrase)).toEqual(['bike easy', 'bike hard'])
   expect(rows[0]!.chance).toBeGreaterThan(0.9)

@@ -4,7 +4,7 @@ import type { Db } from './open'
  * Sees to it that of what several sources told of a phrase in a region the one counts that is believed first: the
  * first place that has a volume, and the months of the first that tells them.
  */
-export function believeFirst(db: Db): (phraseId: number, region: string) => void {
+export function resolvePreferredSource(db: Db): (phraseId: number, region: string) => void {
   const figures = db.prepare(`UPDATE figure SET counts = source_id = (
       SELECT f.source_id FROM figure f JOIN source s ON s.id = f.source_id WHERE f.phrase_id = @phraseId
       AND f.region = @region ORDER BY f.volume IS NULL, s.place LIMIT 1)

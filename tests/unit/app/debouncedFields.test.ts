@@ -1,11 +1,11 @@
 import { nextTick, reactive } from 'vue'
-import { useTyped } from '../../../app/composables/typed'
+import { useDebouncedFields } from '../../../app/composables/debouncedFields'
 
 /** An address that takes what is told when it is let, as a navigation takes its time. */
 function setUp(meant?: (name: string, text: string) => string) {
   const kept = reactive<Record<'holds' | 'volume', string>>({ holds: '', volume: '' })
   const tells: Partial<typeof kept>[] = []
-  const typing = useTyped(
+  const typing = useDebouncedFields(
     () => ({ ...kept }),
     texts => {
       tells.push(texts)

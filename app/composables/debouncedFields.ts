@@ -15,7 +15,7 @@ export interface Typing<Name extends string> {
  * their place.
  * @param shown the texts as they are kept.
  */
-export function useTyped<Name extends string>(
+export function useDebouncedFields<Name extends string>(
   shown: () => Record<Name, string>,
   tell: (texts: Partial<Record<Name, string>>) => unknown,
   { meant = (_, text) => text }: Typing<Name> = {},

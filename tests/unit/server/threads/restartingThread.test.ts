@@ -1,7 +1,7 @@
 import { buildSync } from 'esbuild'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { keptThread, ThreadEnded } from '../../../../server/threads/keptThread'
+import { restartingThread, ThreadEnded } from '../../../../server/threads/restartingThread'
 import { temporaryFolder } from '../files'
 
 interface Counter {
@@ -38,12 +38,12 @@ afterAll(() => {
 })
 
 test.each([
-  ['ends', (thread: ReturnType<typeof keptThread<Counter>>) => thread.ask(remote => remote.end(3))],
-  ['throws', (thread: ReturnType<typeof keptThread<Counter>>) => thread.ask(remote => remote.fail())],
+  ['ends', (thread: ReturnType<typeof restartingThread<Counter>>) => thread.ask(remote => remote.end(3))],
+  ['throws', (thread: ReturnType<typeof restartingThread<Counter>>) => thread.ask(remote => remote.fail())],
 ])(
   'a thread that %s leaves nobody waiting and is started anew',
   async (_, end) => {
-    const thread = keptThread<Counter>('The counter', entry)
+    const thread = restartingThread<Counter>('The counter', entry)
     expect(thread.running()).toBe(false)
     expect(await thread.ask(remote => remote.count())).toBe(1)
     expect(await thread.ask(remote => remote.count())).toBe(2)
@@ -61,7 +61,7 @@ test.each([
 
 test('closing is no failure', async () => {
   log.mockClear()
-  const thread = keptThread<Counter>('The counter', entry)
+  const thread = restartingThread<Counter>('The counter', entry)
   await thread.ask(remote => remote.count())
   await thread.close()
   expect(log).not.toHaveBeenCalled()

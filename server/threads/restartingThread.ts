@@ -22,7 +22,7 @@ export class ThreadLate extends Error {
   }
 }
 
-export interface KeptThread<Served> {
+export interface RestartingThread<Served> {
   /**
    * Asks the thread, starting it when it does not run.
    * @param longest milliseconds after which the thread is ended, with whatever else it was asked; no bound unless
@@ -40,7 +40,11 @@ export interface KeptThread<Served> {
  *
  * @param what the thread's name in a message, as “The index of phrases”.
  */
-export function keptThread<Served>(what: string, entry: string, options: WorkerOptions = {}): KeptThread<Served> {
+export function restartingThread<Served>(
+  what: string,
+  entry: string,
+  options: WorkerOptions = {},
+): RestartingThread<Served> {
   let current: { worker: Worker; remote: Comlink.Remote<Served>; ended: Promise<never> } | undefined
   let closing = false
   function start() {

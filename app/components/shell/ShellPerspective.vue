@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
-import { useWorkspace, type Whom } from '~/stores/workspace'
+import { useWorkspace, type Perspective } from '~/stores/workspace'
 
 const workspace = useWorkspace()
 const route = useRoute()
@@ -9,13 +9,13 @@ const address = useAddress()
 watch(
   () => route.query.for,
   given => {
-    if (given === 'channel' || given === 'anyone') workspace.judgeFor(given)
+    if (given === 'channel' || given === 'anyone') workspace.setPerspective(given)
   },
   { immediate: true },
 )
-function judgeFor(whom: Whom) {
-  workspace.judgeFor(whom)
-  void address({ for: whom })
+function setPerspective(perspective: Perspective) {
+  workspace.setPerspective(perspective)
+  void address({ for: perspective })
 }
 const channelTitle = computed(() => {
   const { current } = workspace
@@ -27,16 +27,16 @@ const channelTitle = computed(() => {
 
 <template>
   <v-btn-toggle
-    :model-value="workspace.whom"
+    :model-value="workspace.perspective"
     mandatory
     density="compact"
     variant="outlined"
     color="primary"
     divided
-    class="whom"
+    class="perspective"
     aria-label="Score phrases"
-    data-test="whom"
-    @update:model-value="judgeFor"
+    data-test="perspective"
+    @update:model-value="setPerspective"
   >
     <v-btn value="anyone" size="small">For anyone</v-btn>
     <v-btn value="channel" size="small" :disabled="!workspace.current?.own" :title="channelTitle">For my channel</v-btn>
@@ -44,7 +44,7 @@ const channelTitle = computed(() => {
 </template>
 
 <style scoped>
-.whom {
+.perspective {
   height: 30px;
 }
 </style>
