@@ -20,6 +20,17 @@ export const SIZES = [10_000, 100_000, 1_000_000]
 const FOLDER = join(process.cwd(), '.cache/large')
 /** The commonest words and word pairs, some middling ones, and a rare one. */
 const SEEDS = ['how', 'bike', 'how to', 'clean', 'chain', 'derailleur', 'for beginners', 'tubeless tyre']
+/** Seeds that hardly any phrase contains, so that near ones are looked for: misspelt, joined, split, of many words. */
+const NEAR_SEEDS = [
+  'derailer hangr',
+  'squeeky brakes',
+  'chian',
+  'tubelesstyre',
+  'wheel building jig for a small workshop',
+  'flat tyer on the rear wheel',
+  'bottombracket tool',
+  'hydrolic brake bleed',
+]
 const FILTERS: Record<string, string>[] = [
   {},
   { minVolume: '50' },
@@ -85,7 +96,7 @@ function askAll(
   index: PhraseIndex,
   phrases: ReturnType<typeof phraseStore>,
   runs: number,
-): { times: number[]; typed: number[]; worst: string } {
+): { times: number[]; typed: number[]; near: number[]; several: number[]; worst: string } {
   const list: number[] = []
   let worst = { ms: 0, what: '' }
   const ask = (seed: string, sort: string, filter: Record<string, string>) => {
@@ -94,7 +105,7 @@ function askAll(
       region: 'GB',
     }
     const startedAt = performance.now()
-    answerPhrases(index, phrases, { query, looks: [null], missing: [], without: [], own: OWN })
+    answerPhrases(index, phrases, { query, looks: query.seed.map(() => null), missing: [], without: [], own: OWN })
     return performance.now() - startedAt
   }
   // Warm: every order has been asked for once.
@@ -114,7 +125,11 @@ function askAll(
   }
   // A bound that nobody has asked for yet, as it is typed.
   const typed = Array.from({ length: 20 }, (_, i) => ask('bike', 'volume:desc', { minVolume: String(11 + 7 * i) }))
-  return { times: list, typed, worst: `${worst.ms.toFixed(1)} ms: ${worst.what}` }
+  const near = Array.from({ length: 5 }, () => NEAR_SEEDS.map(seed => ask(seed, 'volume:desc', {}))).flat()
+  const several = Array.from({ length: 5 }, () =>
+    PHRASE_SORTS.map(column => ask(SEEDS.join(', '), `${column}:desc`, FILTERS[0]!)),
+  ).flat()
+  return { times: list, typed, near, several, worst: `${worst.ms.toFixed(1)} ms: ${worst.what}` }
 }
 
 /** The same question to FTS5, plainly ordered by volume, and to MiniSearch with neither prefix nor fuzziness. */
@@ -226,7 +241,7 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
     const index = new PhraseIndex(db)
     index.load('en', 'GB')
     const loadMs = performance.now() - loadedAt
-    const { times: asked, typed, worst } = askAll(index, phrases, largest ? 2 : 1)
+    const { times: asked, typed, near, several, worst } = askAll(index, phrases, largest ? 2 : 1)
     const texts = db
       .prepare<[], { id: number; text: string; volume: number }>(
         "SELECT p.id, p.text, f.volume FROM phrase p JOIN figure f ON f.phrase_id = p.id AND f.region = 'GB'",
@@ -254,6 +269,8 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
         timings: [
           timing('related phrases from the index, 200 rows', what, asked, 10),
           timing('the same with a bound typed for the first time', '1,000,000 phrases, “bike”', typed, 10),
+          timing('of eight seeds at once', '1,000,000 phrases', several, null),
+          timing('of seeds that hardly any phrase holds, with what is near', '1,000,000 phrases', near, 15),
           timing('the same words from FTS5, ordered by volume', '1,000,000 phrases', beside.fts5, null),
           timing('the same words from MiniSearch', '1,000,000 phrases', beside.mini!, null),
           timing('import of a CSV list', '1,000,000 rows', [imported.seconds * 1000], 20_000, 'most'),

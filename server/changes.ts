@@ -2,9 +2,9 @@ import { AsyncLocalStorage } from 'node:async_hooks'
 import { randomUUID } from 'node:crypto'
 import { KINDS, type Change, type Kind, type Revisions } from '../shared/changes'
 
-/** Changes are told together, this long after the first, in milliseconds. */
+/** Changes are sent together, this long after the first, in milliseconds. */
 const TOGETHER = 300
-/** More of them are told without their ids. */
+/** More of them are sent without their ids. */
 const NAMED = 20
 
 interface Due {
@@ -12,7 +12,7 @@ interface Due {
   by: string | null
 }
 
-/** A revision for each kind of thing, told to whoever listens: windows ask anew for what others changed. */
+/** A revision for each kind of data, sent to every listener: windows reload what others changed. */
 export class Changes {
   private readonly run = randomUUID()
   private readonly revisions = Object.fromEntries(KINDS.map(kind => [kind, 0])) as Record<Kind, number>
@@ -88,5 +88,5 @@ export function kindWritten(method: string, path: string): Kind | null {
   }
 }
 
-/** All that is asked of this program is told of by it. */
+/** Every change made through this program is reported here. */
 export const changes = new Changes()

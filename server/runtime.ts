@@ -83,7 +83,7 @@ export function places() {
   }
 }
 
-/** The port this program answers on; `null` where it was not told one. */
+/** The port this program listens on; `null` when none was given. */
 export const ownPort = () => Number(process.env.NITRO_PORT ?? process.env.PORT ?? 0) || null
 
 /** Everything a route works with. @throws what kept the data from being opened. */

@@ -30,7 +30,7 @@ export const newKeySchema = z.object({
   name: z.string().trim().min(1, 'Enter a name for the key.').max(60, 'A name has 60 characters at most.'),
   role: z.enum(ROLES, 'A role is owner, editor or reader.'),
 })
-/** A key just made: the only time its text is told. */
+/** A key just created: the only time its text is returned. */
 export interface NewKey extends AccessKey {
   key: string
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { briefFieldsSchema, type BriefField, type BriefFields } from '../core/brief/brief'
 
-/** A brief as it is told: each field with its revision. */
+/** A brief as the API returns it: each field with its revision. */
 export interface Brief {
   id: string
   workspaceId: string

@@ -8,7 +8,7 @@ export interface Revisions {
   revisions: Record<Kind, number>
 }
 
-/** What changed of a kind since it was last told. */
+/** What changed of a kind since the last message. */
 export interface Change {
   kind: Kind
   revision: number

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { inDigits } from '../core/text/inWords'
 
 const EXPECTED: Record<string, string> = {
   string: 'a text',
@@ -18,7 +19,7 @@ const UNITS: Record<string, [one: string, many: string]> = {
   file: ['byte', 'bytes'],
 }
 const counted = (value: unknown, origin: string) => `${figure(value)} ${UNITS[origin]![value === 1 ? 0 : 1]}`
-const figure = (value: unknown) => (typeof value === 'number' ? value.toLocaleString('en') : String(value))
+const figure = (value: unknown) => (typeof value === 'number' ? inDigits(value) : String(value))
 
 /** What is wrong with an input where its schema says nothing of its own: what to give instead, in plain words. */
 export const plainMessage: z.core.$ZodErrorMap = issue => {

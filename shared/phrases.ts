@@ -71,7 +71,7 @@ export const phrasesQuerySchema = z.object({
   brief: z.string().max(60).optional(),
   tray: flag,
   aside: flag,
-  /** Worth and chance for whom: judged for anyone, or for the channel of a workspace. */
+  /** Whether worth and chance are for anyone, or for the channel of a workspace. */
   for: z.enum(['anyone', 'channel']).default('anyone'),
   workspace: z.string().max(60).optional(),
   /** Ask the services now, however young the last look is. */
@@ -101,7 +101,7 @@ export interface PhraseRow {
   volume: number | null
   /** The same everywhere. */
   volumeAll: number | null
-  /** Up to 36 months in the region, oldest first; empty when no source tells them. */
+  /** Up to 36 months in the region, oldest first; empty when no source has them. */
   months: (number | null)[]
   change: number | null
   /** Videos with the phrase in their title, as counted by the site. */
@@ -158,7 +158,7 @@ export const assessBodySchema = z.object({
   region: regionInput,
   language: languageInput.default('en'),
   workspace: z.string().max(60).optional(),
-  /** Ask for the searches of phrases nobody told of, too. */
+  /** Whether to load missing search figures, too. */
   learn: z.boolean().default(false),
   /** What the work is about, for the list of long work. */
   title: z.string().max(200).optional(),

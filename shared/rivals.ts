@@ -104,7 +104,7 @@ export interface ResultsAnswer {
   /** Whether there are results beyond those read. */
   more: boolean
   titleMatches: number | null
-  /** The more searched spelling by whose results the phrase is judged; `null` for its own. */
+  /** The more searched spelling whose results the phrase shows; `null` for its own. */
   readAs: string | null
   difficulty: { page: number; front: number; middle: number; rest: number } | null
   rows: RivalRow[]
@@ -137,7 +137,7 @@ export interface ChannelStats {
   title: string
   subscribers: number | null
   foundedAt: number | null
-  /** As the site tells it; the list may hold fewer. */
+  /** As the site counts them; the list may have fewer. */
   videos: number | null
   listed: number
   medianViews: number | null

@@ -17,7 +17,7 @@ export const ownVideoSchema = z.object({
 
 export const workspacePatchSchema = z.object({
   name: name.optional(),
-  /** The own channel as a service or a feed tells it; `null` when it is stated by hand. */
+  /** My channel as a service or a feed describes it; `null` when its figures are entered by hand. */
   channelId: z.string().max(100).nullable().optional(),
   subscribers: count.max(10_000_000_000).nullable().optional(),
   timeZone: z.string().max(60).optional(),

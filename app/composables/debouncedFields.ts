@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { reactive, watch } from 'vue'
 
-/** Text is told this long after its last letter, in milliseconds. */
+/** Typed text is passed on this long after the last letter, in milliseconds. */
 const REST = 250
 
 export interface Typing<Name extends string> {

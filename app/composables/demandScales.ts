@@ -11,7 +11,7 @@ const GOOD_VOLUME = 500
 const GOOD_CHANCE = 0.7
 const hardFrom = DIFFICULTY_BANDS.find(band => band.name === 'high')!.from
 
-/** Chances crowd near certainty: they are drawn by their odds, within what can be told apart. */
+/** Most chances are close to 1: they are drawn by their odds, as far as a difference means anything. */
 const LEAST_CHANCE = 0.005
 const odds = (chance: number) => {
   const within = Math.min(SUREST, Math.max(LEAST_CHANCE, chance))

@@ -1,5 +1,8 @@
 import { SUREST } from '../../core/rivals/forecast'
 import { isStale } from '../../core/demand/stale'
+import { counted } from '../../core/text/inWords'
+
+export { counted } from '../../core/text/inWords'
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
 const exact = new Intl.NumberFormat('en', { maximumFractionDigits: 2 })
@@ -13,9 +16,6 @@ const dates = new Intl.DateTimeFormat('en-GB', {
 })
 const days = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 const months = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' })
-
-/** `1 phrase`, `3 phrases`. */
-export const counted = (n: number, one: string, many = `${one}s`) => `${whole.format(n)} ${n === 1 ? one : many}`
 
 /** What stands where a figure is unknown. */
 export const UNKNOWN = '–'
@@ -43,11 +43,11 @@ export const percent = (part: number) =>
 export const dateTime = (at: number) => dates.format(at)
 /** A day: 5 Mar 2026. */
 export const dateOnly = (at: number) => days.format(at)
-/** Who told a figure and when, and whether that is too long ago; empty where nobody did. */
+/** The source of a figure, its date, and whether it is out of date; empty without a source. */
 export const sourceText = (source: string | null, at: number | null) =>
   source === null
     ? ''
-    : `, from ${source}${at === null ? '' : `, told ${dateOnly(at)}${isStale(at, Date.now()) ? ': stale, ask or import again' : ''}`}`
+    : `, from ${source}${at === null ? '' : `, ${dateOnly(at)}${isStale(at, Date.now()) ? ': out of date, load or import it again' : ''}`}`
 /** A file's size: 340 KB, 12.4 MB. */
 export const fileSize = (bytes: number) =>
   bytes < 1e6

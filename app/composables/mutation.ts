@@ -1,7 +1,7 @@
 import { messageOf } from '~/composables/api'
 import { useNotices } from '~/stores/notices'
 
-/** For what changes something kept: does it, reads anew what is shown, and tells what failed. */
+/** For saved data: makes the change, reloads what is shown, and reports what failed. */
 export function useMutation(refresh: () => Promise<void> = () => Promise.resolve()) {
   const notices = useNotices()
   return async (work: () => Promise<unknown>): Promise<void> => {

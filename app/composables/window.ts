@@ -1,4 +1,4 @@
 import { v4 as uuid } from 'uuid'
 
-/** The name of this window, by which the server tells its doings from those of others. */
+/** The name of this window, by which the server distinguishes its changes from those of others. */
 export const WINDOW = uuid()

@@ -29,7 +29,7 @@ const brief = useBrief()
 const library = useLibrary()
 const workspace = useWorkspace()
 /** Screens ask for a workspace and a brief: with both known from the start they ask once. */
-const settled = computed(() => briefSettled.value && workspace.told && access.told)
+const settled = computed(() => briefSettled.value && workspace.loaded && access.loaded)
 /** Briefs of the workspace at work; those of others are one switch away. */
 const briefs = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
 const theme = useTheme()

@@ -4,6 +4,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { BriefField } from '../../core/brief/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
+import { inDigits } from '../../core/text/inWords'
 import type DeskText from '~/components/desk/DeskText.vue'
 import type DeskTags from '~/components/desk/DeskTags.vue'
 import { useBrief } from '~/stores/brief'
@@ -109,11 +110,10 @@ function restore(field: BriefField, value: unknown) {
               class="figure small"
               :class="{ over: counts.description.used > counts.description.limit }"
               data-test="description-count"
-              >{{ counts.description.used.toLocaleString('en') }} /
-              {{ counts.description.limit.toLocaleString('en') }} bytes<template
+              >{{ inDigits(counts.description.used) }} / {{ inDigits(counts.description.limit) }} bytes<template
                 v-if="counts.description.characters !== counts.description.used"
               >
-                ({{ counts.description.characters.toLocaleString('en') }} characters)</template
+                ({{ inDigits(counts.description.characters) }} characters)</template
               ></span
             >
             <v-spacer /><v-btn

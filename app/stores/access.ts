@@ -8,7 +8,7 @@ export const useAccess = defineStore('access', () => {
   const needed = ref(false)
   const who = ref<Who | null>(null)
   /** Whether it has been answered once, or could not be had. */
-  const told = ref(false)
+  const loaded = ref(false)
   /** Whether the key reads only. */
   const reads = computed(() => who.value?.role === 'reader')
   /** How routes that may ask a live service are called: only who may write spends its calls. */
@@ -25,7 +25,7 @@ export const useAccess = defineStore('access', () => {
     try {
       take(await api<SessionAnswer>('/api/session'))
     } finally {
-      told.value = true
+      loaded.value = true
     }
   }
 
@@ -41,5 +41,5 @@ export const useAccess = defineStore('access', () => {
     location.reload()
   }
 
-  return { needed, who, told, reads, askMethod, owns, refresh, signIn, signOut }
+  return { needed, who, loaded, reads, askMethod, owns, refresh, signIn, signOut }
 })

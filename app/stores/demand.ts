@@ -18,7 +18,7 @@ const FIRST = 100
 const PAGE = 1000
 /** How long after the first rows the others are asked for, in milliseconds. */
 const REST_AFTER = 400
-/** Rows judged without being asked to, and in one request. */
+/** Rows assessed without being asked to, and in one request. */
 const EFFECTIVE_PAGE = 300
 const AT_ONCE = 24
 
@@ -226,7 +226,7 @@ export const useDemand = defineStore('demand', () => {
     left.value = 0
   }
 
-  /** Tells which rows are in view; they are judged first. */
+  /** Sets which rows are in view; they are assessed first. */
   function setVisibleRange(from: number, to: number, language = 'en') {
     visible = { from, to }
     if (

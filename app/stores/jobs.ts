@@ -4,8 +4,9 @@ import type { JobState } from '../../shared/jobs'
 import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
+import { inDigits } from '../../core/text/inWords'
 
-/** How often it is asked how far running work is, in milliseconds. That some began or ended is told. */
+/** How often the progress of running jobs is loaded, in milliseconds. Their start and end are pushed. */
 const SOON = 700
 
 /** Long work on the server, whichever window began it: it goes on while one looks elsewhere. */
@@ -32,7 +33,7 @@ export const useJobs = defineStore('jobs', () => {
       if (job.state === 'failed') notices.tell(`${job.title}: ${job.problem ?? 'failed'}`, { serious: true })
       else
         notices.tell(
-          `${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')}, which stay`}.`,
+          `${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${inDigits(job.done)} of ${inDigits(job.total)}, which stay`}.`,
         )
     }
     if (running.value.length) timer = setTimeout(() => void refresh(), SOON)

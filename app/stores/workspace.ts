@@ -16,7 +16,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const workspaces = ref<Workspace[]>([])
   const problem = ref('')
   /** Whether the list has been answered once, or could not be had. */
-  const told = ref(false)
+  const loaded = ref(false)
   const chosen = ref(localStorage.getItem(KEY))
   /** The perspective in the address; where it has none, the one chosen last. */
   const perspective = ref<Perspective>(localStorage.getItem('fonetra.for') === 'channel' ? 'channel' : 'anyone')
@@ -40,7 +40,7 @@ export const useWorkspace = defineStore('workspace', () => {
     } catch (error) {
       problem.value = messageOf(error)
     } finally {
-      told.value = true
+      loaded.value = true
     }
   }
 
@@ -59,5 +59,5 @@ export const useWorkspace = defineStore('workspace', () => {
     remember('fonetra.for', next)
   }
 
-  return { workspaces, current, id, chosen, known, perspective, problem, told, refresh, choose, setPerspective }
+  return { workspaces, current, id, chosen, known, perspective, problem, loaded, refresh, choose, setPerspective }
 })

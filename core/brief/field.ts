@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Draft } from '../draft/draft'
+import { inDigits } from '../text/inWords'
 
 /** One field of a brief: all that is the field's own, so that a new one is one new file. */
 export interface FieldDefinition<Value> {
@@ -29,10 +30,7 @@ export interface FieldDefinition<Value> {
 export const boundedText = (what: string, most: number) =>
   z
     .string()
-    .max(
-      most,
-      `This ${what} is longer than ${most.toLocaleString('en')} characters. Shorten it; the last saved text stays.`,
-    )
+    .max(most, `This ${what} is longer than ${inDigits(most)} characters. Shorten it; the last saved text stays.`)
 
 type Given<Value> = Pick<FieldDefinition<Value>, 'label' | 'schema' | 'empty' | 'shown'> &
   Partial<FieldDefinition<Value>>

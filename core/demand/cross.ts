@@ -1,4 +1,5 @@
 import { phraseKey } from '../text/words'
+import { inDigits } from '../text/inWords'
 
 /** How a phrase and a place are put together; both names must stand in it. */
 export const CROSS_TEMPLATES = [
@@ -39,7 +40,7 @@ export function crossPlaces(
   const total = phrases.length * places.length * templates.length
   if (total > most)
     throw new RangeError(
-      `${phrases.length} phrases × ${places.length} places × ${templates.length} templates make ${total.toLocaleString('en')} phrases; ${most.toLocaleString('en')} is the most. Take fewer places or phrases.`,
+      `${phrases.length} phrases × ${places.length} places × ${templates.length} templates make ${inDigits(total)} phrases; ${inDigits(most)} is the most. Take fewer places or phrases.`,
     )
   const found = new Map<string, Crossed>()
   for (const base of phrases) {

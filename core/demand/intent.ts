@@ -107,8 +107,8 @@ export function intentOf(
     const near = points.get('near') ?? { points: 0, cues: new Set<string>() }
     points.set('near', { points: near.points + 6, cues: near.cues.add(place) })
   }
-  const told = best(points)
-  if (told) return { intent: told.intent, from: 'wording', cues: told.cues }
+  const found = best(points)
+  if (found) return { intent: found.intent, from: 'wording', cues: found.cues }
   const votes: Points = new Map()
   for (const title of titles) {
     const own: Points = new Map()

@@ -1,5 +1,6 @@
 import { SaxesParser } from 'saxes'
 import { idOfLink, timeOf, type ChannelRecord, type VideoRecord } from './videoRecord'
+import { inDigits } from '../text/inWords'
 
 type Node = Record<string, unknown>
 const many = (value: unknown): unknown[] =>
@@ -128,7 +129,7 @@ export class FeedReader {
   private hold(length: number): void {
     this.held += length
     if (this.held > LONGEST_ENTRY)
-      throw new FeedProblem(`An entry of the feed is longer than ${LONGEST_ENTRY.toLocaleString('en')} characters.`)
+      throw new FeedProblem(`An entry of the feed is longer than ${inDigits(LONGEST_ENTRY)} characters.`)
   }
 
   private end(name: string): void {

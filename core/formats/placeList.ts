@@ -20,7 +20,7 @@ export function placeColumns(headers: readonly string[]): { name: number; popula
   return columns.name < 0 ? null : columns
 }
 
-/** One line of a list of places. @param region where the line tells none. */
+/** One line of a list of places. @param region for lines without one. */
 export function placeRow(
   cells: readonly string[],
   columns: { name: number; population: number; region: number },
@@ -29,15 +29,15 @@ export function placeRow(
   const name = (cells[columns.name] ?? '').normalize('NFKC').replace(/\s+/gu, ' ').trim()
   if (!name) return { reason: 'There is no name in this line.' }
   if (name.length > 100 || !/\p{L}/u.test(name)) return { reason: `“${name.slice(0, 40)}” is not a place name.` }
-  const told = (cells[columns.region] ?? '').trim() || region
-  if (!/^[a-z]{2}$/iu.test(told))
+  const given = (cells[columns.region] ?? '').trim() || region
+  if (!/^[a-z]{2}$/iu.test(given))
     return {
-      reason: told
-        ? `“${told.slice(0, 20)}” is not a region. Use two letters, such as GB.`
+      reason: given
+        ? `“${given.slice(0, 20)}” is not a region. Use two letters, such as GB.`
         : 'The line has no region, and none was chosen.',
     }
   const population = columns.population < 0 ? null : looseNumber(cells[columns.population] ?? '')
   if (population !== null && !(population >= 0))
     return { reason: `“${(cells[columns.population] ?? '').slice(0, 20)}” is not a population.` }
-  return { name, region: told.toUpperCase(), population: population === null ? null : Math.round(population) }
+  return { name, region: given.toUpperCase(), population: population === null ? null : Math.round(population) }
 }

@@ -20,7 +20,7 @@ export const SUREST = 0.95
 
 /** As many results as are ever read: three pages. Those beyond what was read stand there all the same. */
 export const RESULTS_READ = 60
-/** The last seats read, whose mean tells how strong those unread may be: ranks 11 to 20 of a single page. */
+/** The last seats read, whose mean estimates the strength of unread ones: ranks 11 to 20 of a single page. */
 const TAIL = 10
 
 export interface Forecast {

@@ -14,13 +14,13 @@ export interface ReadingOf {
   /** Results read, and how many of the first twenty hold the phrase word for word in the title. */
   results: number
   exactTitles: number
-  /** The more searched spelling by whose results it is judged. */
+  /** The more searched spelling whose results are used. */
   readAs?: string | null
 }
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
 const short = new Intl.NumberFormat('en', { notation: 'compact', maximumSignificantDigits: 2 })
-/** A rough estimate is told as no surer than it is. */
+/** A rough estimate is not shown as more certain than it is. */
 const chanceText = (chance: number) => (chance > SUREST ? `over ${whole.format(SUREST * 100)} %` : percent(chance))
 const percent = (part: number) =>
   part > 0 && part < 0.01 ? 'less than 1 %' : part > 0.99 && part < 1 ? 'more than 99 %' : `${Math.round(part * 100)} %`

@@ -56,7 +56,7 @@ export function accessStore(db: Db, now: () => number = Date.now) {
   )
 
   return {
-    /** Makes a key. Its text is told this once: only what checks it is kept. */
+    /** Creates a key. Its text is returned only here: the store keeps just a hash. */
     async make(name: string, role: Role): Promise<NewKey> {
       const id = randomBytes(5).toString('hex')
       const secret = randomBytes(SECRET).toString('base64url')

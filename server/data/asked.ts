@@ -3,7 +3,7 @@ import { relaxedTransaction, type Db } from './open'
 
 export type AskedStore = ReturnType<typeof askedStore>
 
-/** How long something a service failed to tell is not asked for again, and something it told nothing of. */
+/** How long to wait before a failed request is repeated, and one that returned nothing. */
 export const AGAIN = { failed: 60_000, nothing: DAY } as const
 
 /**
@@ -29,7 +29,7 @@ export function askedStore(db: Db, now: () => number = Date.now) {
      * may be asked for.
      */
     waits: (what: readonly string[]): { problem: string | null } | null => find.get(name(what), now()) ?? null,
-    /** Notes that a service told nothing of these. */
+    /** Notes that a service returned nothing for these. */
     nothing: (list: readonly (readonly string[])[]) => {
       if (list.length) putAll(list, now() + AGAIN.nothing, null)
     },

@@ -12,7 +12,7 @@ import {
 } from 'node:fs'
 import type { Db } from './open'
 
-/** A live service a person attached: its address, and its key, which no route tells. */
+/** A live service that a person attached: its address, and its key, which no route returns. */
 export interface Attached {
   address: string
   key: string | null

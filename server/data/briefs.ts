@@ -24,7 +24,7 @@ const ONE_FIELD = new Map(BRIEF_FIELDS.map(field => [field, z.object({ [field]: 
 const fitting = (field: BriefField, value: unknown): unknown =>
   (ONE_FIELD.get(field)!.parse({ [field]: value }) as Record<string, unknown>)[field]
 
-/** What tells one edit's content from another's, whatever the order of its fields. */
+/** A digest of an edit's content, whatever the order of its fields. */
 const digestOf = (changes: Partial<Record<BriefField, FieldChange>>) =>
   createHash('sha256')
     .update(JSON.stringify(Object.entries(changes).sort(([a], [b]) => (a < b ? -1 : 1))))

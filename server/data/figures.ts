@@ -6,7 +6,7 @@ import { packMonth, packMonths } from './months'
 import { relaxedTransaction, type Db } from './open'
 import type { PhraseIds } from './phraseIds'
 
-/** A figure as somebody told it. Region '' is everywhere; what is absent is unknown. */
+/** A figure as a source reports it. Region '' is everywhere; what is absent is unknown. */
 export interface SourceFigure {
   phrase: string
   region: string
@@ -176,7 +176,7 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
         const { region } = figure
         const others = seen === undefined ? NONE : figureRows.all(id, region)
         const before = others.find(other => other.source_id === source)
-        const told = figure.months?.length ? fromMonths(figure) : NOTHING
+        const derived = figure.months?.length ? fromMonths(figure) : NOTHING
         const next = {
           volume: figure.volume ?? (figure.months ? meanVolume(figure.months) : null),
           change: figure.change ?? null,
@@ -202,7 +202,7 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
               before.advertiser,
             )
         }
-        const row = { phraseId: id, region, sourceId: source, ...told }
+        const row = { phraseId: id, region, sourceId: source, ...derived }
         const values = [
           at,
           next.volume,
@@ -210,14 +210,14 @@ export function figureWriter(db: Db, { idOf, add, addIfNew }: PhraseIds) {
           next.competition,
           next.advertiser,
           figure.months?.length ? source : null,
-          told.monthsChange,
-          told.direction,
-          told.yearly,
-          told.strength,
-          told.peaks,
-          told.spiked,
+          derived.monthsChange,
+          derived.direction,
+          derived.yearly,
+          derived.strength,
+          derived.peaks,
+          derived.spiked,
         ]
-        if (!before && told === NOTHING)
+        if (!before && derived === NOTHING)
           addPlain.run(id, region, source, at, next.volume, next.change, next.competition, next.advertiser)
         else if (before) setFigure.run(...values, id, region, source)
         else addFigure.run(id, region, source, ...values)

@@ -15,7 +15,7 @@ export interface KnownPhrase {
   volume: number | null
   volumeAll: number | null
   change: number | null
-  /** As an import tells it; the site's own count is `titleMatches`. */
+  /** From an import; the site's own count is `titleMatches`. */
   competition: number | null
   trend: Pick<Trend, 'direction' | 'yearly'> | null
   difficulty: number | null
@@ -67,7 +67,7 @@ const toKnown = ([
   more: more === 1,
 })
 
-/** The months of a phrase in a region, with the source whose volume counts there and when it told. */
+/** The months of a phrase in a region, with the source whose volume counts there and its date. */
 export interface Origin {
   months: (number | null)[]
   monthsEnd: string | null
@@ -135,7 +135,7 @@ export function knownPhrases(db: Db) {
         origin: toOrigin(found.slice(KNOWN_COLUMNS) as OriginRow),
       })),
     textsById: (ids: readonly number[]): string[] => textsById.all(JSON.stringify(ids)).map(([text]) => text),
-    /** The months of a phrase in a region, with the source whose volume counts there and when it told. */
+    /** The months of a phrase in a region, with the source whose volume counts there and its date. */
     originOf: ({ id }: Pick<KnownPhrase, 'id'>, region: string): Origin =>
       toOrigin(originRow.get(id, region) ?? [null, null, null, null]),
     /** Every source's figure of a phrase, its regions before everywhere, in the order sources are believed. */

@@ -7,7 +7,7 @@ export function packMonths(months: Months): Buffer {
   return bytes
 }
 
-/** Months as told, oldest first, `null` where unknown. */
+/** Searches by month, oldest first, `null` where unknown. */
 export function unpackMonths(bytes: Buffer): (number | null)[] {
   const count = bytes.length >> 2
   const months = new Array<number | null>(count)

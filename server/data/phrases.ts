@@ -11,7 +11,7 @@ export const VIA = { video: 1, web: 2 } as const
 export type PhraseStore = ReturnType<typeof phraseStore>
 
 /**
- * Phrases, what each source told of them, and the seeds looked up.
+ * Phrases, the figures of each source, and the seeds looked up.
  *
  * @param now the clock, in UTC milliseconds; tests pass their own.
  * @param changed told the ids of phrases whose figures changed, once that is committed, and whether by a person's
@@ -85,8 +85,8 @@ export function phraseStore(
     phraseIds: ids.ensureAll,
     ...knownPhrases(db),
     /**
-     * Keeps what a source told, in one transaction: 2,000 figures at most, so that no autosave
-     * waits long. What the same source told before is kept as past.
+     * Saves a source's figures in one transaction: 2,000 at most, so that no autosave waits long. Earlier figures of
+     * the same source are kept as past ones.
      * @returns how many figures are new and how many replace one of the same source.
      */
     save(
@@ -125,7 +125,7 @@ export function phraseStore(
       const found = lookRow.get(language, region, phraseKey(seed))
       return found ? { id: found.id, at: found.at, missing: JSON.parse(found.missing) as string[] } : null
     },
-    /** Where in the world a phrase is searched, as last told, falling. */
+    /** Searches of a phrase by region, as last reported, in descending order. */
     interest: (id: number) => interest.all(id),
     /** Keeps where it is searched. */
     saveInterest: relaxedTransaction(

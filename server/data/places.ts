@@ -75,7 +75,7 @@ export function placeStore(db: Db) {
         name: `%${contains.replace(/[\\%_]/gu, '\\$&')}%`,
       }),
     regions: () => regions.all(),
-    /** Forgets the places a source told. */
+    /** Deletes the places of a source. */
     forget(source: string): number {
       known = null
       return drop.run(source).changes

@@ -1,8 +1,8 @@
 import type { Db } from './open'
 
 /**
- * Sees to it that of what several sources told of a phrase in a region the one counts that is believed first: the
- * first place that has a volume, and the months of the first that tells them.
+ * Chooses, of the figures of several sources for a phrase in a region, those of the preferred source: the first that
+ * has a volume, and the months of the first that has months.
  */
 export function resolvePreferredSource(db: Db): (phraseId: number, region: string) => void {
   const figures = db.prepare(`UPDATE figure SET counts = source_id = (

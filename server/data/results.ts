@@ -24,7 +24,7 @@ export interface PageToKeep {
   titleMatches: number | null
   videoBlock: boolean | null
   intent: Intent | null
-  /** Whether a person imported it, rather than a service having told it. */
+  /** Whether it was imported by a person rather than loaded from a service. */
   imported?: boolean
   seats: { video: SiteVideo; strength: Strength }[]
 }
@@ -297,7 +297,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
       const last = lastOf.get(phraseId, region, source)
       return last !== undefined && codesOf(last.id, codes.length + 1).join('\n') === codes.join('\n')
     },
-    /** The page by which a phrase is judged: its own, or that of the spelling it is read as. */
+    /** The page that gives a phrase its difficulty: its own, or that of the spelling it is read as. */
     effective: (phraseId: number, region: string): SavedPage | null => effectivePage.get(phraseId, region) ?? null,
     /**
      * The page that stands for a phrase in a region: the newest whole one, or the newest if none is whole. For the

@@ -10,7 +10,7 @@ const RANGE = 5000
 
 export type SourceStore = ReturnType<typeof sourceStore>
 
-/** Who tells figures, in the order a person believes them. */
+/** The sources of figures, in the order of preference a person has set. */
 export function sourceStore(
   db: Db,
   changed: (ids: readonly number[], byPerson?: boolean) => void = () => undefined,

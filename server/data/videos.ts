@@ -50,7 +50,7 @@ export type VideoStore = ReturnType<typeof videoStore>
 
 const VIDEO = 'SELECT v.*, c.title AS channel_title, c.subscribers FROM video v JOIN channel c ON c.id = v.channel_id'
 
-/** Videos and channels as last seen. What a newer sight does not tell keeps what an older one told. */
+/** Videos and channels as last observed. What a newer observation lacks is kept from older ones. */
 export function videoStore(db: Db) {
   // Looked up, then added or set: several times faster a row than an upsert.
   const channelAt = db.prepare<[string], { at: number }>('SELECT at FROM channel WHERE id = ?')
@@ -160,7 +160,7 @@ export function videoStore(db: Db) {
     saveChannel: relaxedTransaction(db, (channel: SiteChannel, at: number) => {
       saveChannel(channel, at)
     }),
-    /** Notes that a channel's videos were told whole. */
+    /** Notes that the list of a channel's videos is complete. */
     listedWhole: (id: string, at: number) => {
       listed.run(at, id)
     },

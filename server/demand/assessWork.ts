@@ -7,7 +7,7 @@ import { fetchMissingVolumes } from './lookUp'
 /** Phrases whose searches are asked for in one go. */
 const LEARNT = 500
 
-/** The work an assessment asks for: the searches nobody told of, where wanted, and then page by page. */
+/** The work of an assessment: missing search figures, where wanted, then page by page. */
 export async function* assessWork(
   runtime: Runtime & MayAsk,
   { phrases, region, language, workspace, learn: asks }: AssessBody,

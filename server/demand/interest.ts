@@ -4,7 +4,7 @@ import type { AskedStore } from '../data/asked'
 import type { MayAsk, Services } from '../services/contract'
 import { isServiceFault, withRetry } from '../services/retry'
 
-/** Interest by region told this lately is not asked for again. */
+/** Interest by region newer than this is not requested again. */
 const AGE_MS = 30 * DAY
 const MISSING = ['interest by region']
 

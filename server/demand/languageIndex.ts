@@ -32,7 +32,7 @@ export class LanguageIndex {
   via = new Uint8Array(1024)
   question = new Uint8Array(1024)
   intent = new Uint8Array(1024)
-  /** The largest id, and the one up to which intents are told. */
+  /** The largest id, and the one up to which intents are classified. */
   private lastId = 0
   private intentsTold = 0
   /** So many stand in order, numbered so or not. */
@@ -189,8 +189,8 @@ export class LanguageIndex {
       for (const [id, text] of texts) {
         const n = this.numberOf(id)
         if (n < 0) continue
-        const told = intentOf(text, this.places)
-        this.intent[n] = told ? INTENTS.indexOf(told.intent) : NO_INTENT
+        const found = intentOf(text, this.places)
+        this.intent[n] = found ? INTENTS.indexOf(found.intent) : NO_INTENT
       }
       this.intentsTold = texts.length < step ? this.lastId : texts.at(-1)![0]
       left -= step

@@ -2,7 +2,7 @@ import { csvLines, CSV_MARK } from '../../core/formats/csv'
 import type { ListLine, ListPhrase } from '../../shared/lists'
 import type { PhraseRow } from '../../shared/phrases'
 
-/** Phrases told in one go; the event loop is free in between. */
+/** Phrases written at once; the event loop is free in between. */
 const BATCH = 500
 const HEADERS = ['phrase', 'note', 'volume', 'change', 'videos', 'difficulty', 'worth', 'source']
 

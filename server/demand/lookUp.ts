@@ -52,13 +52,13 @@ export async function fetchMissingVolumes(
       const part = due.slice(from, from + ASKED)
       try {
         const answer = await withRetry(() => services.demand.volumes(part, each || null, language))
-        const told = new Set(answer.data.figures.map(figure => phraseKey(figure.phrase)))
+        const known = new Set(answer.data.figures.map(figure => phraseKey(figure.phrase)))
         await keep(phrases, answer, each, language)
-        const untold = part.filter(phrase => !told.has(phrase)).map(what)
-        if (answer.complete) asked.nothing(untold)
+        const unanswered = part.filter(phrase => !known.has(phrase)).map(what)
+        if (answer.complete) asked.nothing(unanswered)
         else {
           missing.add(where)
-          asked.failed(untold, 'The service returned only part of the data.')
+          asked.failed(unanswered, 'The service returned only part of the data.')
         }
       } catch (error) {
         if (!isServiceFault(error)) throw error
@@ -70,7 +70,7 @@ export async function fetchMissingVolumes(
   return [...missing]
 }
 
-/** Keeps what a service told of phrases in a region, others being answered in between. */
+/** Saves a service's figures for phrases in a region; other requests are answered in between. */
 async function keep(
   phrases: PhraseStore,
   { data: { figures, monthsEnd }, source, at }: Awaited<ReturnType<Services['demand']['volumes']>>,

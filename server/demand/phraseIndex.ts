@@ -115,7 +115,7 @@ export class PhraseIndex {
     return (this.places ??= new PlaceNames(this.rows.places.all().map(([name]) => name)))
   }
 
-  /** Reads the names of places again; what wordings ask for is told anew. */
+  /** Reads the names of places again; intents are classified again. */
   placesChanged(): void {
     this.version++
     this.places = null
@@ -265,7 +265,7 @@ export class PhraseIndex {
     if (intent) {
       index.tellIntents()
       const wanted = INTENTS.indexOf(intent)
-      // What the wording tells goes before what the results told.
+      // The wording takes precedence over the results.
       inRegion(`intent ${intent}`, () =>
         between(index.intent, NO_INTENT, NO_INTENT, size)
           .and(between(region.intent, wanted, wanted, size))

@@ -7,7 +7,7 @@ import { chanceOfPageOne, firstPage, type Spread } from '../../core/rivals/forec
 import type { FigureColumns, IndexRows, PageColumns } from '../data/indexRows'
 import { unpackStrengths } from '../data/strengths'
 
-/** What stands for no intent told. */
+/** Marks a phrase without an intent. */
 export const NO_INTENT = 255
 /** What stands for not knowing whether web search shows a video block. */
 const NO_ANSWER = 255
@@ -26,14 +26,14 @@ export interface Order {
   changed: Set<number>
 }
 
-/** My channel as it is judged for: its strength and how uncertain a forecast for it is. */
+/** My channel as scores use it: its strength and how uncertain a forecast for it is. */
 export interface OwnStanding {
   strength: number
   spread: Spread
 }
 
 const unknown = (size: number) => new Float32Array(size).fill(Number.NaN)
-const told = (value: number | null) => value ?? Number.NaN
+const orNaN = (value: number | null) => value ?? Number.NaN
 
 /** The figures of all phrases in one region, a typed array a figure, by the phrases' numbers. Unknown is NaN. */
 export class RegionColumns {
@@ -155,7 +155,7 @@ export class RegionColumns {
   private takeVolume(n: number, volume: number | null): void {
     if (n < 0) return
     if (Number.isNaN(this.volume[n]) && volume !== null) this.known++
-    this.volume[n] = told(volume)
+    this.volume[n] = orNaN(volume)
   }
 
   private takeFigure(
@@ -165,10 +165,10 @@ export class RegionColumns {
     this.takeVolume(n, volume)
     if (n < 0 || this.volumesAlone) return
     this.volumeSteps[n] = stepOf(this.volume[n]!)
-    this.change[n] = told(change)
-    if (competition !== null || !this.pages.has(n)) this.competition[n] = told(competition)
-    this.advertiser[n] = told(advertiser)
-    this.season[n] = told(strength)
+    this.change[n] = orNaN(change)
+    if (competition !== null || !this.pages.has(n)) this.competition[n] = orNaN(competition)
+    this.advertiser[n] = orNaN(advertiser)
+    this.season[n] = orNaN(strength)
     this.peaks[n] = peaks ?? 0
     this.direction[n] = Math.max(0, DIRECTIONS.indexOf(direction ?? 'unknown'))
     this.yearly[n] = yearly ?? 0
@@ -176,8 +176,8 @@ export class RegionColumns {
 
   private takePage(n: number, [, difficulty, titleMatches, block, intent, strengths, more]: PageColumns): void {
     if (n < 0) return
-    this.difficulty[n] = told(difficulty)
-    // The site's own count goes before what a list told.
+    this.difficulty[n] = orNaN(difficulty)
+    // The site's own count takes precedence over an imported one.
     if (titleMatches !== null) this.competition[n] = titleMatches
     this.block[n] = block ?? NO_ANSWER
     const told_ = INTENTS.indexOf(intent as (typeof INTENTS)[number])
@@ -215,7 +215,7 @@ export class RegionColumns {
 
   private workOutChannel(n: number): void {
     const page = this.pages.get(n)
-    this.chance[n] = told(
+    this.chance[n] = orNaN(
       page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null,
     )
     this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!)

@@ -30,7 +30,7 @@ export function chanceFor({ strengths, more, difficulty }: KnownPhrase, own: Own
   return chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread)
 }
 
-/** The site's own count, or what an import told. */
+/** The site's own count, or an imported one. */
 const competitionOf = (known: KnownPhrase) => known.titleMatches ?? known.competition
 
 const viaOf = (via: number): ('video' | 'web')[] => [
@@ -45,13 +45,13 @@ export interface RowFor {
   chance?: number | null
   weights?: WorthWeights
   places?: PlaceNames
-  /** What its wording asks for, where that is told already; `null` for nothing. */
+  /** The intent of its wording, where that is classified already; `null` for none. */
   wording?: Intent | null
   /** Which of several seeds brought it. */
   seeds?: string[]
 }
 
-/** A known phrase as the API tells it; its months, source and time come as its origin. */
+/** A known phrase as the API returns it; its months, source and time come as its origin. */
 export function toRow(
   known: KnownPhrase,
   {

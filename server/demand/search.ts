@@ -4,7 +4,7 @@ import type { IndexThread } from '../threads/indexThread'
 import { restartingThread } from '../threads/restartingThread'
 import type { RowsQuestion } from './rows'
 
-/** Phrases told to the index in one message. */
+/** Changed phrases sent to the index in one message. */
 const BATCH = 4000
 
 /** The index of phrases as the routes see it. */
@@ -14,7 +14,7 @@ export interface PhraseSearch {
   texts: (question: RowsQuestion) => Promise<string[]>
   /** Tells that figures of these phrases changed. Many at once may be taken in later than the next question. */
   changed: (ids: readonly number[]) => void
-  /** Waits until all that was told is taken in. */
+  /** Waits until the index has taken in all changes. */
   settled: () => Promise<void>
   placesChanged: () => void
   /** What size and age let expect of a video's views, from everything observed. */

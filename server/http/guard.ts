@@ -1,6 +1,7 @@
 import { appendResponseHeader, defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import { isOwnHost, network, type Network } from '../access/network'
 import type { ProblemBody } from './problem'
+import { inDigits } from '../../core/text/inWords'
 
 const hostOf = (address: string) => {
   try {
@@ -50,7 +51,7 @@ export const guard = defineEventHandler((event: H3Event): ProblemBody | undefine
     return {
       error: {
         code: 'too-long',
-        message: `The address is longer than ${LONGEST_ADDRESS.toLocaleString('en')} characters. Send long input in the body.`,
+        message: `The address is longer than ${inDigits(LONGEST_ADDRESS)} characters. Send long input in the body.`,
         details: null,
       },
     }

@@ -1,4 +1,4 @@
-/** How deep a JSON text is nested at most, told from its signs alone. */
+/** How deep a JSON text is nested at most, from its brackets alone. */
 export function nesting(text: string): number {
   let [depth, deepest] = [0, 0]
   let inText = false

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { languageInput, phraseInput, regionInput } from '../../core/text/inputs'
 import type { Runtime } from '../runtime'
 
-/** One phrase in a region, judged for a workspace. */
+/** One phrase in a region, scored for a workspace. */
 export const phraseQuestion = z.object({
   phrase: phraseInput,
   region: regionInput,

@@ -24,7 +24,7 @@ const body = (code: string, message: string, details: unknown = null): ProblemBo
   error: { code, message, details },
 })
 
-/** The code by which the API tells each fault of the data. */
+/** The API's error code for each fault of the data. */
 const DATA_CODES: Record<DataFault, string> = {
   'in-use': 'data-in-use',
   'damaged': 'data-damaged',

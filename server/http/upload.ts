@@ -12,7 +12,7 @@ const NDJSON = 'application/x-ndjson'
 /** Milliseconds between two lines that tell how far the work is. */
 const TOLD_EVERY = 150
 
-/** A file that was sent, and what its work tells and is told. */
+/** An uploaded file, a signal that its sender has left, and a way to report progress. */
 export interface Upload {
   file: string
   /** Aborted when nobody waits for the answer any more. */

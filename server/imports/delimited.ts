@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { textPieces, type FileText } from './fileText'
+import { inDigits } from '../../core/text/inWords'
 
 /** Longer than any honest line: bounds what a quotation mark that is never closed can swallow. */
 const MAX_LINE = 100_000
@@ -8,7 +9,7 @@ const MAX_LINE = 100_000
 export type DelimitedLine = { line: number; cells: string[] } | { line: number; cells: null; reason: string }
 
 const UNCLOSED = 'A quotation mark in this line is not closed.'
-const TOO_LONG = `This line is longer than ${MAX_LINE.toLocaleString('en')} characters.`
+const TOO_LONG = `This line is longer than ${inDigits(MAX_LINE)} characters.`
 
 /** The delimiter that parts most of the first line. */
 export function delimiterOf(line: string): string {

@@ -3,7 +3,7 @@ import { isUtf8 } from 'node:buffer'
 import { closeSync, createReadStream, openSync, readSync, statSync } from 'node:fs'
 import { pipeline } from 'node:stream'
 
-/** Bytes from which the kind of a file is told. */
+/** Bytes from which the kind of a file is recognised. */
 const BEGINNING = 1 << 18
 /** Bytes looked through in one go. */
 const PIECE = 1 << 20
@@ -130,7 +130,7 @@ export async function* textPieces(
   }
 }
 
-/** The lines of a file, each at most so long; a longer one is told as `null`. */
+/** The lines of a file, each at most so long; a longer one is `null`. */
 export async function* textLines(
   of: FileText,
   longest: number,

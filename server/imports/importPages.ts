@@ -4,12 +4,13 @@ import type { ResultStore } from '../data/results'
 import type { VideoStore } from '../data/videos'
 import type { ImportedPage, PagesEvent } from './readPages'
 import { Refusals } from './refusals'
+import { inDigits } from '../../core/text/inWords'
 
 export interface PagesAnswer {
   videos: number
   channels: number
   pages: number
-  /** Pages that are kept already as the file tells them. */
+  /** Pages saved earlier with the same content. */
   known: number
   rejected: { line: number; reason: string }[]
   rejectedMore: number
@@ -22,7 +23,7 @@ export interface ImportPagesDeps {
 export interface ImportPagesOptions {
   language: string
   source: string
-  /** The time of what tells none: that with which the file was read. */
+  /** The time of records without one: that with which the file was read. */
   now: number
   /** Ends it after the batch at work. */
   signal?: AbortSignal
@@ -31,7 +32,7 @@ export interface ImportPagesOptions {
 }
 
 /**
- * Keeps result pages, videos and channels told elsewhere. A page gives difficulty and chance as any other. In
+ * Saves imported result pages, videos and channels. A page gives difficulty and chance as any other. In
  * transactions of some hundred videos, the event loop free between them; importing the same file again changes nothing,
  * so that an import cut off is simply repeated.
  *
@@ -65,7 +66,7 @@ export async function importPages(
     })
     results.save(
       due.map(({ phraseId, ranks, strengths, intent, ...page }) => ({
-        // A page with a hole, or that begins after the first rank, was not told whole.
+        // A page with a hole, or that begins after the first rank, is incomplete.
         phraseId,
         region: page.region,
         kind: 'site',
@@ -97,14 +98,14 @@ export async function importPages(
       videos.saveVideos(event.list, now)
       counts.videos += event.list.length
       for (const video of event.list) channels.add(video.channel.id)
-      tell?.({ part: event.part, said: `${counts.videos.toLocaleString('en')} videos imported` })
+      tell?.({ part: event.part, said: `${inDigits(counts.videos)} videos imported` })
     } else {
       keepPages(event.list)
-      tell?.({ part: event.part, said: `${counts.pages.toLocaleString('en')} result pages imported` })
+      tell?.({ part: event.part, said: `${inDigits(counts.pages)} result pages imported` })
     }
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))
   }
   phrases.settle()
-  return { ...counts, channels: channels.size, ...refusals.told() }
+  return { ...counts, channels: channels.size, ...refusals.summary() }
 }

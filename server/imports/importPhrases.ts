@@ -5,6 +5,7 @@ import type { PhraseStore } from '../data/phrases'
 import { unpackBatch, type PackedBatch } from './listBatch'
 import type { ListEvent } from './readList'
 import { Refusals } from './refusals'
+import { inDigits } from '../../core/text/inWords'
 
 export type ImportResult =
   { kind: 'imported'; answer: ImportAnswer } | { kind: 'unknown-columns'; headers: string[]; sample: string[][] }
@@ -26,9 +27,9 @@ export interface ImportOptions {
 
 /** A batch's rows as figures; those that name no region tell of this one. */
 const figuresOf = (batch: PackedBatch, region: string): SourceFigure[] =>
-  unpackBatch(batch).map(({ phrase, volume, change, competition, advertiser, region: told, months }) => ({
+  unpackBatch(batch).map(({ phrase, volume, change, competition, advertiser, region: given, months }) => ({
     phrase,
-    region: told ?? region,
+    region: given ?? region,
     volume,
     change,
     competition,
@@ -69,10 +70,10 @@ export async function importPhrases(
     answer.accepted += saved.accepted
     answer.updated += saved.updated
     into?.(figures.map(each => each.phrase))
-    tell?.({ part: event.part, said: `${(answer.accepted + answer.updated).toLocaleString('en')} phrases imported` })
+    tell?.({ part: event.part, said: `${inDigits(answer.accepted + answer.updated)} phrases imported` })
     await new Promise(resolve => setImmediate(resolve))
     if (signal?.aborted) break
   }
   phrases.settle()
-  return { kind: 'imported', answer: { ...answer, ...refusals.told() } }
+  return { kind: 'imported', answer: { ...answer, ...refusals.summary() } }
 }

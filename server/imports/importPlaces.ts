@@ -2,6 +2,7 @@ import type { ImportProgress } from '../../shared/imports'
 import type { PlaceStore } from '../data/places'
 import type { PlacesEvent } from './readPlaces'
 import { Refusals } from './refusals'
+import { inDigits } from '../../core/text/inWords'
 
 export interface PlacesAnswer {
   accepted: number
@@ -22,11 +23,11 @@ export async function importPlaces(
     else {
       places.save(event.list, source)
       accepted += event.list.length
-      tell?.({ part: event.part, said: `${accepted.toLocaleString('en')} places imported` })
+      tell?.({ part: event.part, said: `${inDigits(accepted)} places imported` })
     }
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))
   }
   places.settle()
-  return { accepted, ...refusals.told() }
+  return { accepted, ...refusals.summary() }
 }

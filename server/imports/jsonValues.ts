@@ -1,5 +1,6 @@
 import { JSONParser } from '@streamparser/json'
 import { textLines, textPieces, type FileText } from './fileText'
+import { inDigits } from '../../core/text/inWords'
 
 /** A file up to this size is read as one value; of a larger one no more than one element is held at a time. */
 const WHOLE = 4 * 1024 * 1024
@@ -65,7 +66,7 @@ export async function* jsonValues(
 async function* lines(of: FileText, told: (part: number) => void): AsyncGenerator<JsonValue> {
   for await (const { line, text } of textLines(of, LONGEST_LINE, told)) {
     if (text === null) {
-      yield { line, reason: `The line is longer than ${LONGEST_LINE.toLocaleString('en')} characters.` }
+      yield { line, reason: `The line is longer than ${inDigits(LONGEST_LINE)} characters.` }
       continue
     }
     if (!text.trim()) continue

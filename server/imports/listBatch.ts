@@ -116,13 +116,13 @@ export function unpackBatch({
   months,
 }: PackedBatch): ListedPhrase[] {
   if (!volume.length) return []
-  const told = (value: number) => (Number.isNaN(value) ? null : value)
+  const orNull = (value: number) => (Number.isNaN(value) ? null : value)
   return phrases.split('\n').map((phrase, i) => ({
     phrase,
-    volume: told(volume[i]!),
-    change: told(change[i]!),
-    competition: told(competition[i]!),
-    advertiser: told(advertiser[i]!),
+    volume: orNull(volume[i]!),
+    change: orNull(change[i]!),
+    competition: orNull(competition[i]!),
+    advertiser: orNull(advertiser[i]!),
     region: regions?.[i] ?? null,
     months: months?.[i] ?? null,
   }))

@@ -4,7 +4,7 @@ import { fileText, type FileText } from './fileText'
 import { jsonValues } from './jsonValues'
 import { ListWindow, type PackedBatch } from './listBatch'
 
-/** What reading a list tells, in order: its columns, then batches, then the end. */
+/** The events of reading a list, in order: its columns, then batches, then the end. */
 export type ListEvent =
   | { kind: 'columns'; headers: string[]; map: ColumnMap }
   | { kind: 'unknown-columns'; headers: string[]; sample: string[][] }
@@ -24,7 +24,7 @@ const BATCH_OF_MONTHS = 200
  * dirties a page of its own and the writing of pages takes most of the time.
  */
 const WINDOW = 200_000
-/** Lines refused that are told in one go. */
+/** Refused lines sent in one event. */
 const REFUSED = 10_000
 
 /**
@@ -41,7 +41,7 @@ export async function* readList(file: string, given: ColumnMap | null): AsyncGen
   else yield* readDelimited(text, given)
 }
 
-/** Elements of a JSON list from which its columns are told. */
+/** Elements of a JSON list from which its columns are recognised. */
 const HEADED = 1000
 
 async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<ListEvent> {
@@ -50,7 +50,7 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
   let read = 0
   let columns = null as ReturnType<typeof columnsFor> | null
   let headers: string[] = []
-  /** Values whose columns are not told yet. */
+  /** Values whose columns are not recognised yet. */
   let waiting: { line: number; value: unknown }[] = []
   let any = false
   const tell = function* (): Generator<ListEvent> {

@@ -25,7 +25,7 @@ export interface ImportedPage extends PageRead {
   videos: VideoRecord[]
 }
 
-/** What reading a file of pages and videos tells. `part` is what of the file was read by then, 0 to 1. */
+/** The events of reading a file of pages and videos. `part` is how much of the file was read by then, 0 to 1. */
 export type PagesEvent =
   | { kind: 'channel'; channel: ChannelRecord }
   | { kind: 'videos'; list: VideoRecord[]; part: number }
@@ -82,14 +82,14 @@ function* recordsOf(value: unknown, depth = 0): Generator<Record<string, unknown
   yield thing
 }
 
-async function* taken(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
+async function* taken(of: FileText, given: (part: number) => void): AsyncGenerator<Taken> {
   const start = of.beginning.trimStart()
-  if (start.startsWith('<')) yield* takenFromFeed(of, told)
-  else if (start.startsWith('[') || start.startsWith('{')) yield* takenFromJson(of, told)
-  else yield* takenFromTable(of, told)
+  if (start.startsWith('<')) yield* takenFromFeed(of, given)
+  else if (start.startsWith('[') || start.startsWith('{')) yield* takenFromJson(of, given)
+  else yield* takenFromTable(of, given)
 }
 
-async function* takenFromFeed(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
+async function* takenFromFeed(of: FileText, given: (part: number) => void): AsyncGenerator<Taken> {
   let due: Taken[] = []
   let line = 0
   const reader = new FeedReader({
@@ -101,7 +101,7 @@ async function* takenFromFeed(of: FileText, told: (part: number) => void): Async
     },
   })
   let first = true
-  for await (const piece of textPieces(of, told)) {
+  for await (const piece of textPieces(of, given)) {
     reader.write(first ? piece.replace(/^\ufeff/u, '') : piece)
     first = false
     yield* due
@@ -111,8 +111,8 @@ async function* takenFromFeed(of: FileText, told: (part: number) => void): Async
   yield* due
 }
 
-async function* takenFromJson(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
-  for await (const each of jsonValues(of, told)) {
+async function* takenFromJson(of: FileText, given: (part: number) => void): AsyncGenerator<Taken> {
+  for await (const each of jsonValues(of, given)) {
     if ('reason' in each) {
       yield each
       continue
@@ -130,10 +130,10 @@ async function* takenFromJson(of: FileText, told: (part: number) => void): Async
   }
 }
 
-async function* takenFromTable(of: FileText, told: (part: number) => void): AsyncGenerator<Taken> {
+async function* takenFromTable(of: FileText, given: (part: number) => void): AsyncGenerator<Taken> {
   let headers: string[] | null = null
   let columns: ReturnType<typeof videoColumns> = {}
-  for await (const lines of delimitedLines(of, delimiterOf(of.beginning.trimStart().split(/\r?\n/u)[0] ?? ''), told))
+  for await (const lines of delimitedLines(of, delimiterOf(of.beginning.trimStart().split(/\r?\n/u)[0] ?? ''), given))
     for (const each of lines) {
       const { line, cells } = each
       if (cells === null) {
@@ -196,8 +196,8 @@ export async function* readPages({ file, region, language, now }: PagesQuestion)
   }
 
   /** Gives a video its seat. @returns whether it has one, or why it cannot. */
-  function seat(video: VideoRecord, { phrase, region: told, rank, at, titleMatches }: SeatRecord): boolean | string {
-    const where = told ?? region
+  function seat(video: VideoRecord, { phrase, region: given, rank, at, titleMatches }: SeatRecord): boolean | string {
+    const where = given ?? region
     const key = `${where}\n${at}\n${phrase}`
     if (closed.has(key))
       return `The results for “${phrase}” are too far apart in this file. Sort it by phrase and import it again.`

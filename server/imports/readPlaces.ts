@@ -2,13 +2,13 @@ import { placeColumns, placeRow, type ListedPlace } from '../../core/formats/pla
 import { delimitedLines, delimiterOf } from './delimited'
 import { fileText } from './fileText'
 
-/** What reading a list of places tells. `part` is what of the file was read by then, 0 to 1. */
+/** The events of reading a list of places. `part` is how much of the file was read by then, 0 to 1. */
 export type PlacesEvent =
   { kind: 'places'; list: ListedPlace[]; part: number } | { kind: 'refused'; lines: { line: number; reason: string }[] }
 
 export interface PlacesQuestion {
   file: string
-  /** Where a line tells none; '' for none. */ region: string
+  /** For lines without one; '' for none. */ region: string
 }
 
 /** Places handed on in one go: as many as one transaction may write. */

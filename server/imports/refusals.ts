@@ -13,7 +13,7 @@ export class Refusals {
   }
 
   /** As an import answers them. */
-  told(): { rejected: { line: number; reason: string }[]; rejectedMore: number } {
+  summary(): { rejected: { line: number; reason: string }[]; rejectedMore: number } {
     return { rejected: this.lines, rejectedMore: this.more }
   }
 }

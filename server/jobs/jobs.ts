@@ -60,7 +60,7 @@ export class Jobs {
   private readonly prune
   private closing = false
 
-  /** @param changed told when a job begins or ends. */
+  /** @param changed called when a job begins or ends. */
   constructor(
     private readonly db: Db,
     private readonly changed: () => void = () => undefined,
@@ -187,7 +187,7 @@ export class Jobs {
   listen(id: string, listener: Listener): (() => void) | null {
     const job = this.jobs.get(id)
     if (!job) {
-      // Its rows are gone with the program that worked on it; what they told is in the store.
+      // Its rows are gone with the program that worked on it; the results are in the store.
       const state = this.get(id)
       if (state) listener({ name: 'end', data: state })
       return state ? () => undefined : null

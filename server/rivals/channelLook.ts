@@ -79,7 +79,7 @@ export function channelStats(channel: ChannelRow, list: readonly VideoRow[]): Ch
 }
 
 function channelVideo(row: VideoRow, model: ViewsModel | null): ChannelVideo {
-  const { id, channel: _channel, description: _description, ...told } = toSiteVideo(row)
+  const { id, channel: _channel, description: _description, ...video } = toSiteVideo(row)
   const daily =
     row.views === null || row.published_at === null ? null : viewsPerDay(row.views, row.published_at, row.at)
   const expected =
@@ -88,7 +88,7 @@ function channelVideo(row: VideoRow, model: ViewsModel | null): ChannelVideo {
       : null
   return {
     videoId: id,
-    ...told,
+    ...video,
     viewsPerDay: daily,
     timesExpected: expected ? timesExpected(model!, expected) : null,
     upset: expected !== null && isUpset(model!, expected, row.views ?? 0),

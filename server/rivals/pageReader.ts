@@ -3,7 +3,7 @@ import { RivalReader, strength, viewsPerDay, type Strength } from '../../core/ri
 import { readPhrase } from '../../core/text/match'
 import type { SiteVideo } from '../services/contract'
 
-/** A page as a service told it, to be read against its phrase. */
+/** A page as a service returned it, to be read against its phrase. */
 export interface PageToRead {
   phrase: string
   language: string

@@ -3,7 +3,7 @@ import type { WordsAnswer } from '../../shared/rivals'
 import type { PhraseStore } from '../data/phrases'
 import type { SavedPage, ResultStore, SeatRow } from '../data/results'
 
-/** Words told of each place. */
+/** Words listed for each place. */
 const SHOWN = 60
 
 const source = (seat: SeatRow): WordSource & { id: string } => ({

@@ -5,7 +5,7 @@ import type { ChannelRecord, VideoRecord } from '../../core/formats/videoRecord'
  * alone; the simulated ones that ship are one implementation.
  */
 
-/** An answer with its origin. `complete` is false when the service told only part. */
+/** An answer with its origin. `complete` is false when the service returned only part. */
 export interface Answer<Data> {
   source: string
   at: number
@@ -76,7 +76,7 @@ export interface Services {
   web: WebSearch
 }
 
-/** How a call to a service can fail, told apart by `name` since that survives threads and wires. */
+/** How a call to a service can fail, distinguished by `name`, which survives threads and wires. */
 export type ServiceFault = 'ServiceRefused' | 'ServiceFailed' | 'NotAsked'
 
 /** Who may not spend calls is answered from what is kept. */

@@ -9,7 +9,7 @@ const AT_ONCE = 32
  */
 const PAUSE = 150
 const LONGEST_PAUSE = 5000
-/** Suggestions are asked for with each letter: what was told is told again for this long. */
+/** Suggestions are requested with each letter: an answer is reused for this long. */
 const SUGGESTED_MS = 300_000
 const SUGGESTIONS_KEPT = 500
 

@@ -5,7 +5,7 @@ import { CALLS, SERVICE_NAMES, type ServiceName } from './wire'
 export interface RemoteOptions {
   /** Where the services answer, such as https://demand.example/api. */
   address: string
-  /** Sent as a bearer token; never told to anybody else. */
+  /** Sent as a bearer token, and to nobody else. */
   key: string | null
   timeOutMs?: number
 }

@@ -16,7 +16,7 @@ export interface Switchboard extends ConnectedServices {
 
 type Ask = (...args: unknown[]) => Promise<Answer<unknown>>
 
-/** What a live service tells is named after its server as well: it may call itself as the simulated ones do. */
+/** A live service's figures are named after its server as well: it may have the name of a simulated one. */
 const BY = ' by '
 
 export function switchboard(standin: ConnectedServices, attached: Attached | null): Switchboard {

@@ -33,7 +33,7 @@ export type ImportMessage =
  */
 const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8 }
 
-/** What the thread is told: what to read, or that one of the events it sent was taken. */
+/** Messages to the thread: what to read, or that one of its events was taken. */
 export type ImportOrder =
   { [Kind in ImportKind]: { kind: Kind; question: ImportQuestions[Kind] } }[ImportKind] | 'taken'
 

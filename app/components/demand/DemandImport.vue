@@ -3,6 +3,7 @@ import { mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { guessColumns, LIST_COLUMNS, type ListColumn } from '../../../core/formats/phraseList'
 import type { ImportAnswer } from '../../../shared/phrases'
+import { inDigits } from '../../../core/text/inWords'
 import { ApiProblem, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
@@ -145,7 +146,7 @@ async function send() {
         <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
           <p>
             <strong>{{ counted(answer.accepted, 'phrase') }}</strong> new,
-            <strong>{{ answer.updated.toLocaleString('en') }}</strong> updated,
+            <strong>{{ inDigits(answer.updated) }}</strong> updated,
             <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.
           </p>
           <p class="muted small">
@@ -160,7 +161,7 @@ async function send() {
             <li v-for="each in answer.rejected" :key="each.line">
               <span class="figure">line {{ each.line }}</span> {{ each.reason }}
             </li>
-            <li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li>
+            <li v-if="answer.rejectedMore">and {{ inDigits(answer.rejectedMore) }} more</li>
           </ul>
         </div>
       </v-card-text>

@@ -5,6 +5,7 @@ import countries from 'i18n-iso-countries'
 import { feature } from 'topojson-client'
 import type { GeometryCollection, Topology } from 'topojson-specification'
 import { computed, onMounted, shallowRef } from 'vue'
+import { inDigits } from '../../../core/text/inWords'
 import { percent, regionName, rounded } from '~/composables/figures'
 
 const props = defineProps<{ interest: { region: string; volume: number }[]; region: string | null }>()
@@ -36,7 +37,7 @@ const shapes = computed(() => {
         d,
         code,
         part: volume ? 0.18 + 0.82 * Math.sqrt(volume / most.value) : 0,
-        title: `${code ? regionName(code) : ''}${volume === undefined ? '' : `: ${Math.round(volume).toLocaleString('en')} searches a month`}`,
+        title: `${code ? regionName(code) : ''}${volume === undefined ? '' : `: ${inDigits(Math.round(volume))} searches a month`}`,
       },
     ]
   })
@@ -69,7 +70,7 @@ const shapes = computed(() => {
       <li v-for="each in interest.slice(0, 8)" :key="each.region">
         <span>{{ regionName(each.region) }}</span><span
           class="figure"
-          :title="`${each.volume.toLocaleString('en')} searches a month`"
+          :title="`${inDigits(each.volume)} searches a month`"
           >{{ rounded(Math.round(each.volume)) }}</span
         ><span class="figure muted">{{ percent(each.volume / total) }}</span>
       </li>

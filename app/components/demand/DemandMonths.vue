@@ -2,6 +2,7 @@
 import type { ApexOptions } from 'apexcharts'
 import { computed, defineAsyncComponent } from 'vue'
 import type { PhraseSheet } from '../../../shared/phrases'
+import { inDigits } from '../../../core/text/inWords'
 import { monthName, rounded } from '~/composables/figures'
 
 const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
@@ -75,7 +76,7 @@ const options = computed((): ApexOptions => {
     },
     yaxis: { min: 0, tickAmount: 3, labels: { formatter: value => rounded(value), style: { fontSize: '11px' } } },
     tooltip: {
-      y: { formatter: value => (value === null ? 'unknown' : `${Math.round(value).toLocaleString('en')} searches`) },
+      y: { formatter: value => (value === null ? 'unknown' : `${inDigits(Math.round(value))} searches`) },
     },
     annotations: spike
       ? {

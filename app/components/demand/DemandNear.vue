@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { listedOr } from '../../../core/text/inWords'
 import type { PhrasesAnswer } from '../../../shared/phrases'
 
 /** Phrases that a seed may have meant which hardly any phrase contains. */
 const props = defineProps<{ near: PhrasesAnswer['near'] }>()
 const emit = defineEmits<{ ask: [phrase: string] }>()
 /** The seeds that hardly any phrase contains, in words. */
-const seeds = computed(() =>
-  new Intl.ListFormat('en', { type: 'disjunction' }).format([...new Set(props.near.map(each => `“${each.seed}”`))]),
-)
+const seeds = computed(() => listedOr(new Set(props.near.map(each => `“${each.seed}”`))))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inDigits } from '../../../core/text/inWords'
 import { leftWords } from '~/composables/assessing'
 
 defineProps<{ done: number; total: number; left: number | null; running: boolean; problem: string }>()
@@ -15,14 +16,14 @@ const emit = defineEmits<{ stop: [] }>()
         aria-label="Assessed so far"
       />
       <span
-        ><span class="figure">{{ done.toLocaleString('en') }}</span> of
-        <span class="figure">{{ total.toLocaleString('en') }}</span> assessed<template v-if="left !== null"
+        ><span class="figure">{{ inDigits(done) }}</span> of
+        <span class="figure">{{ inDigits(total) }}</span> assessed<template v-if="left !== null"
           >, {{ leftWords(left) }}</template
         ></span
       >
       <v-btn size="small" variant="tonal" data-test="progress-stop" @click="emit('stop')">Stop</v-btn>
     </template>
-    <span v-else-if="total">{{ done.toLocaleString('en') }} of {{ total.toLocaleString('en') }} assessed.</span>
+    <span v-else-if="total">{{ inDigits(done) }} of {{ inDigits(total) }} assessed.</span>
     <span v-if="problem" class="problem">{{ problem }}</span>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
 import { MOST_SEEDS, splitSeeds } from '../../../core/demand/seeds'
 import { MAX_PHRASE } from '../../../core/text/inputs'
+import { inDigits } from '../../../core/text/inWords'
 import { api } from '~/composables/api'
 import { useAccess } from '~/stores/access'
 
@@ -80,7 +81,7 @@ function ask(seed = typed.value) {
   else if (seeds.length > MOST_SEEDS)
     own.value = `You entered ${seeds.length} seeds. The limit is ${MOST_SEEDS}; remove some.`
   else if (longest > MAX_PHRASE)
-    own.value = `This seed has ${longest.toLocaleString('en')} characters. The limit is ${MAX_PHRASE}; shorten it to a few words.`
+    own.value = `This seed has ${inDigits(longest)} characters. The limit is ${MAX_PHRASE}; shorten it to a few words.`
   else {
     own.value = ''
     suggestions.value = []

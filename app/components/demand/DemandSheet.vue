@@ -151,8 +151,8 @@ const intentText = computed(() => {
         <ul class="small muted">
           <li v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`">
             {{ figure.source }}, {{ figure.region ?? 'everywhere' }}:
-            <span class="figure">{{ inFull(figure.volume === null ? null : Math.round(figure.volume)) }}</span>, told
-            {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, now)" class="missing"> · stale</strong>
+            <span class="figure">{{ inFull(figure.volume === null ? null : Math.round(figure.volume)) }}</span>,
+            {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, now)" class="missing"> · out of date</strong>
           </li>
         </ul>
       </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiCalendarMonthOutline, mdiChartScatterPlot, mdiGroup, mdiTable } from '@mdi/js'
 import { computed } from 'vue'
+import { inDigits } from '../../../core/text/inWords'
 import type { DemandView } from '~/composables/demandQuery'
 import { useDemand } from '~/stores/demand'
 import { useJobs } from '~/stores/jobs'
@@ -34,11 +35,11 @@ const unsearched = computed(
     >
     <template v-else-if="demand.state === 'ready' && demand.answer">
       <span
-        ><strong class="figure">{{ demand.answer.total.toLocaleString('en') }}</strong>
+        ><strong class="figure">{{ inDigits(demand.answer.total) }}</strong>
         {{ demand.answer.total === 1 ? 'phrase' : 'phrases'
         }}{{ filtered ? (demand.answer.total === 1 ? ' matches the filters' : ' match the filters') : ''
         }}<template v-if="demand.rows.length < demand.answer.total"
-          >, the first {{ demand.rows.length.toLocaleString('en') }} shown ·
+          >, the first {{ inDigits(demand.rows.length) }} shown ·
           <button class="plain link" @click="demand.more(language)">show more</button></template
         ><template v-if="demand.answer.withheld"
           >, {{ demand.answer.withheld }} hidden ·
@@ -51,7 +52,7 @@ const unsearched = computed(
         <button class="plain link" data-test="assess-stop" @click="demand.stop()">Stop</button></span
       >
       <span v-else class="muted"
-        >{{ demand.difficultyKnown.toLocaleString('en') }} assessed
+        >{{ inDigits(demand.difficultyKnown) }} assessed
         <button
           v-if="demand.difficultyKnown < Math.min(300, demand.rows.length)"
           class="plain link"

@@ -78,7 +78,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
   return trend === null
     ? 'no history known'
     : trend.direction === 'steady'
-      ? 'steady: no trend that could not be chance'
+      ? 'steady: no clear trend'
       : `${trend.direction} by ${inFull(Math.abs(trend.yearly) * 100)} % a year`
 }
 </script>
@@ -91,7 +91,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
     @update:model-value="emit('close')"
   >
     <v-card data-test="worth-working">
-      <v-card-title>How the worth of “{{ phrase }}” comes about</v-card-title>
+      <v-card-title>How the worth of “{{ phrase }}” is calculated</v-card-title>
       <v-card-text>
         <p v-if="problem" class="muted">{{ problem }}</p>
         <v-skeleton-loader v-else-if="!detail" type="paragraph" />

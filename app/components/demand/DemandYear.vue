@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
+import { inDigits } from '../../../core/text/inWords'
 import { monthName, percent, rounded } from '~/composables/figures'
 
 const props = defineProps<{ rows: PhraseRow[]; monthsEnd: string | null; open: string | null }>()
@@ -85,7 +86,7 @@ const pick = (phrase: string) => {
 }
 function monthTitle(i: number, value: number | null, most: number): string {
   if (value === null) return `${titleOf(i)}: unknown`
-  return `${titleOf(i)}: ${Math.round(value).toLocaleString('en')} searches, ${percent(value / most)} of the highest`
+  return `${titleOf(i)}: ${inDigits(Math.round(value))} searches, ${percent(value / most)} of the highest`
 }
 </script>
 

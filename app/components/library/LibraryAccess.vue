@@ -9,7 +9,7 @@ import { ROLE_WORDS } from '~/composables/roles'
 import { useAccess } from '~/stores/access'
 import { useNotices } from '~/stores/notices'
 
-/** The keys of those who may use this Fonetra over a network: made, told once, taken back. */
+/** Access keys for using this Fonetra over a network: created, shown once, revoked. */
 const access = useAccess()
 const notices = useNotices()
 const keys = shallowRef<AccessKey[] | null>(null)

@@ -15,7 +15,7 @@ const KINDS: Record<BackupKind, string> = {
   'before-restore': 'before a restore',
 }
 const notices = useNotices()
-const told = shallowRef<BackupsAnswer | null>(null)
+const answer = shallowRef<BackupsAnswer | null>(null)
 const problem = ref('')
 const busy = ref(false)
 const chosen = ref<Backup | null>(null)
@@ -23,7 +23,7 @@ const chosen = ref<Backup | null>(null)
 async function refresh() {
   problem.value = ''
   try {
-    told.value = await api<BackupsAnswer>('/api/data')
+    answer.value = await api<BackupsAnswer>('/api/data')
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -77,14 +77,14 @@ const restore = (backup: Backup) =>
       <p>{{ problem }}</p>
       <v-btn variant="tonal" @click="refresh">Try again</v-btn>
     </div>
-    <v-skeleton-loader v-else-if="!told" type="list-item@3" />
+    <v-skeleton-loader v-else-if="!answer" type="list-item@3" />
     <template v-else>
       <p v-if="!closed" class="small">
-        The data file <span class="figure">{{ told.file }}</span> takes
-        <span class="figure" :title="inFull(told.bytes, 'bytes')">{{ fileSize(told.bytes) }}</span>.
+        The data file <span class="figure">{{ answer.file }}</span> takes
+        <span class="figure" :title="inFull(answer.bytes, 'bytes')">{{ fileSize(answer.bytes) }}</span>.
       </p>
-      <p v-if="told.problem && !closed" class="problem small" role="alert">{{ told.problem }}</p>
-      <p v-if="!told.backups.length" class="muted">No backups yet.</p>
+      <p v-if="answer.problem && !closed" class="problem small" role="alert">{{ answer.problem }}</p>
+      <p v-if="!answer.backups.length" class="muted">No backups yet.</p>
       <v-table v-else density="compact" class="list">
         <thead>
           <tr>
@@ -95,7 +95,7 @@ const restore = (backup: Backup) =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="backup in told.backups" :key="backup.name" data-test="backup">
+          <tr v-for="backup in answer.backups" :key="backup.name" data-test="backup">
             <td class="figure">{{ dateTime(backup.at) }}</td>
             <td>{{ KINDS[backup.kind] }}</td>
             <td class="figure end" :title="inFull(backup.bytes, 'bytes')">{{ fileSize(backup.bytes) }}</td>

@@ -3,6 +3,7 @@ import { mdiArrowLeft, mdiDownloadOutline, mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ChangedList, ListLine, ListPhrase } from '../../../shared/lists'
 import type { ImportAnswer, PhraseRow } from '../../../shared/phrases'
+import { inDigits } from '../../../core/text/inWords'
 import { api, EVERY_REGION, ApiProblem, messageOf } from '~/composables/api'
 import { useAssessing } from '~/composables/assessing'
 import { counted } from '~/composables/figures'
@@ -117,9 +118,7 @@ const unassessed = computed(
 const shownText = computed(() => {
   const { rows, phrases } = one.value!
   const all = counted(phrases, 'phrase')
-  return rows.length < phrases
-    ? `The first ${rows.length.toLocaleString('en')} of ${all}, sorted within these. `
-    : `${all}. `
+  return rows.length < phrases ? `The first ${inDigits(rows.length)} of ${all}, sorted within these. ` : `${all}. `
 })
 async function assess() {
   await assessing.start(unassessed.value, {

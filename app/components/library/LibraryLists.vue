@@ -2,6 +2,7 @@
 import { mdiDeleteOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { ListLine } from '../../../shared/lists'
+import { inDigits } from '../../../core/text/inWords'
 import { api, messageOf } from '~/composables/api'
 import { ago, counted, dateTime } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -147,7 +148,7 @@ const remove = (list: ListLine) =>
           ><span class="muted">{{ item.note }}</span></template
         >
         <template #[`item.phrases`]="{ item }"
-          ><span class="figure">{{ item.phrases.toLocaleString('en') }}</span></template
+          ><span class="figure">{{ inDigits(item.phrases) }}</span></template
         >
         <template #[`item.updatedAt`]="{ item }"
           ><span :title="dateTime(item.updatedAt)">{{ ago(item.updatedAt) }}</span></template

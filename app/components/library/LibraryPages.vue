@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiFileUploadOutline } from '@mdi/js'
 import { ref } from 'vue'
+import { inDigits } from '../../../core/text/inWords'
 import { messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
@@ -79,7 +80,7 @@ function close() {
             <li v-for="each in answer.rejected" :key="each.line">
               <span class="figure">line {{ each.line }}</span> {{ each.reason }}
             </li>
-            <li v-if="answer.rejectedMore">and {{ answer.rejectedMore.toLocaleString('en') }} more</li>
+            <li v-if="answer.rejectedMore">and {{ inDigits(answer.rejectedMore) }} more</li>
           </ul>
         </div>
       </v-card-text>

@@ -3,6 +3,7 @@ import { mdiArrowDown, mdiArrowUp, mdiDrag, mdiFileUploadOutline } from '@mdi/js
 import { ref, shallowRef } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import type { SourceLine } from '../../../shared/lists'
+import { inDigits } from '../../../core/text/inWords'
 import { api, messageOf } from '~/composables/api'
 import { dateOnly } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
@@ -82,7 +83,7 @@ function move(i: number, by: -1 | 1) {
           ><strong>{{ source.name }}</strong
           ><span class="small muted">{{ source.kind === 'import' ? 'imported' : 'service' }}</span
           ><span class="small figures"
-            ><span class="figure">{{ source.figures.toLocaleString('en') }}</span> figures<template v-if="source.newest"
+            ><span class="figure">{{ inDigits(source.figures) }}</span> figures<template v-if="source.newest"
               >, the newest of {{ dateOnly(source.newest) }}</template
             ><strong v-if="source.stale" class="stale"> · stale</strong></span
           >

@@ -12,13 +12,13 @@ const NAMES: Record<keyof SpaceAnswer, string> = {
   rest: 'Work and settings',
   free: 'Free space inside the file',
 }
-const told = shallowRef<SpaceAnswer | null>(null)
+const answer = shallowRef<SpaceAnswer | null>(null)
 const problem = ref('')
 
 async function refresh() {
   problem.value = ''
   try {
-    told.value = await api<SpaceAnswer>('/api/data/space')
+    answer.value = await api<SpaceAnswer>('/api/data/space')
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -26,9 +26,9 @@ async function refresh() {
 void refresh()
 
 const parts = computed(() => {
-  if (!told.value) return []
-  const all = Object.values(told.value).reduce((sum, bytes) => sum + bytes, 0)
-  return (Object.entries(told.value) as [keyof SpaceAnswer, number][]).map(([kind, bytes]) => ({
+  if (!answer.value) return []
+  const all = Object.values(answer.value).reduce((sum, bytes) => sum + bytes, 0)
+  return (Object.entries(answer.value) as [keyof SpaceAnswer, number][]).map(([kind, bytes]) => ({
     kind,
     name: NAMES[kind],
     bytes,
@@ -50,7 +50,7 @@ const parts = computed(() => {
       <p>{{ problem }}</p>
       <v-btn variant="tonal" @click="refresh">Try again</v-btn>
     </div>
-    <v-skeleton-loader v-else-if="!told" type="list-item@3" />
+    <v-skeleton-loader v-else-if="!answer" type="list-item@3" />
     <table v-else>
       <tr v-for="each in parts" :key="each.kind">
         <th scope="row">{{ each.name }}</th>

@@ -3,6 +3,7 @@ import { DAY } from '../../../core/time'
 import type { ApexOptions } from 'apexcharts'
 import { computed, defineAsyncComponent } from 'vue'
 import type { ResultsAnswer } from '../../../shared/rivals'
+import { inDigits } from '../../../core/text/inWords'
 import { ageWords, lengthWords, rounded } from '~/composables/figures'
 
 const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
@@ -115,7 +116,7 @@ function against(
     },
     legend: { show: true, position: 'top', horizontalAlign: 'right', fontSize: '11px' },
     tooltip: {
-      y: { formatter: value => `${Math.round(10 ** value).toLocaleString('en')} views` },
+      y: { formatter: value => `${inDigits(Math.round(10 ** value))} views` },
       x: { formatter: value => format(Number(value)) },
     },
   }

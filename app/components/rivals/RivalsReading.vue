@@ -4,6 +4,7 @@ import type { ResultsAnswer, Spreads } from '../../../shared/rivals'
 import {
   ageWords,
   chanceText,
+  counted,
   dateOnly,
   inFull,
   lengthWords,
@@ -160,8 +161,7 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
       <p>
         Difficulty: the mean strength of the twenty results, weighted by 1 ÷ log2(rank + 1).
         {{ reading.exactTitles }} titles and {{ reading.exactFirstLines }} first lines of page one contain the exact
-        words. {{ reading.pagesKept }} complete result {{ reading.pagesKept === 1 ? 'page' : 'pages' }} saved<template
-          v-if="page.looks.length > 1"
+        words. {{ counted(reading.pagesKept, 'complete result page') }} saved<template v-if="page.looks.length > 1"
           >, the earliest from {{ dateOnly(page.looks.at(-1)!.at) }}</template
         >. These results are from {{ dateOnly(page.at) }}, source: {{ page.source }}.
       </p>

@@ -32,11 +32,11 @@ const link = (phrase: string) => ({ query: { ...route.query, phrase, video: unde
   <div class="video" data-test="rival-full">
     <div>
       <h3>Description</h3>
-      <p class="text">{{ row.description === null ? 'not told' : row.description || 'empty' }}</p>
+      <p class="text">{{ row.description === null ? 'unknown' : row.description || 'empty' }}</p>
     </div>
     <div>
       <h3>Tags</h3>
-      <p v-if="row.tags === null" class="muted">not told</p>
+      <p v-if="row.tags === null" class="muted">unknown</p>
       <ul v-else class="tags">
         <li v-for="tag in row.tags" :key="tag">
           <button

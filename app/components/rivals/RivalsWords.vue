@@ -108,7 +108,7 @@ function toTray() {
         :disabled="!picked.length || !brief.fields"
         data-test="words-tags"
         @click="toTags"
-        >To the tags</v-btn
+        >Add to tags</v-btn
       >
       <v-btn
         size="small"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useNow } from '@vueuse/core'
+import { inDigits } from '../../../core/text/inWords'
 import { leftWords } from '~/composables/assessing'
 import type { JobState } from '../../../shared/jobs'
 import { useJobs } from '~/stores/jobs'
@@ -17,7 +18,7 @@ const left = computed(() => {
   )
 })
 function progressOf(job: JobState): string {
-  const done = `${job.done.toLocaleString('en')} of ${job.total.toLocaleString('en')} done`
+  const done = `${inDigits(job.done)} of ${inDigits(job.total)} done`
   if (job === first.value && left.value !== null) return `${done}, ${leftWords(left.value)}`
   return job.state === 'interrupted' ? `${done}, interrupted when Fonetra stopped; finished work is saved` : done
 }
@@ -35,8 +36,8 @@ function progressOf(job: JobState): string {
             color="primary"
             class="mr-2"
             aria-hidden="true"
-          /><span class="figure">{{ first.done.toLocaleString('en') }}</span
-          >&nbsp;of&nbsp;<span class="figure">{{ first.total.toLocaleString('en') }}</span></template
+          /><span class="figure">{{ inDigits(first.done) }}</span
+          >&nbsp;of&nbsp;<span class="figure">{{ inDigits(first.total) }}</span></template
         >
         <template v-else>Interrupted</template>
       </v-btn>

@@ -1,5 +1,6 @@
 import { count, head } from '../../text/count'
 import { defineCheck, met, missing } from '../check'
+import { inDigits } from '../../text/inWords'
 
 /** The description is there and within the site's limit. */
 export const descriptionLimit = defineCheck({
@@ -18,10 +19,10 @@ export const descriptionLimit = defineCheck({
     const used = count(text, unit)
     const over = used - limit
     const name = unit === 'bytes' ? 'bytes' : 'characters'
-    if (used <= limit) return met(`${used.toLocaleString('en')} of ${limit.toLocaleString('en')} ${name}.`)
+    if (used <= limit) return met(`${inDigits(used)} of ${inDigits(limit)} ${name}.`)
     const kept = head(text, limit, unit)
     return missing(
-      `${over.toLocaleString('en')} ${over === 1 ? name.slice(0, -1) : name} over the limit of ${limit.toLocaleString('en')}. Shorten it.`,
+      `${inDigits(over)} ${over === 1 ? name.slice(0, -1) : name} over the limit of ${inDigits(limit)}. Shorten it.`,
       {
         ranges: [{ field: 'description', start: kept.length, end: text.length }],
       },

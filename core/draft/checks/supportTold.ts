@@ -31,7 +31,7 @@ export const supportTold = defineCheck({
       if (value < 0.6) absent.push(phrase)
       ranges.push(...best.ranges.map(range => ({ field, ...range })))
     }
-    const told = support.length - absent.length
+    const covered = support.length - absent.length
     if (!absent.length)
       return sum / support.length > 0.99
         ? met(`All ${support.length} are used word for word.`, { ranges })
@@ -49,7 +49,7 @@ export const supportTold = defineCheck({
         : [textFix(label, 'description', draft.description!, `${text}${text ? '\n\n' : ''}${sentence}`)]
     return partly(
       sum / support.length,
-      `${told} of ${support.length} are used. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`,
+      `${covered} of ${support.length} are used. Missing: ${absent.map(phrase => `“${phrase.raw}”`).join(', ')}.`,
       { ranges, fixes },
     )
   },

@@ -1,3 +1,4 @@
+import { counted } from '../../text/inWords'
 import { defineCheck, met, partly } from '../check'
 import { wholeNumber } from '../settings'
 import { tidyTags } from '../limits'
@@ -18,7 +19,7 @@ export const tagCount = defineCheck({
   run: ({ draft, settings }) => {
     const number = tidyTags(draft.tags!).length
     const { least, most } = settings
-    const tags = `${number} ${number === 1 ? 'tag' : 'tags'}`
+    const tags = counted(number, 'tag')
     if (number < least) return partly(number / least, `${tags}; this rule set asks for ${least} or more.`)
     if (number > most) return partly(most / number, `${tags}; this rule set allows ${most}.`)
     return met(`${tags}, within ${least} to ${most}.`)

@@ -1,3 +1,4 @@
+import { counted } from '../../text/inWords'
 import { defineCheck, met, missing } from '../check'
 import { tagsCost, tidyTags } from '../limits'
 
@@ -20,7 +21,7 @@ export const tagLimit = defineCheck({
     const over = used - limit
     const kept = tidyTags(tags)
     while (kept.length && tagsCost(kept, profile) > limit) kept.pop()
-    return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Remove some.`, {
+    return missing(`${counted(over, 'character')} over the limit of ${limit}. Remove some.`, {
       fixes: [
         {
           label: `Keep the first ${kept.length} that fit`,

@@ -34,9 +34,9 @@ export const tagSupport = defineCheck({
     const texts: ReadText[] = [...input.at('title'), ...input.at('description'), ...input.at('spoken')].map(
       place => place.text,
     )
-    const told = new Set(texts.flatMap(text => [...text.byStem.keys()]))
-    for (const phrase of [input.lead, ...input.support]) phrase?.stems.forEach(stem => told.add(stem))
-    if (!tags.length || !told.size) return notApplicable('Tags and a text are needed to compare them.')
+    const stems = new Set(texts.flatMap(text => [...text.byStem.keys()]))
+    for (const phrase of [input.lead, ...input.support]) phrase?.stems.forEach(stem => stems.add(stem))
+    if (!tags.length || !stems.size) return notApplicable('Tags and a text are needed to compare them.')
     const known = spellings(input)
     const stray = tags
       .map((_, i) => i)
@@ -44,7 +44,7 @@ export const tagSupport = defineCheck({
         const tag = readPhrase(tags[i]!, input.language)
         if (!tag.content.length) return false
         const borne = tag.norms.filter(
-          (norm, k) => tag.content.includes(tag.stems[k]!) && (told.has(tag.stems[k]!) || misspells(norm, known)),
+          (norm, k) => tag.content.includes(tag.stems[k]!) && (stems.has(tag.stems[k]!) || misspells(norm, known)),
         ).length
         return borne / tag.content.length < 0.5
       })

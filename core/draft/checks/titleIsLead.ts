@@ -1,3 +1,4 @@
+import { counted } from '../../text/inWords'
 import { count } from '../../text/count'
 import { asSentence, defineCheck, inField, met, missing, partly } from '../check'
 import { textFix, type Fix } from '../draft'
@@ -28,10 +29,9 @@ export const titleIsLead = defineCheck({
       return found.grade === 'exact'
         ? met('The title is the lead, word for word.', { ranges })
         : partly(0.9, 'The title is the lead with different word endings.', { ranges, fixes })
-    return partly(
-      Math.max(0.1, 0.7 - 0.1 * extra),
-      `Has ${extra} more ${extra === 1 ? 'word' : 'words'} than the lead.`,
-      { ranges, fixes },
-    )
+    return partly(Math.max(0.1, 0.7 - 0.1 * extra), `Has ${counted(extra, 'word')} more than the lead.`, {
+      ranges,
+      fixes,
+    })
   },
 })

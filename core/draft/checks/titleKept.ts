@@ -2,7 +2,7 @@ import { stopWords } from '../../text/stopwords'
 import { defineCheck, met, notApplicable, partly } from '../check'
 import { fraction } from '../settings'
 
-/** What the title says is told again in the description or in the spoken words. */
+/** The description or the spoken words cover what the title promises. */
 export const titleKept = defineCheck({
   id: 'title-kept',
   version: 1,

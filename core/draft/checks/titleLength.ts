@@ -1,3 +1,4 @@
+import { counted } from '../../text/inWords'
 import { count, head } from '../../text/count'
 import { defineCheck, met, missing } from '../check'
 import { textFix } from '../draft'
@@ -37,7 +38,7 @@ export const titleLength = defineCheck({
     if (used <= limit) return met(`${used} of ${limit} characters.`)
     const kept = head(title, limit, unit)
     const over = used - limit
-    return missing(`${over} ${over === 1 ? 'character' : 'characters'} over the limit of ${limit}. Shorten it.`, {
+    return missing(`${counted(over, 'character')} over the limit of ${limit}. Shorten it.`, {
       ranges: [{ field: 'title', start: kept.length, end: title.length }],
       fixes: [textFix('Cut at the last whole word', 'title', title, wholeWords(kept))],
     })

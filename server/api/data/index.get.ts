@@ -5,7 +5,7 @@ import { listBackups } from '../../data/backups'
 import { closedRoute } from '../../http/route'
 import { places, useRuntime } from '../../runtime'
 
-/** The data file and its backups; told also while the file cannot be opened. */
+/** The data file and its backups; also while the file cannot be opened. */
 export default closedRoute((): BackupsAnswer => {
   const { file } = places()
   let problem: string | null

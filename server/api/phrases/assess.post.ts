@@ -5,6 +5,7 @@ import { assessBodySchema } from '../../../shared/phrases'
 import { assessWork } from '../../demand/assessWork'
 import { askable } from '../../http/askable'
 import { bodyOf, route } from '../../http/route'
+import { inDigits } from '../../../core/text/inWords'
 
 /** More phrases than this become a job of their own, which a closed window does not end. */
 const STREAMED = 400
@@ -14,7 +15,7 @@ export default route(async (event, open) => {
   const body = await bodyOf(event, assessBodySchema)
   if (body.phrases.length > STREAMED) {
     setResponseStatus(event, 202)
-    const title = body.title ?? `${body.phrases.length.toLocaleString('en')} phrases assessed`
+    const title = body.title ?? `${inDigits(body.phrases.length)} phrases assessed`
     return {
       job: runtime.jobs.start('assess', title, body, body.phrases.length, signal => assessWork(runtime, body, signal)),
     }

@@ -12,7 +12,7 @@ import { isServiceFault } from '../../services/retry'
 const SHOWN = 12
 /** A second meaning often begins below the first page. */
 const DEPTH = 60
-/** Rising phrases are told above this many searches a month: below, a change is mostly chance. */
+/** Rising phrases are listed above this many searches a month: below, a change is mostly chance. */
 const RISING_FLOOR = 50
 
 /** A phrase laid open. What a service fails to tell is named; the rest is answered. */
@@ -26,7 +26,7 @@ export default route(async (event, open): Promise<PhraseSheet> => {
     if (!isServiceFault(error)) throw error
     missing.push('its result page')
   })
-  const told = await interestByRegion(runtime, phrase, language)
+  const regions = await interestByRegion(runtime, phrase, language)
   const related = async (more: Record<string, unknown>) => {
     const query = {
       ...phrasesQuerySchema.parse({ seed: phrase, limit: SHOWN + 1, ...more }),
@@ -53,11 +53,11 @@ export default route(async (event, open): Promise<PhraseSheet> => {
   const note = lists.note(workspaceOf(runtime, workspace).id, phrases.phraseId(phrase, language))
   return {
     ...answerSheet(phrases, results, detail, region, language, viewer.places),
-    interest: told.interest,
+    interest: regions.interest,
     related: await related({ sort: 'volume:desc' }),
     rising: (await related({ sort: 'change:desc', minVolume: RISING_FLOOR })).filter(row => (row.change ?? 0) > 0),
     note: note.text,
     noteRevision: note.revision,
-    missing: [...missing, ...told.missing],
+    missing: [...missing, ...regions.missing],
   }
 })

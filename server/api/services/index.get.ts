@@ -1,6 +1,6 @@
 import { route } from '../../http/route'
 
-/** Which services are asked. The key is never told, only whether there is one. */
+/** The services in use. The key is never returned, only whether there is one. */
 export default route((_event, { attached }) => {
   const live = attached.get()
   return { live: live && { address: live.address, hasKey: live.key !== null } }

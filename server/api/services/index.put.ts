@@ -29,7 +29,7 @@ export default route(async (event, { attached, services }) => {
     return { live: null }
   }
   const before = attached.get()
-  // A key is for the server it was given for: another one is not told it.
+  // A key belongs to the server it was given for and is not sent to another one.
   const kept = before && new URL(before.address).origin === new URL(address).origin ? before.key : null
   const next = { address, key: key === undefined ? kept : key || null }
   try {

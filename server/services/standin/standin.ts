@@ -34,7 +34,7 @@ interface VideoRow {
 const RELATED_LIMIT = 1500
 const SUGGESTIONS = 12
 
-/** A video this young can be trending, and so many are told. */
+/** A video this young can be trending, and so many are listed. */
 const TREND_DAYS = 45
 const TRENDS = 40
 

@@ -2,6 +2,7 @@ import Database from 'better-sqlite3'
 import { makePhrases } from './phrases'
 import { standsFor } from './ranking'
 import { makeChannels, makeVideos } from './videos'
+import { inDigits } from '../../../core/text/inWords'
 
 export interface WorldSize {
   phrases: number
@@ -45,7 +46,7 @@ export function makeWorld(
   db.pragma('synchronous = OFF')
   db.exec(SCHEMA)
   const all = db.transaction(() => {
-    tell(`${size.phrases.toLocaleString('en')} phrases`)
+    tell(`${inDigits(size.phrases)} phrases`)
     const phrases = makePhrases(size.phrases, seed)
     const addPhrase = db.prepare('INSERT INTO phrase VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
     const addWords = db.prepare('INSERT INTO phrase_words (rowid, text) VALUES (?, ?)')
@@ -56,7 +57,7 @@ export function makeWorld(
     })
     db.exec('CREATE UNIQUE INDEX phrase_text ON phrase (text); CREATE INDEX phrase_part ON phrase (trade, part)')
 
-    tell(`${size.channels.toLocaleString('en')} channels and ${size.videos.toLocaleString('en')} videos`)
+    tell(`${inDigits(size.channels)} channels and ${inDigits(size.videos)} videos`)
     const channels = makeChannels(size.channels, seed, newestDay)
     // Numbered by how well they stand whatever is searched: a search looks at the best of them first.
     const videos = makeVideos(size.videos, seed, channels, phrases, newestDay)
