@@ -114,6 +114,10 @@ async function makeSeries() {
     problem.value = messageOf(error)
   }
 }
+function stopAssessing() {
+  assessing.stop()
+  void figures()
+}
 </script>
 
 <template>
@@ -162,10 +166,7 @@ async function makeSeries() {
             :left="assessing.left.value"
             :running="assessing.running.value"
             :problem="assessing.problem.value"
-            @stop="
-              assessing.stop()
-              figures()
-            "
+            @stop="stopAssessing"
           />
           <p v-if="!crossed.length" class="muted hint">
             Choose phrases and places to see which combinations people search for and which you can win.

@@ -146,6 +146,10 @@ async function importInto(event: Event) {
   })
   if (file.value) file.value.value = ''
 }
+function toTray() {
+  tray.add(chosen.value)
+  chosen.value = []
+}
 </script>
 
 <template>
@@ -236,10 +240,7 @@ async function importInto(event: Event) {
         variant="flat"
         color="primary"
         :disabled="!brief.brief"
-        @click="
-          tray.add(chosen)
-          chosen = []
-        "
+        @click="toTray"
         >Add to tray</v-btn
       ><v-btn @click="takeOut">Remove</v-btn>
     </div>

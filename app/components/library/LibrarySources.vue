@@ -49,6 +49,10 @@ function move(i: number, by: -1 | 1) {
   next.splice(i + by, 0, ...next.splice(i, 1))
   void order(next)
 }
+function closePages() {
+  pagesOpen.value = false
+  void refresh()
+}
 </script>
 
 <template>
@@ -116,10 +120,7 @@ function move(i: number, by: -1 | 1) {
     <LibraryServices />
     <LazyLibraryPages
       v-if="pagesOpen"
-      @close="
-        pagesOpen = false
-        refresh()
-      "
+      @close="closePages"
     />
   </div>
 </template>
