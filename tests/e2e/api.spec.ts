@@ -154,7 +154,7 @@ test('exports: text to paste, JSON with a format, CSV with formulas neutralised'
   expect((await call(app, `/api/briefs/${id}/export`)).text).toContain('TITLE\nA title')
   expect((await call(app, `/api/briefs/${id}/export?format=json`)).json).toMatchObject({ format: 1, title: 'A title' })
   const csv = await call(app, `/api/briefs/${id}/export?format=csv`)
-  expect(csv.text.replace('\ufeff', '').split('\r\n')[1]).toMatch(/^lead,'=1\+1 bike,/u)
+  expect(csv.text.replace('\ufeff', '').split('\r\n')[1]).toMatch(/^lead,"'=1\+1 bike",/u)
   expect(csv.headers.get('content-disposition')).toMatch(/^attachment; filename="[\w-]+\.csv"$/u)
 })
 

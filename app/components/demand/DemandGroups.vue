@@ -90,7 +90,7 @@ const pick = (phrase: string) => {
               :checked="selected.includes(phrase)"
               :aria-label="`Select ${phrase}`"
               @change="pick(phrase)"
-            /><button class="plain clip" :title="phrase" @click="emit('open', phrase)">{{ phrase }}</button>
+            /><button class="plain clip" :title="phrase" @click="emit('open', phrase)">{{ phrase }}</button>{{ ' ' }}
             <span class="figure small muted">{{
               byPhrase.get(phrase) ? rounded(byPhrase.get(phrase)!.volume) : UNKNOWN
             }}</span></span

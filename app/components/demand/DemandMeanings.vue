@@ -16,7 +16,8 @@ const emit = defineEmits<{ exclude: [words: string] }>()
       <li v-for="meaning in meanings" :key="meaning.ids[0]">
         <span class="bar" :style="{ width: `${meaning.share * 100}%` }" aria-hidden="true" /><strong>{{
           meaning.name.join(', ')
-        }}</strong>
+        }}</strong
+        >{{ ' ' }}
         <span class="figure muted">{{ percent(meaning.share) }}</span>
         <div class="small muted clip">“{{ meaning.titles[0] }}”</div>
         <button

@@ -15,7 +15,7 @@ const seeds = computed(() => listedOr(new Set(props.near.map(each => `“${each.
     <h2>Few phrases contain {{ seeds }}. Did you mean:</h2>
     <ul>
       <li v-for="each in near" :key="each.phrase">
-        <button class="plain link" @click="emit('ask', each.phrase)">{{ each.phrase }}</button>
+        <button class="plain link" @click="emit('ask', each.phrase)">{{ each.phrase }}</button>{{ ' ' }}
         <span class="muted">{{ each.why }}</span>
       </li>
     </ul>

@@ -38,8 +38,7 @@ const worth = computed(() => detail.value.worth[workspace.perspective])
       <dt>Worth</dt>
       <dd>
         <button class="plain worth figure" title="Show how it is calculated" @click="emit('worth')">
-          {{ worth === null ? UNKNOWN : Math.round(worth) }}
-        </button>
+          {{ worth === null ? UNKNOWN : Math.round(worth) }}</button>{{ ' ' }}
         <small v-if="worth !== null">{{ worthWord(detail, workspace.perspective) }}</small>
       </dd>
     </div>

@@ -248,10 +248,10 @@ watch(
 .phrase {
   overflow: hidden;
 }
-.picked td {
+.picked :deep(td) {
   background: color-mix(in srgb, var(--teal) 9%, transparent);
 }
-.opened td {
+.opened :deep(td) {
   box-shadow:
     inset 0 1px 0 var(--teal),
     inset 0 -1px 0 var(--teal);

@@ -236,12 +236,7 @@ function toTray() {
     />
     <div v-if="chosen.length" class="sheet actions">
       <strong class="figure">{{ chosen.length }}</strong> selected
-      <v-btn
-        variant="flat"
-        color="primary"
-        :disabled="!brief.brief"
-        @click="toTray"
-        >Add to tray</v-btn
+      <v-btn variant="flat" color="primary" :disabled="!brief.brief" @click="toTray">Add to tray</v-btn
       ><v-btn @click="takeOut">Remove</v-btn>
     </div>
   </template>

@@ -118,10 +118,7 @@ function closePages() {
       >
     </section>
     <LibraryServices />
-    <LazyLibraryPages
-      v-if="pagesOpen"
-      @close="closePages"
-    />
+    <LazyLibraryPages v-if="pagesOpen" @close="closePages" />
   </div>
 </template>
 
