@@ -27,8 +27,11 @@ interface ListWriter {
 }
 type Writer = BriefWriter | ListWriter
 
-/** Writes as fast as it is answered until the server is gone. @returns how much was acknowledged. */
-async function write(app: RunningApp, writer: Writer, round: number, n: number): Promise<number> {
+/**
+ * Writes as fast as it is answered until the server is gone. @param saved called after each acknowledged edit.
+ * @returns how much was acknowledged.
+ */
+async function write(app: RunningApp, writer: Writer, round: number, n: number, saved: () => void): Promise<number> {
   for (let i = 0; ; i++) {
     if (writer.kind === 'brief') {
       const value = (writer.sent = `writer ${n} round ${round} edit ${i} ${'x'.repeat(100 + ((211 * (i + n)) % 4000))}`)
@@ -39,6 +42,7 @@ async function write(app: RunningApp, writer: Writer, round: number, n: number):
       if (answer?.status !== 200) return i
       writer.revision = (answer.json as { revisions: { description: number } }).revisions.description
       writer.acknowledged = value
+      saved()
     } else {
       const phrase = `storm ${n} ${round} ${i}`
       const answer = await call(app, `/api/lists/${writer.id}`, { method: 'PATCH', body: { add: [phrase] } }).catch(
@@ -46,6 +50,7 @@ async function write(app: RunningApp, writer: Writer, round: number, n: number):
       )
       if (answer?.status !== 200) return i
       writer.acknowledged.push(phrase)
+      saved()
     }
   }
 }
@@ -92,8 +97,8 @@ function integrity(data: string): string[] {
 }
 
 /**
- * Eight writers save from the first healthy answer on, until the server is ended at a random moment; again and again on
- * the same data. After each start all that was acknowledged must be there and the file whole.
+ * Eight writers save from the first healthy answer on, until the server is ended after a drawn number of edits; again
+ * and again on the same data. After each start all that was acknowledged must be there and the file whole.
  */
 export async function storm(rounds: number, signal: 'SIGKILL' | 'SIGTERM', seed = 7): Promise<StormReport> {
   const random = drawn(seed)
@@ -119,15 +124,17 @@ export async function storm(rounds: number, signal: 'SIGKILL' | 'SIGTERM', seed 
         tell({ code, by })
       })
     })
-    const writing = Promise.all(writers.map((writer, n) => write(app, writer, round, n)))
+    // Struck a moment after a drawn number of edits, however fast the machine is.
     let struck = false
-    setTimeout(
-      () => {
-        struck = true
-        app.process.kill(signal)
-      },
-      5 + random() * 400,
-    )
+    let left = Math.floor(random() * 60)
+    const saved = () => {
+      if (left-- === 0)
+        setTimeout(() => {
+          struck = true
+          app.process.kill(signal)
+        }, random() * 15)
+    }
+    const writing = Promise.all(writers.map((writer, n) => write(app, writer, round, n, saved)))
     const { code, by } = await ended
     if (
       !struck ||
