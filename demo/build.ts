@@ -22,7 +22,7 @@ import { BRIEFS, LISTS } from './briefs'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
 
-/** Seeds whose phrases the demo has looked up and judged before the first start. */
+/** Seeds whose phrases the demo has looked up and assessed before the first start. */
 const SEEDS = ['rear derailleur', 'bike chain', 'bike repair marrowby']
 const ASSESSED = 150
 const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
@@ -84,7 +84,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
       'en',
     ))
       if (row.difficulty !== null) done++
-    console.log(`  “${seed}”: ${rows.length} phrases, ${done} judged.`)
+    console.log(`  “${seed}”: ${rows.length} phrases, ${done} assessed.`)
   }
   const briefs = briefStore(db)
   db.prepare(

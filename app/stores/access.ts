@@ -7,7 +7,7 @@ import { api, keyNeeded } from '~/composables/api'
 export const useAccess = defineStore('access', () => {
   const needed = ref(false)
   const who = ref<Who | null>(null)
-  /** Whether it has been answered once, or could not be had. */
+  /** Whether it was loaded once, or loading failed. */
   const loaded = ref(false)
   /** Whether the key reads only. */
   const reads = computed(() => who.value?.role === 'reader')

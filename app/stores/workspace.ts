@@ -15,7 +15,7 @@ export const useWorkspace = defineStore('workspace', () => {
   const brief = useBrief()
   const workspaces = ref<Workspace[]>([])
   const problem = ref('')
-  /** Whether the list has been answered once, or could not be had. */
+  /** Whether the list was loaded once, or loading failed. */
   const loaded = ref(false)
   const chosen = ref(localStorage.getItem(KEY))
   /** The perspective in the address; where it has none, the one chosen last. */

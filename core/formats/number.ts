@@ -5,7 +5,7 @@ const MARKS = /[.,'’\u00a0\u202f _]/u
  * Reads a number as people's lists hold it: decimal points or commas, thousands marks, `1.2K`,
  * a percent sign. One mark followed by exactly three digits parts thousands unless a zero leads.
  *
- * @returns `null` for an empty cell or a dash; `NaN` for what is no number.
+ * @returns `null` for an empty cell or a dash; `NaN` for anything that is not a number.
  * @example looseNumber('1.234,5') // 1234.5
  * @example looseNumber('1.2K')    // 1200
  */

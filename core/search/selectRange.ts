@@ -11,7 +11,7 @@ const FEW = 512
  * order: what a screen shows of half a million rows, without sorting them.
  *
  * Each step counts the items by sixteen bits of a key and keeps only the buckets that reach into the
- * range; what ties on the whole of a key is parted by the next one. The first step looks at all items
+ * range; items that tie on one key are ordered by the next one. The first step looks at all items
  * twice, the following ones at next to none.
  *
  * @param keys main key first; items equal in all keep the order given.

@@ -8,7 +8,7 @@ import { isServiceFault, withRetry } from '../services/retry'
 const AGE_MS = 30 * DAY
 const MISSING = ['interest by region']
 
-/** Where in the world a phrase is searched, kept or asked for. @returns falling, and what could not be had. */
+/** Searches of a phrase by region, saved or loaded. @returns in descending order, with what could not be loaded. */
 export async function interestByRegion(
   { phrases, services, asked, mayAsk = true }: { phrases: PhraseStore; services: Services; asked: AskedStore } & MayAsk,
   phrase: string,

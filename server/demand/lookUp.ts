@@ -28,7 +28,7 @@ const ASKED = 500
 /**
  * Makes sure the store has figures of phrases a person put in the tray by hand: those unknown in
  * the region are asked for. What no service tells stays unknown, and is not asked for again at once.
- * @returns what could not be had, in words.
+ * @returns what could not be loaded, in words.
  */
 export async function fetchMissingVolumes(
   { phrases, services, asked, mayAsk = true }: Deps,

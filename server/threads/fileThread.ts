@@ -18,7 +18,13 @@ const thread = {
    * Copies the file as it is at this moment. In one step: between two, another connection's write would begin it anew.
    */
   copy: async (to: string): Promise<void> => {
-    await db.backup(to, { progress: () => ALL })
+    try {
+      await db.backup(to, { progress: () => ALL })
+    } catch (error) {
+      // Of an error only its name and message come out of a thread: the code by which a full disk is known goes as name.
+      if (error instanceof Database.SqliteError) error.name = error.code
+      throw error
+    }
   },
 }
 export type FileThread = typeof thread

@@ -5,7 +5,7 @@ import { restartingThread } from './restartingThread'
 export interface FileWork {
   /** What takes space in the file. Those who ask meanwhile are answered together. */
   space: () => Promise<SpaceAnswer>
-  /** Copies the file while it is being used. */
+  /** Copies the file while it is being used. @throws Error with SQLite's code, as a connection of one's own would. */
   copy: (to: string) => Promise<void>
   close: () => Promise<void>
 }
@@ -27,7 +27,12 @@ export function startFileWork(entry: string, file: string): FileWork {
         .finally(() => {
           underWay = null
         })),
-    copy: to => thread.ask(remote => remote.copy(to)),
+    copy: to =>
+      thread
+        .ask(remote => remote.copy(to))
+        .catch((error: Error) => {
+          throw error.name.startsWith('SQLITE_') ? Object.assign(error, { code: error.name }) : error
+        }),
     close: thread.close,
   }
 }

@@ -123,7 +123,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
           </table>
           <p class="muted small">
             <template v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`"
-              >{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: {{ inFull(figure.volume, 'a month') }}, told
+              >{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: {{ inFull(figure.volume, 'a month') }}, as of
               {{ dateTime(figure.at) }}.
             </template>
             <template v-if="detail.monthsEnd">Last complete month: {{ monthName(detail.monthsEnd) }}. </template>

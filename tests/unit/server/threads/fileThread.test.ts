@@ -1,0 +1,65 @@
+import Database from 'better-sqlite3'
+import { buildSync } from 'esbuild'
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { makeBackup } from '../../../../server/data/backups'
+import { briefStore } from '../../../../server/data/briefs'
+import { openUserData, type Db } from '../../../../server/data/open'
+import { startFileWork, type FileWork } from '../../../../server/threads/startFileWork'
+import { MIGRATIONS, temporaryFolder } from '../files'
+
+const folder = temporaryFolder()
+const file = join(folder, 'data.sqlite')
+// Beside the packages it loads.
+const entry = join(process.cwd(), 'node_modules/.cache/fonetra-file-thread.mjs')
+let db: Db
+let work: FileWork
+
+beforeAll(() => {
+  buildSync({
+    entryPoints: [join(process.cwd(), 'server/threads/fileThread.ts')],
+    outfile: entry,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    external: ['better-sqlite3'],
+    banner: { js: 'import { createRequire } from "node:module"; const require = createRequire(import.meta.url);' },
+  })
+  db = openUserData(file, { migrations: MIGRATIONS })
+  work = startFileWork(entry, file)
+})
+afterAll(async () => {
+  await work.close()
+  db.close()
+})
+
+test('a copy made while others write is whole and has what was saved before it', async () => {
+  const briefs = briefStore(db)
+  const { id } = briefs.create({ topic: 'Before' })
+  const to = join(folder, 'copy.sqlite')
+  let done = false
+  const copied = work.copy(to).finally(() => {
+    done = true
+  })
+  for (let n = 0; !done; n++) {
+    briefs.create({ topic: `Meanwhile ${n}` })
+    await new Promise(resolve => setImmediate(resolve))
+  }
+  await copied
+  const copy = new Database(to, { readonly: true })
+  try {
+    expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')
+    expect(briefStore(copy).get(id)!.fields.topic).toBe('Before')
+  } finally {
+    copy.close()
+  }
+})
+
+test('why it cannot be copied comes out of the thread with its code, and a backup says it plainly', async () => {
+  const taken = join(folder, 'a folder')
+  mkdirSync(taken)
+  await expect(work.copy(taken)).rejects.toMatchObject({ code: 'SQLITE_CANTOPEN' })
+  await expect(makeBackup(() => work.copy(taken), file, 'by-hand')).rejects.toMatchObject({ fault: 'not-writable' })
+  // The thread is there for the next one.
+  expect((await work.space()).texts).toBeGreaterThan(0)
+})
