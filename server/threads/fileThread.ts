@@ -21,7 +21,8 @@ const thread = {
     try {
       await db.backup(to, { progress: () => ALL })
     } catch (error) {
-      // Of an error only its name and message come out of a thread: the code by which a full disk is known goes as name.
+      // Of an error only its name and message come out of a thread: the code by which a full disk is known goes as
+      // name.
       if (error instanceof Database.SqliteError) error.name = error.code
       throw error
     }
