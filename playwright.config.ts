@@ -5,7 +5,8 @@ import { CHROMIUM, CHROMIUM_ARGS } from './tests/e2e/chromium'
 export default defineConfig({
   testDir: 'tests/e2e',
   globalSetup: './tests/e2e/demoData.ts',
-  workers: 2,
+  // Half of a test is waiting for a page or a service: one more than a small machine has processors keeps them busy.
+  workers: 3,
   // What stands still ends; a machine at a third of its speed does not fail by that.
   timeout: 150_000,
   expect: { timeout: 30_000 },

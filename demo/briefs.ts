@@ -9,12 +9,17 @@ export const BRIEFS: BriefFields[] = [
     language: 'en',
     tray: {
       lead: 'how to clean bike chain',
-      support: ['lubricate bike chain', 'how to wax bike chain', 'clean bike chain at home', 'bike chain tips'],
+      support: [
+        'lubricate bike chain',
+        'how to wax bike chain',
+        'clean bike chain at home',
+        'bike chain cleaning tips',
+      ],
       setAside: ['clean gold chain', 'timing chain'],
     },
     title: 'How to clean bike chain and keep it quiet all winter',
     description:
-      'How to clean bike chain grime off in ten minutes, at home and without a stand. You will see which brush reaches the rollers, when to lubricate bike chain links and why less is more.\n\nIn the workshop in Marrowby we clean forty chains a week once the roads are salted. This is the order that keeps them quiet: brush, wipe, dry, one drop a link, wipe again. If you would rather not wipe at all, the last part shows how to wax bike chain links in an old pan.\n\n0:00 What salt does to a chain\n1:10 Clean bike chain at home\n4:30 Lubricate, one drop a link\n7:05 Wax instead of oil\n9:20 Bike chain tips for the ride home\n\nOur bench and opening hours: https://wheelshed.example/marrowby\nWhat do you use in winter, oil or wax? Tell us in the comments.\n\n#bikechain #bikecleaning #winterriding',
+      'How to clean bike chain grime off in ten minutes, at home and without a stand. You will see which brush reaches the rollers, when to lubricate bike chain links and why less is more.\n\nIn the workshop in Marrowby we clean forty chains a week once the roads are salted. This is the order that keeps them quiet: brush, wipe, dry, one drop a link, wipe again. If you would rather not wipe at all, the last part shows how to wax bike chain links in an old pan.\n\n0:00 What salt does to a chain\n1:10 Clean bike chain at home\n4:30 Lubricate, one drop a link\n7:05 Wax instead of oil\n9:20 Bike chain cleaning tips for the ride home\n\nOur bench and opening hours: https://wheelshed.example/marrowby\nWhat do you use in winter, oil or wax? Tell us in the comments.\n\n#bikechain #bikecleaning #winterriding',
     tags: [
       'how to clean bike chain',
       'clean bike chain',
@@ -48,7 +53,7 @@ export const BRIEFS: BriefFields[] = [
     tray: {
       lead: 'how to index a rear derailleur',
       support: ['rear derailleur not shifting', 'adjust rear derailleur', 'derailleur hanger', 'index rear derailer'],
-      setAside: ['rear derailleur vs rear shock', 'rear derailleur cheap'],
+      setAside: ['rear derailleur price', 'cheap rear derailleurs'],
     },
     title: 'Gears skipping? How to index a rear derailleur with one tool',
     description:

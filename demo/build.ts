@@ -59,7 +59,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
   const held = BRIEFS.flatMap(({ tray }) => [tray.lead, ...tray.support]).filter(phrase => phrase !== null)
   // Looks of the weeks before: the world's clock set back, so that pages show who rose and who fell.
   for (const daysBack of EARLIER_LOOKS) {
-    const then = openStandin(world, new Behaviour(), daysBack)
+    const then = openStandin(world, new Behaviour(), () => Date.now() - daysBack * DAY)
     const ago = { ...deps, services: then, now: () => Date.now() - daysBack * DAY }
     for await (const row of assess(ago, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
     then.close()

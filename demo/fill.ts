@@ -18,7 +18,7 @@ export interface FillOptions {
   importThread: string
   /** Asked before each file; one being imported is finished. */
   stopped?: () => boolean
-  tell?: (file: LargeFile, took: { seconds: number; rows: number }) => void
+  report?: (file: LargeFile, took: { seconds: number; rows: number }) => void
 }
 
 /** The names of files that are in the store, one a line: written after what they hold is on disk. */
@@ -36,7 +36,7 @@ export async function fill({
   migrations,
   importThread,
   stopped = () => false,
-  tell = () => undefined,
+  report = () => undefined,
 }: FillOptions): Promise<number> {
   const db = await openUserFile(join(data, 'fonetra.sqlite'), { migrations })
   try {
@@ -51,7 +51,7 @@ export async function fill({
       // Noted only once it is on disk: the import's own commits do not wait for that.
       db.pragma('wal_checkpoint(PASSIVE)')
       appendFileSync(doneList(data), `${file.name}\n`)
-      tell(file, { seconds: (performance.now() - startedAt) / 1000, rows })
+      report(file, { seconds: (performance.now() - startedAt) / 1000, rows })
     }
     return 0
 

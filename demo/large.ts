@@ -32,7 +32,7 @@ await withFolder(data, async () => {
     migrations: join(process.cwd(), 'server/data/migrations'),
     importThread: join(process.cwd(), '.output/workers/import.mjs'),
     stopped: () => stopped,
-    tell: ({ name }, took) => {
+    report: ({ name }, took) => {
       console.log(
         `  ${name}: ${took.rows.toLocaleString('en')} rows in ${took.seconds.toFixed(1)} s (${++n} of ${files.length}, ${seconds()} so far)`,
       )

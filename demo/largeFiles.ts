@@ -1,7 +1,8 @@
 import { existsSync, mkdirSync, renameSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { makePhrases, type WorldPhrase } from '../server/services/standin/phrases'
-import { makeChannels, makeVideos, type WorldVideo } from '../server/services/standin/videos'
+import { makeChannels } from '../server/services/standin/channels'
+import { makeVideos, type WorldVideo } from '../server/services/standin/videos'
 import { DEMO_SEED } from '../server/services/standin/world'
 
 export interface LargeSize {
@@ -69,7 +70,7 @@ function* pages(
 export function makeLargeFiles(
   folder: string,
   size: LargeSize,
-  tell: (name: string) => void = () => undefined,
+  report: (name: string) => void = () => undefined,
 ): LargeFile[] {
   mkdirSync(folder, { recursive: true })
   let world: { phrases: WorldPhrase[]; videos: WorldVideo[]; record: (video: WorldVideo) => object } | undefined
@@ -100,7 +101,7 @@ export function makeLargeFiles(
   const file = (name: string, kind: LargeFile['kind'], region: string, text: () => string) => {
     const path = join(folder, name)
     if (!existsSync(path)) {
-      tell(name)
+      report(name)
       writeFileSync(`${path}.part`, text())
       renameSync(`${path}.part`, path)
     }

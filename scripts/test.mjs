@@ -2,10 +2,10 @@
 import { spawn } from 'node:child_process'
 import { closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { PACKAGES, chromium } from './chromium.mjs'
 import { HOME, aptInstall, build, install, run, stop } from './prepare.mjs'
 
 const REPORTS = join(HOME, '.cache/reports')
-const CHROMIUM = process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium'
 let passed = 0
 let failed = 0
 
@@ -56,13 +56,13 @@ function add(file, read) {
 }
 
 async function browser() {
-  if (existsSync(CHROMIUM)) return
-  if (
-    !(await aptInstall(['chromium'], 'for the tests of the interface, about a minute, once')) ||
-    !existsSync(CHROMIUM)
-  )
+  for (const [name] of PACKAGES) {
+    if (chromium()) return
+    await aptInstall([name], 'for the tests of the interface, about a minute, once')
+  }
+  if (!chromium())
     stop(
-      `Chromium is not at ${CHROMIUM} and could not be installed. As root: apt-get install chromium; or name another by FONETRA_CHROMIUM.`,
+      `Chromium could not be installed. As root: apt-get install ${PACKAGES[0][0]}; or name another by FONETRA_CHROMIUM.`,
     )
 }
 
@@ -73,14 +73,14 @@ for (const file of [unit, e2e]) rmSync(file, { force: true })
 
 // Compiling keeps one core busy: what needs no database driver is done beside it.
 const checks = []
-let chromium
+let installed
 await install(() => {
   checks.push(
     beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']),
     beside('Format', 'npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']),
-    beside('Types', 'npx', ['--no-install', 'nuxt', 'typecheck']),
+    beside('Types', 'npm', ['run', '--silent', 'types']),
   )
-  chromium = browser()
+  installed = browser()
 })
 // Types and the build write the same folder.
 for (const told of checks) await told()
@@ -100,7 +100,7 @@ step('Units and the store', () => {
   }))
   if (code !== 0 && failed === 0) failed++
 })
-await chromium
+await installed
 step('The interface in Chromium', () => {
   const code = run('npx', ['--no-install', 'playwright', 'test'], { env: { FONETRA_TEST_REPORT: e2e } })
   add(e2e, ({ stats, errors }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length }))

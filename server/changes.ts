@@ -40,12 +40,12 @@ export class Changes {
     // Timers hold on to who asked; this one is nobody's.
     this.timer ??= this.asker.exit(() =>
       setTimeout(() => {
-        this.tell()
+        this.notify()
       }, TOGETHER).unref(),
     )
   }
 
-  private tell(): void {
+  private notify(): void {
     this.timer = undefined
     for (const [kind, { ids, by }] of this.due)
       for (const listener of this.listeners)

@@ -7,3 +7,20 @@ export interface ImportProgress {
 /** What an import streams, a line each: how far it is, and at the end its answer or why there is none. */
 export type ImportLine<Answer> =
   ImportProgress | { answer: Answer } | { status: number; error: { code: string; message: string; details: unknown } }
+
+/** What an import of result pages, videos and channels took in. */
+export interface PagesImported {
+  videos: number
+  channels: number
+  pages: number
+  /** Pages saved earlier with the same content. */
+  known: number
+  rejected: { line: number; reason: string }[]
+  rejectedMore: number
+}
+/** What an import of places took in. */
+export interface PlacesImported {
+  accepted: number
+  rejected: { line: number; reason: string }[]
+  rejectedMore: number
+}

@@ -51,7 +51,7 @@ export const phrasesQuerySchema = z.object({
   language: languageInput.default('en'),
   limit: z.coerce.number().int().min(1).max(1000).default(200),
   offset: z.coerce.number().int().min(0).default(0),
-  /** Terms parted by commas, of which the phrase must hold one with all its words; and such as it must not hold. */
+  /** Terms separated by commas: a phrase contains all words of one of the first, and none of the second. */
   contains: z.string().max(500).optional(),
   exclude: z.string().max(500).optional(),
   /** Only questions, only what rises, only what both sources suggest, only where web search shows videos. */
@@ -144,7 +144,7 @@ export interface PhrasesAnswer {
   monthsEnd: string | null
   modelVersion: number
   tookMs: number
-  /** What could not be had from a service, in words. */
+  /** What a service failed to deliver, in words. */
   missing: string[]
   /**
    * What the seed may have meant, where hardly any phrase holds its words: with what was changed to find it. None of

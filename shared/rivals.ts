@@ -174,3 +174,25 @@ export interface VideoAnswer extends Omit<ChannelVideo, 'upset'> {
   phrases: { phrase: string; region: string | null; rank: number }[]
   at: number
 }
+
+/** What is trending in a region, as last told by the site. */
+export interface TrendingAnswer {
+  region: string | null
+  at: number | null
+  source: string | null
+  /** All that is trending, whatever it is filtered by. */
+  total: number
+  problem: string | null
+  rows: TrendingRow[]
+}
+export interface TrendingRow {
+  rank: number
+  videoId: string
+  title: string
+  channel: { id: string; title: string; subscribers: number | null }
+  views: number | null
+  viewsPerDay: number | null
+  publishedAt: number | null
+  durationSeconds: number | null
+  thumbnail: string | null
+}

@@ -15,6 +15,8 @@ export const ownVideoSchema = z.object({
   publishedAt: z.number().int(),
 })
 
+export type OwnVideo = z.infer<typeof ownVideoSchema>
+
 export const workspacePatchSchema = z.object({
   name: name.optional(),
   /** My channel as a service or a feed describes it; `null` when its figures are entered by hand. */

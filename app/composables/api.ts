@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import type { AnswerOf, BodyOf, CallName, QueryOf } from '../../shared/api'
 import { WINDOW_HEADER } from '../../shared/changes'
 import { WINDOW } from './window'
 
@@ -24,34 +25,49 @@ export class ApiProblem extends Error {
   }
 }
 
-interface ApiOptions {
-  method?: string
-  query?: Record<string, string | number | null | undefined>
-  body?: unknown
-  file?: Blob
-  signal?: AbortSignal
-  keepalive?: boolean
-  accept?: string
-}
+/** The parameters of a call's path: `id` of `GET /api/lists/:id`. */
+type ParamsOf<Name extends string> = Name extends `${string}/:${infer Param}/${infer Rest}`
+  ? Record<Param, string> & ParamsOf<`/${Rest}`>
+  : Name extends `${string}/:${infer Param}`
+    ? Record<Param, string>
+    : unknown
 
-/** The path with its query; absent and empty parameters are left out. */
-export function apiPath(path: string, query: ApiOptions['query'] = {}): string {
+/** What a call is sent with. Its method and path are in its name, its types in `shared/api`. */
+export type ApiOptions<Name extends CallName> = (unknown extends ParamsOf<Name>
+  ? { params?: undefined }
+  : { params: ParamsOf<Name> }) &
+  (undefined extends BodyOf<Name> ? { body?: undefined } : { body: BodyOf<Name> }) & {
+    query?: QueryOf<Name>
+    /** The body where it is a file. */
+    file?: Blob
+    signal?: AbortSignal
+    keepalive?: boolean
+    accept?: string
+  }
+/** Options may be left out where nothing must be sent. */
+type Given<Name extends CallName> =
+  object extends ApiOptions<Name> ? [options?: ApiOptions<Name>] : [options: ApiOptions<Name>]
+
+/** The path of a call with its query; absent and empty parameters are left out. */
+export function apiPath<Name extends CallName>(name: Name, ...[options]: Given<Name>): string {
+  const { params, query } = (options ?? {}) as { params?: Record<string, string>; query?: Record<string, unknown> }
+  const path = name
+    .slice(name.indexOf(' ') + 1)
+    .replace(/:(\w+)/gu, (_, param: string) => encodeURIComponent(params![param]!))
   const search = new URLSearchParams()
-  for (const [name, value] of Object.entries(query))
-    if (value !== null && value !== undefined && value !== '') search.set(name, String(value))
+  for (const [parameter, value] of Object.entries(query ?? {}))
+    if (typeof value === 'number' || (typeof value === 'string' && value !== '')) search.set(parameter, String(value))
   const text = search.toString()
   return text ? `${path}?${text}` : path
 }
 
 /** Asks the server and gives the raw answer. @throws ApiProblem; with status 0 when the server cannot be reached. */
-export async function apiResponse(
-  path: string,
-  { method = 'GET', query, body, file, signal, keepalive, accept }: ApiOptions = {},
-): Promise<Response> {
+export async function apiResponse<Name extends CallName>(name: Name, ...given: Given<Name>): Promise<Response> {
+  const { body, file, signal, keepalive, accept } = given[0] ?? ({} as ApiOptions<Name>)
   let response: Response
   try {
-    response = await fetch(apiPath(path, query), {
-      method,
+    response = await fetch(apiPath(name, ...given), {
+      method: name.slice(0, name.indexOf(' ')),
       signal,
       keepalive,
       headers: {
@@ -71,27 +87,22 @@ export async function apiResponse(
     )
   }
   if (response.ok) return response
-  const told = (await response.json().catch(() => null)) as {
+  const answer = (await response.json().catch(() => null)) as {
     error?: { code: string; message: string; details: unknown }
   } | null
-  if (told?.error?.code.startsWith('data-')) dataProblem.value = told.error.message
-  if (told?.error?.code === 'key-needed') keyNeeded.value = true
+  if (answer?.error?.code.startsWith('data-')) dataProblem.value = answer.error.message
+  if (answer?.error?.code === 'key-needed') keyNeeded.value = true
   throw new ApiProblem(
     response.status,
-    told?.error?.code ?? 'unknown',
-    told?.error?.message ?? `The server answered ${response.status}.`,
-    told?.error?.details ?? null,
+    answer?.error?.code ?? 'unknown',
+    answer?.error?.message ?? `The server answered ${response.status}.`,
+    answer?.error?.details ?? null,
   )
 }
 
 /** Asks the server and reads the JSON it answers. */
-export async function api<Answer>(path: string, options?: ApiOptions): Promise<Answer> {
-  return (await (await apiResponse(path, options)).json()) as Answer
-}
-
-/** The lines of a streamed answer (NDJSON) as they come. */
-export async function* apiLines<Line>(path: string, options: ApiOptions): AsyncGenerator<Line> {
-  yield* readLines<Line>(await apiResponse(path, options))
+export async function api<Name extends CallName>(name: Name, ...given: Given<Name>): Promise<AnswerOf<Name>> {
+  return (await (await apiResponse(name, ...given)).json()) as AnswerOf<Name>
 }
 
 /** The lines of an answer that is being streamed. */
@@ -114,7 +125,7 @@ export async function* readLines<Line>(response: Response): AsyncGenerator<Line>
 export function messageOf(error: unknown): string {
   const first: unknown =
     error instanceof ApiProblem && error.code === 'bad-input' && Array.isArray(error.details) ? error.details[0] : null
-  const told = (first as { message?: unknown } | null)?.message
-  if (typeof told === 'string' && told.endsWith('.')) return told
+  const answer = (first as { message?: unknown } | null)?.message
+  if (typeof answer === 'string' && answer.endsWith('.')) return answer
   return error instanceof Error ? error.message : String(error)
 }

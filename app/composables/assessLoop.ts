@@ -49,8 +49,7 @@ export function useAssessLoop({ next, question, take, follow }: AssessLoop) {
     problem.value = ''
     try {
       for (let phrases = next(); phrases.length && !own.signal.aborted; phrases = next()) {
-        const response = await apiResponse('/api/phrases/assess', {
-          method: 'POST',
+        const response = await apiResponse('POST /api/phrases/assess', {
           body: { phrases, ...question() },
           signal: own.signal,
         })

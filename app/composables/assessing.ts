@@ -75,7 +75,7 @@ export function useAssessing() {
   /** Stops the work and keeps what it did. */
   function stop() {
     if (job)
-      void api(`/api/jobs/${job.id}`, { method: 'DELETE' }).catch((error: unknown) => {
+      void api('DELETE /api/jobs/:id', { params: { id: job.id } }).catch((error: unknown) => {
         problem.value = messageOf(error)
       })
     loop.stop()

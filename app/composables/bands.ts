@@ -2,10 +2,10 @@ import { channelDifficultyBand, channelWorthBand, difficultyBand, worthBand } fr
 import type { PhraseRow } from '../../shared/phrases'
 import type { Perspective } from '~/stores/workspace'
 
-type Judged = Pick<PhraseRow, 'difficulty' | 'chance' | 'worth'>
+type Figures = Pick<PhraseRow, 'difficulty' | 'chance' | 'worth'>
 
 /** The word for how hard a phrase is, for anyone or for my channel; empty where that is unknown. */
-export const hardness = ({ difficulty, chance }: Pick<Judged, 'difficulty' | 'chance'>, perspective: Perspective) =>
+export const hardness = ({ difficulty, chance }: Pick<Figures, 'difficulty' | 'chance'>, perspective: Perspective) =>
   perspective === 'channel' && chance !== null
     ? channelDifficultyBand(chance)
     : difficulty === null
@@ -13,8 +13,9 @@ export const hardness = ({ difficulty, chance }: Pick<Judged, 'difficulty' | 'ch
       : difficultyBand(difficulty)
 
 /** The word for what a phrase is worth, for anyone or for my channel; empty where that is unknown. */
-export function worthWord({ worth, chance }: Pick<Judged, 'worth' | 'chance'>, perspective: Perspective): string {
+export function worthWord({ worth, chance, difficulty }: Figures, perspective: Perspective): string {
   const figure = worth[perspective]
   if (figure === null) return ''
-  return perspective === 'channel' && chance !== null ? channelWorthBand(figure, chance) : worthBand(figure)
+  if (perspective === 'channel' && chance !== null) return channelWorthBand(figure, chance)
+  return difficulty === null ? '' : worthBand(figure, difficulty)
 }

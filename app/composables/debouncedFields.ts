@@ -17,7 +17,7 @@ export interface Typing<Name extends string> {
  */
 export function useDebouncedFields<Name extends string>(
   shown: () => Record<Name, string>,
-  tell: (texts: Partial<Record<Name, string>>) => unknown,
+  send: (texts: Partial<Record<Name, string>>) => unknown,
   { meant = (_, text) => text }: Typing<Name> = {},
 ) {
   const first = shown()
@@ -25,26 +25,26 @@ export function useDebouncedFields<Name extends string>(
   const typed = reactive({ ...first }) as Record<Name, string>
   const waiting = new Set<Name>()
   /** Told and not come back yet, in the order told: one on its way may be overtaken by the next. */
-  const told = Object.fromEntries(names.map(name => [name, []])) as unknown as Record<Name, string[]>
+  const sent = Object.fromEntries(names.map(name => [name, []])) as unknown as Record<Name, string[]>
 
   const rest = useDebounceFn(() => {
     const texts: Partial<Record<Name, string>> = {}
-    const kept = shown()
+    const saved = shown()
     for (const name of waiting) {
       const text = (texts[name] = meant(name, typed[name]))
-      if (text !== (told[name].at(-1) ?? kept[name])) told[name].push(text)
+      if (text !== (sent[name].at(-1) ?? saved[name])) sent[name].push(text)
     }
     waiting.clear()
-    if (Object.keys(texts).length) tell(texts)
+    if (Object.keys(texts).length) send(texts)
   }, REST)
 
   watch(shown, (now, before) => {
     for (const name of names) {
       if (now[name] === before[name]) continue
-      const own = told[name].indexOf(now[name])
-      told[name] = told[name].slice(own + 1)
+      const own = sent[name].indexOf(now[name])
+      sent[name] = sent[name].slice(own + 1)
       if (own >= 0 || waiting.has(name)) continue
-      told[name] = []
+      sent[name] = []
       typed[name] = now[name]
     }
   })

@@ -1,6 +1,10 @@
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import type { AnswerOf, CallName, QueryOf } from '../../shared/api'
 import type { ImportLine, ImportProgress } from '../../shared/imports'
-import { apiLines, ApiProblem } from '~/composables/api'
+import { apiResponse, ApiProblem, readLines, type ApiOptions } from '~/composables/api'
+
+/** The imports: their body is a file. */
+type ImportName = CallName & `POST /api/import/${string}`
 
 /** Before so much is done the pace says nothing. */
 const TELLING = 0.02
@@ -18,23 +22,19 @@ export function useImporting() {
    * @returns its answer, or `null` when it was stopped: what was kept by then stays.
    * @throws ApiProblem
    */
-  async function send<Answer>(
-    path: string,
+  async function send<Name extends ImportName>(
+    name: Name,
     file: File,
-    query: Record<string, string | null | undefined>,
-  ): Promise<Answer | null> {
+    query: QueryOf<Name>,
+  ): Promise<AnswerOf<Name> | null> {
     const own = (mine = new AbortController())
     progress.value = { part: null, said: 'Reading the file …' }
     left.value = null
     const startedAt = Date.now()
     try {
-      for await (const line of apiLines<ImportLine<Answer>>(path, {
-        method: 'POST',
-        file,
-        query,
-        signal: own.signal,
-        accept: 'application/x-ndjson',
-      })) {
+      const sent = { file, query, signal: own.signal, accept: 'application/x-ndjson' }
+      const response = await apiResponse<ImportName>(name, sent as ApiOptions<ImportName>)
+      for await (const line of readLines<ImportLine<AnswerOf<Name>>>(response)) {
         if ('answer' in line) return line.answer
         if ('error' in line) throw new ApiProblem(line.status, line.error.code, line.error.message, line.error.details)
         progress.value = line

@@ -9,7 +9,7 @@ export function useMutation(refresh: () => Promise<void> = () => Promise.resolve
       await work()
       await refresh()
     } catch (error) {
-      notices.tell(messageOf(error), { serious: true })
+      notices.show(messageOf(error), { serious: true })
     }
   }
 }

@@ -32,7 +32,7 @@ export function useOpenBrief(): Ref<boolean> {
         settled.value = true
         return
       } catch (error) {
-        notices.tell(messageOf(error), { serious: true })
+        notices.show(messageOf(error), { serious: true })
       }
     }
     await workspaces

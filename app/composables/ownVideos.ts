@@ -1,11 +1,5 @@
+import type { OwnVideo } from '../../shared/workspace'
 import { typedNumber } from './typedNumber'
-
-/** A video of one's own channel, as far as the channel's figures need it. */
-export interface OwnVideo {
-  title: string
-  views: number
-  publishedAt: number
-}
 
 /** Videos as lines of text: date; views; title. */
 export const ownVideosText = (videos: readonly OwnVideo[]): string =>
@@ -14,7 +8,7 @@ export const ownVideosText = (videos: readonly OwnVideo[]): string =>
     .join('\n')
 
 /** The videos of such lines. @throws Error that names the first line which is none. */
-export const ownVideosOf = (text: string): (OwnVideo & { id: string })[] =>
+export const ownVideosOf = (text: string): OwnVideo[] =>
   text
     .split('\n')
     .map(line => line.trim())

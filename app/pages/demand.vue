@@ -92,7 +92,7 @@ useViewKeys({
     if (phrase.value !== null) void open(null)
   },
 })
-const exclude = (word: string) => filter({ exclude: [query.value.exclude, word].filter(Boolean).join(', ') })
+const exclude = (words: string) => filter({ exclude: [query.value.exclude, words].filter(Boolean).join(', ') })
 </script>
 
 <template>

@@ -5,8 +5,8 @@ import { THEME_COLOURS } from '~/composables/themeColours'
 /** Vuetify with the product's roles; style elements carry the page's nonce. */
 export default defineNuxtPlugin(app => {
   const nonce = document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content
-  const kept = localStorage.getItem('fonetra.theme')
-  const dark = kept ? kept === 'dark' : window.matchMedia('(prefers-color-scheme: dark)').matches
+  const stored = localStorage.getItem('fonetra.theme')
+  const dark = stored ? stored === 'dark' : window.matchMedia('(prefers-color-scheme: dark)').matches
   app.vueApp.use(
     createVuetify({
       icons: { defaultSet: 'mdi', aliases, sets: { mdi } },

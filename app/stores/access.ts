@@ -23,7 +23,7 @@ export const useAccess = defineStore('access', () => {
 
   async function refresh() {
     try {
-      take(await api<SessionAnswer>('/api/session'))
+      take(await api('GET /api/session'))
     } finally {
       loaded.value = true
     }
@@ -31,13 +31,13 @@ export const useAccess = defineStore('access', () => {
 
   /** @throws ApiProblem when the key is not known. */
   async function signIn(key: string) {
-    await api<SessionAnswer>('/api/session', { method: 'POST', body: { key } })
+    await api('POST /api/session', { body: { key } })
     // What was asked for without a key was refused: everything is asked anew.
     location.reload()
   }
 
   async function signOut() {
-    await api('/api/session', { method: 'DELETE' })
+    await api('DELETE /api/session')
     location.reload()
   }
 

@@ -75,7 +75,7 @@ export const useBrief = defineStore('brief', () => {
     wanted = id
     if (brief.value?.id === id) return
     await flush()
-    const found = await api<Brief>(`/api/briefs/${id}`)
+    const found = await api('GET /api/briefs/:id', { params: { id } })
     // Another one was asked for meanwhile: this one would stand under its address.
     if (wanted !== id) return
     dirty.clear()
@@ -114,7 +114,7 @@ export const useBrief = defineStore('brief', () => {
 
   function set<Field extends BriefField>(field: Field, value: BriefFields[Field], fromOutside = false) {
     if (!brief.value || same(brief.value.fields[field], value)) return
-    if (access.reads) return notices.tell('Your key is read-only. Nothing was changed.', { serious: true })
+    if (access.reads) return notices.show('Your key is read-only. Nothing was changed.', { serious: true })
     assign(field, plain(value))
     if (fromOutside) outside.value++
     dirty.add(field)
@@ -137,7 +137,7 @@ export const useBrief = defineStore('brief', () => {
     }
     set(field, value, true)
     if (access.reads) return
-    notices.tell(text, { undo: () => takeBack(step) })
+    notices.show(text, { undo: () => takeBack(step) })
   }
 
   /**
@@ -149,7 +149,7 @@ export const useBrief = defineStore('brief', () => {
     if (!brief.value) return
     const { fields } = brief.value
     if (!same(fields[fix.field], base ?? ''))
-      return notices.tell('The text has changed since. Try again.', { serious: true })
+      return notices.show('The text has changed since. Try again.', { serious: true })
     if (fix.field === 'tags') change(text, 'tags', applyList(fields.tags, fix.edits))
     else change(text, fix.field, applyText(fields[fix.field], fix.edits))
   }
@@ -175,13 +175,13 @@ export const useBrief = defineStore('brief', () => {
       if (!same(brief.value.fields[field], after)) throw changedSince
       return set(field, before, true)
     }
-    const found = await api<Brief>(`/api/briefs/${id}`)
+    const found = await api('GET /api/briefs/:id', { params: { id } })
     if (!same(found.fields[field], after)) throw changedSince
-    await api(`/api/briefs/${id}`, {
-      method: 'PATCH',
+    await api('PATCH /api/briefs/:id', {
+      params: { id },
       body: { editId: uuid(), client, fields: { [field]: { revision: found.revisions[field], value: before } } },
     })
-    notices.tell(`Undone in “${topic}”.`)
+    notices.show(`Undone in “${topic}”.`)
   }
 
   function schedule() {
@@ -200,7 +200,7 @@ export const useBrief = defineStore('brief', () => {
     firstChange = 0
     status.value = 'saving'
     const { id } = brief.value
-    underWay = api<PatchAnswer>(`/api/briefs/${id}`, { method: 'PATCH', body: sent, keepalive })
+    underWay = api('PATCH /api/briefs/:id', { params: { id }, body: sent, keepalive })
       .then(
         answer => ({ answer }),
         (error: unknown) => ({ error }),
@@ -251,8 +251,8 @@ export const useBrief = defineStore('brief', () => {
     brief.value.revisions[field] = conflict.revision
     if (keep === 'theirs') {
       // What gives way stays in the field's history.
-      void api(`/api/briefs/${brief.value.id}/history`, {
-        method: 'POST',
+      void api('POST /api/briefs/:id/history', {
+        params: { id: brief.value.id },
         body: { field, value: brief.value.fields[field] },
       }).catch((error: unknown) => {
         problem.value = messageOf(error)
@@ -280,7 +280,7 @@ export const useBrief = defineStore('brief', () => {
   async function follow() {
     const id = brief.value?.id
     if (!id || conflicts.value) return
-    const found = await api<Brief>(`/api/briefs/${id}`).catch(() => null)
+    const found = await api('GET /api/briefs/:id', { params: { id } }).catch(() => null)
     if (!found || brief.value?.id !== id) return
     for (const field of Object.keys(found.fields) as BriefField[]) {
       if (dirty.has(field) || sent?.fields[field] || found.revisions[field] <= brief.value.revisions[field]) continue

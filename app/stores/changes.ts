@@ -5,7 +5,7 @@ import { WINDOW } from '~/composables/window'
 
 /** How long after the stream broke off it is opened again, in milliseconds. */
 const AGAIN = 5000
-type Told = { now: Revisions } | { change: Change }
+type Message = { now: Revisions } | { change: Change }
 
 /**
  * A revision for each kind of thing, which grows when another window or the server itself changed something of it, or
@@ -26,17 +26,17 @@ export const useChanges = defineStore('changes', () => {
     revisions[kind]++
   }
 
-  function take(told: Told) {
-    if ('now' in told) {
+  function take(message: Message) {
+    if ('now' in message) {
       const before = known
-      known = told.now
+      known = message.now
       // What happened while nobody listened is only known to have happened.
       if (before ?? missed)
         for (const kind of KINDS)
-          if (before?.run !== told.now.run || before?.revisions[kind] !== told.now.revisions[kind]) changed(kind)
+          if (before?.run !== message.now.run || before?.revisions[kind] !== message.now.revisions[kind]) changed(kind)
       return
     }
-    const { kind, revision, ids, by } = told.change
+    const { kind, revision, ids, by } = message.change
     if (known) known.revisions[kind] = revision
     if (by !== WINDOW || kind === 'jobs') changed(kind, ids)
   }
@@ -45,20 +45,20 @@ export const useChanges = defineStore('changes', () => {
   function listen() {
     const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonetra.changes')
     if (others)
-      others.onmessage = ({ data }: MessageEvent<Told>) => {
+      others.onmessage = ({ data }: MessageEvent<Message>) => {
         take(data)
       }
     const open = () => {
       const stream = new EventSource('/api/changes')
-      const tell = (told: Told) => {
-        take(told)
-        others?.postMessage(told)
+      const pass = (message: Message) => {
+        take(message)
+        others?.postMessage(message)
       }
       stream.addEventListener('now', event => {
-        tell({ now: JSON.parse((event as MessageEvent<string>).data) as Revisions })
+        pass({ now: JSON.parse((event as MessageEvent<string>).data) as Revisions })
       })
       stream.addEventListener('change', event => {
-        tell({ change: JSON.parse((event as MessageEvent<string>).data) as Change })
+        pass({ change: JSON.parse((event as MessageEvent<string>).data) as Change })
       })
       // A browser tries again by itself only where it was answered at all.
       stream.onerror = () => {

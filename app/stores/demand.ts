@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { JobState } from '../../shared/jobs'
 import type { AssessedRow, PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { useAssessLoop } from '~/composables/assessLoop'
@@ -94,8 +93,7 @@ export const useDemand = defineStore('demand', () => {
     }
     state.value = 'loading'
     try {
-      const got = await api<PhrasesAnswer>('/api/phrases', {
-        method: access.askMethod,
+      const got = await api(`${access.askMethod} /api/phrases`, {
         query: { ...parameters(query, 0), language, anew: anew === 'services' ? '1' : undefined },
         signal: mine.signal,
       })
@@ -125,7 +123,7 @@ export const useDemand = defineStore('demand', () => {
   async function more(language = 'en', signal = asking?.signal) {
     if (signal?.aborted || !asked || !answer.value || rows.value.length >= answer.value.total) return
     try {
-      const got = await api<PhrasesAnswer>('/api/phrases', {
+      const got = await api('GET /api/phrases', {
         query: { ...parameters(asked, rows.value.length), language },
         signal,
       })
@@ -136,7 +134,7 @@ export const useDemand = defineStore('demand', () => {
       // Unless a person stopped it, assessing goes on with what came.
       if (!stopped && !assessing.value && !assessProblem.value) void assess(language)
     } catch (error) {
-      if (!signal?.aborted) notices.tell(messageOf(error), { serious: true })
+      if (!signal?.aborted) notices.show(messageOf(error), { serious: true })
     }
   }
 
@@ -197,14 +195,13 @@ export const useDemand = defineStore('demand', () => {
       for (let offset = 0; offset < (answer.value?.total ?? 0) && phrases.length < 20_000; offset += PAGE) {
         phrases.push(
           ...(
-            await api<PhrasesAnswer>('/api/phrases', {
+            await api('GET /api/phrases', {
               query: { ...parameters(asked, offset), limit: PAGE, offset, language },
             })
           ).rows.map(row => row.phrase),
         )
       }
-      const { job } = await api<{ job: JobState }>('/api/phrases/assess', {
-        method: 'POST',
+      const { job } = await api('POST /api/phrases/assess', {
         body: {
           phrases,
           region: asked.region,
@@ -216,7 +213,7 @@ export const useDemand = defineStore('demand', () => {
       stop()
       await jobs.follow(job)
     } catch (error) {
-      notices.tell(messageOf(error), { serious: true })
+      notices.show(messageOf(error), { serious: true })
     }
   }
 

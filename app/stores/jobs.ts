@@ -23,16 +23,16 @@ export const useJobs = defineStore('jobs', () => {
     clearTimeout(timer)
     const before = running.value.map(job => job.id)
     try {
-      jobs.value = (await api<{ jobs: JobState[] }>('/api/jobs')).jobs
+      jobs.value = (await api('GET /api/jobs')).jobs
     } catch {
       /* The server is away: asked again below, and whatever else is wanted says so. */
     }
     for (const job of jobs.value) {
       if (!before.includes(job.id) || job.state === 'running') continue
       ended.value++
-      if (job.state === 'failed') notices.tell(`${job.title}: ${job.problem ?? 'failed'}`, { serious: true })
+      if (job.state === 'failed') notices.show(`${job.title}: ${job.problem ?? 'failed'}`, { serious: true })
       else
-        notices.tell(
+        notices.show(
           `${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${inDigits(job.done)} of ${inDigits(job.total)}, which stay`}.`,
         )
     }
@@ -48,7 +48,7 @@ export const useJobs = defineStore('jobs', () => {
     try {
       await work()
     } catch (error) {
-      notices.tell(messageOf(error), { serious: true })
+      notices.show(messageOf(error), { serious: true })
     }
     await refresh()
   }
@@ -59,8 +59,8 @@ export const useJobs = defineStore('jobs', () => {
     interrupted,
     ended,
     refresh,
-    stop: (id: string) => act(() => api(`/api/jobs/${id}`, { method: 'DELETE' })),
-    resume: (id: string) => act(() => api(`/api/jobs/${id}/resume`, { method: 'POST' })),
+    stop: (id: string) => act(() => api('DELETE /api/jobs/:id', { params: { id } })),
+    resume: (id: string) => act(() => api('POST /api/jobs/:id/resume', { params: { id } })),
     /** Follows work just begun. */
     follow: async (job: JobState) => {
       jobs.value = [job, ...jobs.value]

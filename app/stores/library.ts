@@ -20,7 +20,7 @@ export const useLibrary = defineStore('library', () => {
   async function refresh() {
     if (state.value !== 'ready') state.value = 'loading'
     try {
-      briefs.value = (await api<{ briefs: BriefLine[] }>('/api/briefs')).briefs
+      briefs.value = (await api('GET /api/briefs')).briefs
       state.value = 'ready'
     } catch (error) {
       problem.value = messageOf(error)
@@ -37,8 +37,7 @@ export const useLibrary = defineStore('library', () => {
   )
 
   async function create(fields: Partial<BriefFields>): Promise<Brief> {
-    const brief = await api<Brief>('/api/briefs', {
-      method: 'POST',
+    const brief = await api('POST /api/briefs', {
       body: { id: uuid(), fields, workspace: workspace.id },
     })
     await refresh()
@@ -46,9 +45,9 @@ export const useLibrary = defineStore('library', () => {
   }
 
   async function duplicate(id: string): Promise<Brief> {
-    const brief = await api<Brief>('/api/briefs', { method: 'POST', body: { copyOf: id } })
+    const brief = await api('POST /api/briefs', { body: { copyOf: id } })
     await refresh()
-    notices.tell(`“${brief.fields.topic}” made.`, { undo: () => takeBack([brief]) })
+    notices.show(`“${brief.fields.topic}” made.`, { undo: () => takeBack([brief]) })
     return brief
   }
 
@@ -57,7 +56,7 @@ export const useLibrary = defineStore('library', () => {
     const changed: string[] = []
     for (const { id, updatedAt, fields } of made) {
       try {
-        await api(`/api/briefs/${id}`, { method: 'DELETE', query: { unchangedSince: updatedAt } })
+        await api('DELETE /api/briefs/:id', { params: { id }, query: { unchangedSince: updatedAt } })
       } catch (error) {
         if (!(error instanceof ApiProblem) || error.code !== 'changed-since') throw error
         changed.push(fields.topic || 'Untitled')
@@ -70,11 +69,11 @@ export const useLibrary = defineStore('library', () => {
 
   async function remove(id: string) {
     const line = briefs.value.find(each => each.id === id)
-    await api(`/api/briefs/${id}`, { method: 'DELETE' })
+    await api('DELETE /api/briefs/:id', { params: { id } })
     await refresh()
-    notices.tell(`“${line?.topic || 'Untitled'}” deleted.`, {
+    notices.show(`“${line?.topic || 'Untitled'}” deleted.`, {
       undo: async () => {
-        await api(`/api/briefs/${id}/restore`, { method: 'POST' })
+        await api('POST /api/briefs/:id/restore', { params: { id } })
         await refresh()
       },
     })

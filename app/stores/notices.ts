@@ -18,7 +18,7 @@ export const useNotices = defineStore('notices', () => {
   const spoken = ref('')
   let next = 1
 
-  function tell(text: string, more: Pick<Notice, 'undo' | 'undoLabel' | 'serious'> = {}) {
+  function show(text: string, more: Pick<Notice, 'undo' | 'undoLabel' | 'serious'> = {}) {
     current.value = { id: next++, text, ...more }
     spoken.value = text
   }
@@ -27,7 +27,7 @@ export const useNotices = defineStore('notices', () => {
     current,
     /** For screen readers: the last thing said. */
     spoken,
-    tell,
+    show,
     /** Says something to screen readers alone. */
     say: (text: string) => {
       spoken.value = text
@@ -43,7 +43,7 @@ export const useNotices = defineStore('notices', () => {
         await notice.undo()
         spoken.value = 'Undone.'
       } catch (error) {
-        tell(messageOf(error), { serious: true })
+        show(messageOf(error), { serious: true })
       }
     },
   }

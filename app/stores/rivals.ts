@@ -42,8 +42,7 @@ export const useRivals = defineStore('rivals', () => {
     state.value = 'loading'
     try {
       const { region, ...rest } = question
-      const got = await api<ResultsAnswer>('/api/results', {
-        method: access.askMethod,
+      const got = await api(`${access.askMethod} /api/results`, {
         query: { ...rest, region: region ?? EVERY_REGION, workspace: workspace.id, anew: anew ? '1' : undefined },
         signal: mine.signal,
       })
@@ -69,26 +68,25 @@ export const useRivals = defineStore('rivals', () => {
   const again = (anew = false) => (asked ? ask(asked, anew) : Promise.resolve())
 
   /** Takes results out as speaking of something else, or back in; every figure follows. */
-  async function setExcluded(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, of = asked, tell = true) {
+  async function setExcluded(rows: Pick<RivalRow, 'videoId' | 'title'>[], off: boolean, of = asked, announce = true) {
     if (!of) return
     const { phrase, language } = of
     try {
-      await api('/api/results/off-topic', {
-        method: 'PUT',
+      await api('PUT /api/results/off-topic', {
         body: { phrase, language, videoIds: rows.map(({ videoId }) => videoId), off },
       })
       // The way back may be taken while another page is shown.
       if (asked?.phrase === phrase && asked.language === language) await again()
       changes.changed('pages')
-      if (tell)
-        notices.tell(
+      if (announce)
+        notices.show(
           rows.length === 1
             ? `“${rows[0]!.title.slice(0, 60)}” ${off ? 'excluded' : 'restored'}.`
             : `${rows.length} results ${off ? 'excluded' : 'restored'}.`,
           { undo: () => setExcluded(rows, !off, of, false) },
         )
     } catch (error) {
-      notices.tell(messageOf(error), { serious: true })
+      notices.show(messageOf(error), { serious: true })
     }
   }
 

@@ -49,7 +49,7 @@ export const useTray = defineStore('tray', () => {
   function add(list: string[]) {
     const fresh = list.filter(phrase => phrase !== tray.value.lead && !tray.value.support.includes(phrase))
     if (!fresh.length)
-      return notices.tell(
+      return notices.show(
         list.length === 1 ? `“${list[0]}” is already in the tray.` : 'All of them are already in the tray.',
       )
     const rest = without(fresh)
@@ -98,8 +98,7 @@ export const useTray = defineStore('tray', () => {
     if (!fields || !list.length) return
     const mine = ++asked
     try {
-      const { rows } = await api<{ rows: PhraseRow[] }>('/api/phrases/figures', {
-        method: 'POST',
+      const { rows } = await api('POST /api/phrases/figures', {
         body: { phrases: list, region: fields.region, language: fields.language },
       })
       if (mine !== asked) return

@@ -35,7 +35,7 @@ export const useWorkspace = defineStore('workspace', () => {
 
   async function refresh() {
     try {
-      workspaces.value = (await api<{ workspaces: Workspace[] }>('/api/workspaces')).workspaces
+      workspaces.value = (await api('GET /api/workspaces')).workspaces
       problem.value = ''
     } catch (error) {
       problem.value = messageOf(error)

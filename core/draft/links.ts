@@ -32,17 +32,17 @@ const RUN = /\S+/gu
 const MAY_HOLD = /[^.]\.[^.]|:\/\//u
 
 /** Several checks ask for the links of one text, and a fix leaves most texts as they are. */
-const KEPT = 16
-const kept = new Map<string, readonly TextLink[]>()
+const CACHED = 16
+const cached = new Map<string, readonly TextLink[]>()
 
 /** Links in order of the text, with and without a scheme. Bare e-mail addresses are none. */
 export function linksOf(text: string): readonly TextLink[] {
   // Most texts hold no link; a dot within a word or a scheme is cheap to look for.
   if (!/[^\s.]\.[^\s.]|:\/\//u.test(text)) return []
-  let links = kept.get(text)
+  let links = cached.get(text)
   if (!links) {
-    if (kept.size >= KEPT) kept.clear()
-    kept.set(text, (links = findLinks(text)))
+    if (cached.size >= CACHED) cached.clear()
+    cached.set(text, (links = findLinks(text)))
   }
   return links
 }

@@ -52,11 +52,11 @@ export class FeedReader {
   private readonly head: Node = {}
   private held = 0
   private isFeed = false
-  private told: ChannelRecord | null = null
+  private latest: ChannelRecord | null = null
 
   /** @param tell told the channel before its first video, and again where more of it comes later. */
   constructor(
-    private readonly tell: { channel: (channel: ChannelRecord) => void; video: (video: VideoRecord) => void },
+    private readonly found: { channel: (channel: ChannelRecord) => void; video: (video: VideoRecord) => void },
   ) {
     let attributes = 0
     this.parser.on('doctype', () => {
@@ -142,17 +142,17 @@ export class FeedReader {
       above[name] = before === undefined ? done : [...many(before), done]
     } else {
       this.tellChannel()
-      const video = videoOfEntry(done, this.told!)
-      if (video) this.tell.video(video)
+      const video = videoOfEntry(done, this.latest!)
+      if (video) this.found.video(video)
     }
     if (!this.building.length) this.held = 0
   }
 
   private tellChannel(): void {
     const channel = channelOfHead(this.head)
-    if (JSON.stringify(channel) === JSON.stringify(this.told)) return
-    this.told = channel
-    this.tell.channel(channel)
+    if (JSON.stringify(channel) === JSON.stringify(this.latest)) return
+    this.latest = channel
+    this.found.channel(channel)
   }
 }
 
@@ -207,8 +207,8 @@ export function readMediaRss(xml: string): { channel: ChannelRecord; videos: Vid
   let channel: ChannelRecord | null = null
   const videos: VideoRecord[] = []
   const reader = new FeedReader({
-    channel: told => {
-      channel = told
+    channel: latest => {
+      channel = latest
     },
     video: video => {
       videos.push(video)

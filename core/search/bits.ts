@@ -90,6 +90,15 @@ export class Bits {
     return found.subarray(0, k)
   }
 
+  /** Those of some numbers that are not in the set, in their order. */
+  missing(numbers: Uint32Array): Uint32Array {
+    const found = new Uint32Array(numbers.length)
+    const { length } = numbers
+    let k = 0
+    for (let i = 0; i < length; i++) if (!this.has(numbers[i]!)) found[k++] = numbers[i]!
+    return found.subarray(0, k)
+  }
+
   /** The first of a list that are in the set, up to so many, of those within so many steps. */
   firstOf(numbers: Uint32Array, most: number, steps = numbers.length): Uint32Array {
     const { words } = this

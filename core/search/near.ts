@@ -6,13 +6,18 @@ export interface NearReading {
   why: string
 }
 
-/**
- * Ways to read a seed that finds nothing: other forms of its words, spelling corrected, words joined or split, and last
- * with a word left out. The likeliest comes first.
- *
- * @param norms the seed's words, normalised.
- */
-export function nearReadings(norms: readonly string[], vocabulary: Vocabulary): NearReading[] {
+/** What a seed that finds nothing may have meant. */
+export interface NearSeed {
+  /** Ways to read all of it, the likeliest first: other forms, spelling corrected, words joined or split. */
+  readings: NearReading[]
+  /** Each of its words in the forms that phrases hold, the spelling corrected; empty where it is like no known word. */
+  words: string[][]
+  /** What was changed of each word to come by its forms; `null` where nothing was. */
+  changes: (string | null)[]
+}
+
+/** @param norms the seed's words, normalised. */
+export function nearSeed(norms: readonly string[], vocabulary: Vocabulary): NearSeed {
   const readings: NearReading[] = []
   const add = (groups: string[][], changes: string[]) => {
     if (groups.length && changes.length && groups.every(group => group.length))
@@ -20,26 +25,27 @@ export function nearReadings(norms: readonly string[], vocabulary: Vocabulary): 
   }
 
   // Each word in every form that phrases hold; a word in no known form by what it may have been meant to be.
-  const changes: string[] = []
-  const corrected = norms.map(norm => {
+  const changes: (string | null)[] = norms.map(() => null)
+  const corrected = norms.map((norm, at) => {
     const forms = vocabulary.forms(norm).filter(form => vocabulary.isKnown(form))
     if (forms.length) {
       const others = forms.filter(form => form !== norm)
       if (others.length)
-        changes.push(
-          `“${norm}” also as ${others
-            .slice(0, 3)
-            .map(form => `“${form}”`)
-            .join(', ')}`,
-        )
+        changes[at] = `“${norm}” also as ${others
+          .slice(0, 3)
+          .map(form => `“${form}”`)
+          .join(', ')}`
       return forms
     }
     const [best] = vocabulary.corrections(norm)
     if (!best) return []
-    changes.push(`“${norm}” read as “${best}”`)
+    changes[at] = `“${norm}” read as “${best}”`
     return vocabulary.forms(best).filter(form => vocabulary.isKnown(form))
   })
-  add(corrected, changes)
+  add(
+    corrected,
+    changes.filter(change => change !== null),
+  )
 
   for (const [i, norm] of norms.entries()) {
     const groups = (instead: string[][], width: number) => [
@@ -62,15 +68,5 @@ export function nearReadings(norms: readonly string[], vocabulary: Vocabulary): 
     for (const other of corrected[i]!.length && vocabulary.isKnown(norm) ? [] : vocabulary.corrections(norm).slice(1))
       add(groups([[other]], 1), [`“${norm}” read as “${other}”`])
   }
-
-  // Most of the words: the one that the fewest phrases hold is left out first.
-  const held = (group: readonly string[]) => group.reduce((sum, word) => sum + vocabulary.phrases(word), 0)
-  if (norms.length > 1) {
-    for (const i of [...norms.keys()].sort((a, b) => held(corrected[a]!) - held(corrected[b]!)))
-      add(
-        corrected.filter((_, n) => n !== i),
-        [`without “${norms[i]!}”`],
-      )
-  }
-  return readings
+  return { readings, words: corrected, changes }
 }

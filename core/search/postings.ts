@@ -51,6 +51,11 @@ export class Postings {
     this.last[word] = at + 1
   }
 
+  /** Builds in what was added since, so that lists are read without being copied: after many were added at once. */
+  compact(): void {
+    if (this.links) this.build()
+  }
+
   private linksOf(word: number): number {
     let count = 0
     for (let link = this.first[word] ?? 0; link; link = this.nextLink[link - 1]!) count++

@@ -60,21 +60,21 @@ const stemOf = (stem: Stemmer, norm: string, form: string) => (form === norm ? s
  * While a text is typed all its lines but one stay as they were, and are not cut again. Past so many the memo starts
  * anew.
  */
-const LINES_KEPT = 4000
+const LINES_CACHED = 4000
 /** A longer line is cut anew each time: thousands of them would fill the memory. */
-const LONGEST_KEPT = 4000
+const LONGEST_CACHED = 4000
 const linesOf = new Map<string, Map<string, Line>>()
 /** Languages whose lines are kept at a time. */
 const LANGUAGES_KEPT = 4
 
 function readLine(raw: string, language: string): Line {
   const key = primaryLanguage(language)
-  let kept = linesOf.get(key)
-  if (!kept || kept.size >= LINES_KEPT) {
+  let cached = linesOf.get(key)
+  if (!cached || cached.size >= LINES_CACHED) {
     if (linesOf.size >= LANGUAGES_KEPT) linesOf.clear()
-    linesOf.set(key, (kept = new Map<string, Line>()))
+    linesOf.set(key, (cached = new Map<string, Line>()))
   }
-  let line = kept.get(raw)
+  let line = cached.get(raw)
   if (!line) {
     const stem = stemmerFor(language)
     const { norms, forms, stems, starts, ends } = (line = {
@@ -95,7 +95,7 @@ function readLine(raw: string, language: string): Line {
       },
       language,
     )
-    if (raw.length <= LONGEST_KEPT) kept.set(raw, line)
+    if (raw.length <= LONGEST_CACHED) cached.set(raw, line)
   }
   return line
 }

@@ -1,7 +1,7 @@
 import { Problem } from '../http/problem'
-import { route } from '../http/route'
+import { answering } from '../http/route'
 
-export default route(event => {
+export default answering(event => {
   throw new Problem(
     404,
     'no-such-path',

@@ -7,7 +7,7 @@ import { route } from '../http/route'
 const BREATH = 25_000
 
 /** Server-sent events: `now` with the revision of each kind of thing, then `change` whenever something changed. */
-export default route((event, { access }) => {
+export default route('GET /api/changes', (event, { access }) => {
   const stream = eventStream(event)
   const stop = changes.listen(change => {
     void stream.push({ event: 'change', data: JSON.stringify(change) })

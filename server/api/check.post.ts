@@ -1,8 +1,7 @@
-import { checkBodySchema } from '../../shared/check'
-import { bodyOf, route } from '../http/route'
+import { route } from '../http/route'
 import { profileOf, ruleSetOf } from '../http/scoring'
 
-export default route(async (event, { scoring }) => {
-  const { draft, phrases, ruleSet, profile, language } = await bodyOf(event, checkBodySchema)
+export default route('POST /api/check', async (event, { scoring }, { body }) => {
+  const { draft, phrases, ruleSet, profile, language } = body
   return scoring.score(draft, phrases, ruleSetOf(ruleSet), profileOf(profile), language)
 })

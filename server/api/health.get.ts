@@ -1,7 +1,7 @@
 import { version } from '../../package.json'
 import { route } from '../http/route'
 
-export default route((_event, { db }) => {
+export default route('GET /api/health', (_event, { db }) => {
   db.prepare('SELECT 1').get()
   return { ok: true, version }
 })

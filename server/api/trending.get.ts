@@ -1,29 +1,21 @@
-import { z } from 'zod'
 import { words } from '../../core/text/words'
 import { viewsPerDay } from '../../core/rivals/strength'
-import { languageInput, regionInput } from '../../core/text/inputs'
 import { askable } from '../http/askable'
-import { queryOf, route } from '../http/route'
+import { route } from '../http/route'
 import { toSiteVideo } from '../data/videos'
 import { isServiceFault, withRetry } from '../services/retry'
 
-const question = z.object({
-  region: regionInput,
-  language: languageInput.default('en'),
-  contains: z.string().max(200).optional(),
-  anew: z.enum(['0', '1']).optional(),
-})
 const AGE_MS = 3_600_000
 
 /** What is trending in a region, filtered by words of titles and tags. */
-export default route(async (event, runtime) => {
+export default route('GET /api/trending', async (event, runtime, { query }) => {
   const { videos, services, asked, mayAsk } = askable(event, runtime)
-  const { region, language, contains, anew } = queryOf(event, question)
-  const kept = videos.trending(region ?? '')
+  const { region, language, contains, anew } = query
+  const saved = videos.trending(region ?? '')
   let problem: string | null = null
   const what = ['trending', region ?? '']
   const waits = anew === '1' ? null : asked.waits(what)
-  const due = anew === '1' || !kept.length || Date.now() - kept[0]!.told_at > AGE_MS
+  const due = anew === '1' || !saved.length || Date.now() - saved[0]!.told_at > AGE_MS
   if (waits) problem = waits.problem
   else if (due && !mayAsk) problem = 'Showing saved data; the site was not contacted.'
   else if (due) {

@@ -132,7 +132,7 @@ export function videoStore(db: Db) {
     saveChannel(video.channel, at)
     const seen = videoAt.get(video.id)
     if (seen && seen.at > at) return seen.id
-    const told = [
+    const values = [
       video.channel.id,
       video.title,
       video.description,
@@ -146,8 +146,8 @@ export function videoStore(db: Db) {
       at,
       video.id,
     ]
-    if (!seen) return Number(addVideo.run(...told).lastInsertRowid)
-    setVideo.run(...told)
+    if (!seen) return Number(addVideo.run(...values).lastInsertRowid)
+    setVideo.run(...values)
     return seen.id
   }
 

@@ -109,14 +109,14 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
       )
     else {
       const before = one.get(id)!
-      const keep = <Value>(given: Value | undefined, old: Value) => (given === undefined ? old : given)
+      const orBefore = <Value>(given: Value | undefined, old: Value) => (given === undefined ? old : given)
       set.run(
-        keep(patch.name, before.name),
-        keep(patch.channelId, before.channel_id),
-        keep(patch.timeZone, before.time_zone),
-        keep(patch.subscribers, before.subscribers),
-        keep(patch.language, before.language),
-        keep(patch.region, before.region),
+        orBefore(patch.name, before.name),
+        orBefore(patch.channelId, before.channel_id),
+        orBefore(patch.timeZone, before.time_zone),
+        orBefore(patch.subscribers, before.subscribers),
+        orBefore(patch.language, before.language),
+        orBefore(patch.region, before.region),
         id,
       )
     }

@@ -93,20 +93,20 @@ async function askBlock(
 /** Reads pages in the reading thread and makes them ready to be kept. */
 async function readPages(
   { phrases, reader }: AssessDeps,
-  told: readonly ServicePage[],
+  received: readonly ServicePage[],
   region: string,
   language: string,
   depth: number,
   kind: PageKind,
 ): Promise<PageToKeep[]> {
   const read = await reader.read(
-    told.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })),
+    received.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })),
   )
   const ids = phrases.phraseIds(
-    told.map(page => page.phrase),
+    received.map(page => page.phrase),
     language,
   )
-  return told.map(({ search, block }, i) => ({
+  return received.map(({ search, block }, i) => ({
     phraseId: ids[i]!,
     region,
     kind,
@@ -208,7 +208,7 @@ export async function* assess(
     const problems = new Map<string, string>(mayAsk ? [] : lacking.map(phrase => [phrase, NOT_ASKED]))
     if (due.length)
       await alone(due.map(nameOf), async () => {
-        const told = await Promise.all(
+        const received = await Promise.all(
           due.map(phrase =>
             askPage(deps, phrase, region, language, 20, signal).catch((error: unknown) => {
               if (!isServiceFault(error) && !isStop(error)) throw error
@@ -220,7 +220,7 @@ export async function* assess(
         results.save(
           await readPages(
             deps,
-            told.filter(page => page !== null),
+            received.filter(page => page !== null),
             region,
             language,
             20,
@@ -281,11 +281,11 @@ export async function keptPage(
   }
   try {
     return await alone([name], async () => {
-      const told =
+      const received =
         kind === 'site'
           ? await askPage(deps, key, region, language, depth)
           : await askBlock(deps, key, region, language)
-      const [read] = await readPages(deps, [told], region, language, depth, kind)
+      const [read] = await readPages(deps, [received], region, language, depth, kind)
       results.save([read!])
       return { page: results.latest(read!.phraseId, region, kind)!, problem: null }
     })

@@ -13,9 +13,9 @@ export function briefJson({ id, createdAt, updatedAt, fields }: Brief): string {
 /** The phrases of a brief with their figures as last observed. */
 export function briefPhrases({ fields }: Brief, runtime: Runtime): string {
   const { tray, region, language } = fields
-  const tell = rowOf(runtime, region ?? '', language)
+  const rowFor = rowOf(runtime, region ?? '', language)
   const line = (role: string, phrase: string) => {
-    const row = tell(phrase)
+    const row = rowFor(phrase)
     return [
       role,
       phrase,

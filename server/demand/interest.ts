@@ -15,13 +15,13 @@ export async function interestByRegion(
   language: string,
 ): Promise<{ interest: { region: string; volume: number }[]; missing: string[] }> {
   const id = phrases.phraseId(phrase, language)
-  const kept = phrases.interest(id)
+  const saved = phrases.interest(id)
   const plain = (list: { region: string; volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
-  if (kept.length && Date.now() - kept[0]!.at < AGE_MS) return { interest: plain(kept), missing: [] }
-  if (!mayAsk) return { interest: plain(kept), missing: MISSING }
+  if (saved.length && Date.now() - saved[0]!.at < AGE_MS) return { interest: plain(saved), missing: [] }
+  if (!mayAsk) return { interest: plain(saved), missing: MISSING }
   const what = ['interest', language, phrase]
   const waits = asked.waits(what)
-  if (waits) return { interest: plain(kept), missing: waits.problem === null ? [] : MISSING }
+  if (waits) return { interest: plain(saved), missing: waits.problem === null ? [] : MISSING }
   try {
     const answer = await withRetry(() => services.demand.byRegion(phrase, language))
     if (!answer.data.length) asked.nothing([what])
@@ -30,6 +30,6 @@ export async function interestByRegion(
   } catch (error) {
     if (!isServiceFault(error)) throw error
     asked.failed([what], (error as Error).message)
-    return { interest: plain(kept), missing: MISSING }
+    return { interest: plain(saved), missing: MISSING }
   }
 }

@@ -48,6 +48,7 @@ export class LanguageIndex {
     private readonly weights: WorthWeights,
   ) {
     for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
+    this.postings.compact()
     for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
   }
 

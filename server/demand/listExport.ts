@@ -6,15 +6,15 @@ import type { PhraseRow } from '../../shared/phrases'
 const BATCH = 500
 const HEADERS = ['phrase', 'note', 'volume', 'change', 'videos', 'difficulty', 'worth', 'source']
 
-type Tell = (phrase: string) => PhraseRow | null
+type RowFor = (phrase: string) => PhraseRow | null
 
 /** A list as CSV, which can be imported again as it is, in pieces. @param tell what is known of a phrase. */
-export async function* listAsCsv(phrases: readonly ListPhrase[], tell: Tell): AsyncGenerator<string> {
+export async function* listAsCsv(phrases: readonly ListPhrase[], rowFor: RowFor): AsyncGenerator<string> {
   yield CSV_MARK + csvLines([HEADERS])
   yield* inPieces(phrases, batch =>
     csvLines(
       batch.map(({ phrase, note }) => {
-        const row = tell(phrase)
+        const row = rowFor(phrase)
         return [
           phrase,
           note,
@@ -34,11 +34,11 @@ export async function* listAsCsv(phrases: readonly ListPhrase[], tell: Tell): As
 export async function* listAsJson(
   { name, note }: Pick<ListLine, 'name' | 'note'>,
   phrases: readonly ListPhrase[],
-  tell: Tell,
+  rowFor: RowFor,
 ): AsyncGenerator<string> {
   yield `${JSON.stringify({ format: 1, kind: 'fonetra-list', name, note }).slice(0, -1)},"phrases":[`
   const line = (each: ListPhrase) => {
-    const row = tell(each.phrase)
+    const row = rowFor(each.phrase)
     const { volume = null, difficulty = null } = row ?? {}
     return JSON.stringify({
       phrase: each.phrase,

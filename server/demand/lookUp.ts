@@ -53,7 +53,7 @@ export async function fetchMissingVolumes(
       try {
         const answer = await withRetry(() => services.demand.volumes(part, each || null, language))
         const known = new Set(answer.data.figures.map(figure => phraseKey(figure.phrase)))
-        await keep(phrases, answer, each, language)
+        await saveAnswer(phrases, answer, each, language)
         const unanswered = part.filter(phrase => !known.has(phrase)).map(what)
         if (answer.complete) asked.nothing(unanswered)
         else {
@@ -71,7 +71,7 @@ export async function fetchMissingVolumes(
 }
 
 /** Saves a service's figures for phrases in a region; other requests are answered in between. */
-async function keep(
+async function saveAnswer(
   phrases: PhraseStore,
   { data: { figures, monthsEnd }, source, at }: Awaited<ReturnType<Services['demand']['volumes']>>,
   region: string,
@@ -110,16 +110,16 @@ export interface Look {
  */
 export async function lookUp(deps: Deps, seed: string, region: string, language: string, anew = false): Promise<Look> {
   const { phrases, mayAsk = true, now = Date.now } = deps
-  const kept = phrases.look(seed, region, language)
-  if (!mayAsk) return kept ?? { id: null, missing: ['data from the services (not requested yet)'] }
-  const young = kept !== null && now() - kept.at < (kept.missing.length ? RETRY_MS : LOOK_AGE_MS)
-  if (young && !anew) return kept
+  const saved = phrases.look(seed, region, language)
+  if (!mayAsk) return saved ?? { id: null, missing: ['data from the services (not requested yet)'] }
+  const young = saved !== null && now() - saved.at < (saved.missing.length ? RETRY_MS : LOOK_AGE_MS)
+  if (young && !anew) return saved
   const key = `${language}\n${region}\n${phraseKey(seed)}`
   let work = running.get(key)
   if (!work) running.set(key, (work = ask(deps, seed, region, language).finally(() => running.delete(key))))
-  if (!kept || anew) return work
+  if (!saved || anew) return work
   return {
-    ...kept,
+    ...saved,
     refreshing: work.catch((error: unknown) => {
       console.error('A look could not be refreshed:', error)
     }),
@@ -164,7 +164,7 @@ async function ask(
     const answer = await part(where, () => services.demand.volumes(all, each || null, language))
     if (!answer) continue
     if (!answer.complete && !missing.includes(where)) missing.push(where)
-    await keep(phrases, answer, each, language)
+    await saveAnswer(phrases, answer, each, language)
   }
   phrases.saveVia([...fromSite], language, 'video', now())
   phrases.saveVia([...fromWeb], language, 'web', now())

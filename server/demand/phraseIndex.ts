@@ -3,9 +3,12 @@ import { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { WORTH_WEIGHTS } from '../../core/demand/worth'
 import { Bits } from '../../core/search/bits'
+import { intersectGroups } from '../../core/search/intersect'
 import { atLeast, between, notAbove, withBit } from '../../core/search/scan'
-import { nearReadings } from '../../core/search/near'
+import { mostWords, MOST_WORDS } from '../../core/search/mostWords'
+import { nearSeed } from '../../core/search/near'
 import { selectRange } from '../../core/search/selectRange'
+import { listed } from '../../core/text/inWords'
 import { phraseKey, words } from '../../core/text/words'
 import type { PhrasesQuery } from '../../shared/phrases'
 import { indexRows, type IndexRows } from '../data/indexRows'
@@ -55,13 +58,12 @@ const FEW = 1000
 const STEPS = 60_000
 const SORTED = 16_384
 /** Sets of phrases kept: of seeds, and of filters. */
-const KEPT = 48
+const CACHED = 48
 /** Languages held at a time; one that was dropped is loaded again when it is asked for. */
 const LANGUAGES = 6
-/** So few phrases hold a seed's words that others near it are offered; so many of them; of seeds of so many words. */
+/** So few phrases hold a seed's words that others near it are offered; so many of them. */
 const HARDLY_ANY = 3
 const NEAR = 12
-const LONGEST_NEAR = 8
 /** Both kinds of source suggest a phrase. */
 const BOTH = 3
 
@@ -77,7 +79,7 @@ function withoutChannel(query: IndexQuestion['query']): IndexQuestion['query'] {
   return ofChannel ? { ...query, sort: { column: 'volume', direction: 'desc' } } : query
 }
 
-/** Terms parted by commas, each as its words. */
+/** Terms separated by commas, each as its words. */
 const termsOf = (list: string | undefined) =>
   (list ?? '')
     .split(',')
@@ -95,7 +97,7 @@ export class PhraseIndex {
   /** A phrase that names one of them is looking near it. */
   private places: PlaceNames | null = null
   /** Sets of phrases by what makes them, each with the state of the index it was made in. */
-  private readonly kept = new Map<string, { version: number; bits: Bits }>()
+  private readonly cached = new Map<string, { version: number; bits: Bits }>()
   private version = 0
 
   constructor(
@@ -195,12 +197,12 @@ export class PhraseIndex {
   /** A set kept from an earlier question, unless something has changed since. */
   private set(index: LanguageIndex, key: string, make: () => Bits): Bits {
     const name = `${index.language} ${key}`
-    const kept = this.kept.get(name)
+    const cached = this.cached.get(name)
     // What was asked for last is dropped last.
-    this.kept.delete(name)
-    const bits = kept?.version === this.version && kept.bits.size === index.size ? kept.bits : make()
-    if (this.kept.size >= KEPT) this.kept.delete(this.kept.keys().next().value!)
-    this.kept.set(name, { version: this.version, bits })
+    this.cached.delete(name)
+    const bits = cached?.version === this.version && cached.bits.size === index.size ? cached.bits : make()
+    if (this.cached.size >= CACHED) this.cached.delete(this.cached.keys().next().value!)
+    this.cached.set(name, { version: this.version, bits })
     return bits
   }
 
@@ -294,18 +296,26 @@ export class PhraseIndex {
     held: Bits,
   ): { id: number; why: string }[] {
     const norms = words(seed).map(word => word.norm)
-    if (norms.length > LONGEST_NEAR) return []
+    if (norms.length > MOST_WORDS) return []
+    const lists = (groups: readonly string[][]) => groups.map(group => group.map(norm => index.postings.of(norm)))
+    // The sets of its words are there already: the seed itself was looked up by them.
     if (this.holding(index, norms).count() > HARDLY_ANY) return []
     const found = new Map<number, string>()
-    for (const { groups, why } of nearReadings(norms, index.vocabulary())) {
-      const [first, ...others] = groups.map(group =>
-        group.map(norm => this.holding(index, [norm])).reduce((all, each) => all.or(each)),
-      )
-      const hits = others.reduce((all, each) => all.and(each), first!).without(held)
-      const most = selectRange(hits.list(hits.count()), lastKeys(index, region), 0, NEAR)
-      for (const n of most) if (!found.has(n) && found.size < NEAR) found.set(n, why)
-      if (found.size >= NEAR) break
+    /** Takes the most searched that were not found before. @returns whether there are enough. */
+    const take = (numbers: Uint32Array, why: string) => {
+      // Those found before may come again, and first.
+      for (const n of selectRange(held.missing(numbers), lastKeys(index, region), 0, NEAR + found.size))
+        if (found.size < NEAR && !found.has(n)) found.set(n, why)
+      return found.size >= NEAR
     }
+    const { readings, words: corrected, changes } = nearSeed(norms, index.vocabulary())
+    const enough = readings.some(({ groups, why }) => take(intersectGroups(lists(groups)), why))
+    if (!enough && norms.length > 1)
+      for (const { left, numbers } of mostWords(lists(corrected), index.size)) {
+        const changed = changes.filter((change, at) => change && !left.includes(at))
+        const without = `without ${listed(left.map(at => `“${norms[at]!}”`))}`
+        if (take(numbers, [...changed, without].join(', '))) break
+      }
     return [...found].map(([n, why]) => ({ id: index.ids[n]!, why }))
   }
 

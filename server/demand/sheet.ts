@@ -91,6 +91,7 @@ export function answerSheet(
       detail.phrase,
       seats.map(seat => ({
         id: seat.code,
+        channel: seat.channel_id,
         title: seat.title,
         tags: seat.tags === null ? null : (JSON.parse(seat.tags) as string[]),
       })),

@@ -39,15 +39,15 @@ export async function shortlist(
   return columns
 }
 
-/** @param kept the phrase's page, or why it could not be had. */
+/** @param kept the phrase's page, or why it could not be loaded. */
 async function columnOf(
   runtime: Runtime,
   phrase: string,
-  kept: Awaited<ReturnType<typeof keptPage>> | string,
+  found: Awaited<ReturnType<typeof keptPage>> | string,
   { region, language, workspace, viewer }: ShortlistFor,
 ): Promise<ShortlistColumn> {
   const { phrases, results } = runtime
-  const page = typeof kept === 'string' ? null : kept
+  const page = typeof found === 'string' ? null : found
   const detail = answerDetail(phrases, results, phrase, region, language, viewer)!
   // Others are answered in between: what the results mean is found by comparing each with each.
   await nextTurn()
@@ -73,6 +73,6 @@ async function columnOf(
     exactTitles: reading?.exactTitles ?? 0,
     competitionPerThousand: sheet.competitionPerThousand,
     meanings: sheet.meanings.map(each => each.name),
-    problem: typeof kept === 'string' ? kept : (kept?.problem ?? null),
+    problem: typeof found === 'string' ? found : (found?.problem ?? null),
   }
 }

@@ -1,4 +1,4 @@
-/** A name for a file that is offered: plain letters and digits, parted by hyphens. */
+/** A name for a file that is offered: plain letters and digits, separated by hyphens. */
 export function fileNameOf(text: string, otherwise: string): string {
   const parts =
     text

@@ -7,7 +7,10 @@ import {
   setResponseStatus,
   type H3Event,
 } from 'h3'
+import type { Readable } from 'node:stream'
 import type { ZodType } from 'zod'
+import { calls, type AnswerOf, type CallName, type GivenTo } from '../../shared/api'
+import type { Call } from '../../shared/api/call'
 import { WINDOW_HEADER } from '../../shared/changes'
 import { admit } from '../access/admit'
 import { changes, kindWritten } from '../changes'
@@ -24,16 +27,40 @@ const DEEPEST = 40
 /** An escape that may be half a character. */
 const ESCAPED_SURROGATE = /\\ud[89a-f]/iu
 
-/** A route: what it answers is sent as JSON, what it throws becomes the API's error shape. */
-export const route = <Answer>(handle: (event: H3Event, runtime: Runtime) => Answer | Promise<Answer>) =>
-  closedRoute(event => handle(event, useRuntime()))
+/** What is sent as it is: a text, a stream, nothing where an event stream was begun. Anything else is sent as JSON. */
+type Raw = string | Readable | ReadableStream | void
+type Answered<Name extends CallName> = AnswerOf<Name> | Raw
+
+/**
+ * A route of a declared call: its input is parsed as declared, what it answers is sent as JSON, what it throws becomes
+ * the API's error shape.
+ */
+export const route = <Name extends CallName>(
+  name: Name,
+  handle: (event: H3Event, runtime: Runtime, given: GivenTo<Name>) => Answered<Name> | Promise<Answered<Name>>,
+) => closedRoute(name, (event, given) => handle(event, useRuntime(), given))
+
+/** A route that also answers while the data cannot be opened. */
+export const closedRoute = <Name extends CallName>(
+  name: Name,
+  handle: (event: H3Event, given: GivenTo<Name>) => Answered<Name> | Promise<Answered<Name>>,
+) => {
+  const { query, repeated, body } = calls[name] as Call
+  return answering(async event => {
+    const given = {
+      query: query && queryOf(event, query, repeated),
+      body: body && (await bodyOf(event, body)),
+    }
+    return handle(event, given as GivenTo<Name>)
+  })
+}
 
 /** The window that asks, as it names itself. */
 const windowOf = (event: H3Event) => getRequestHeader(event, WINDOW_HEADER)?.slice(0, 60) ?? null
 
-/** A route that also answers while the data cannot be opened. */
-export function closedRoute<Answer>(handle: (event: H3Event) => Answer | Promise<Answer>) {
-  return defineEventHandler(async event => {
+/** Answers those who may ask, tells other windows what was written, and gives every error the API's shape. */
+export const answering = (handle: (event: H3Event) => unknown) =>
+  defineEventHandler(async event => {
     setResponseHeader(event, 'Cache-Control', 'no-store')
     try {
       const path = (event.context.matchedRoute as { path: string } | undefined)?.path ?? event.path
@@ -51,24 +78,23 @@ export function closedRoute<Answer>(handle: (event: H3Event) => Answer | Promise
       return body
     }
   })
-}
 
 /**
- * The query, parsed. A repeated parameter counts once, the first, unless it is one of those `listed`: its values come
- * as lines.
+ * The query, parsed. A repeated parameter counts once, the first, unless it is one of those `repeated`: its
+ * values come as lines.
  */
-export function queryOf<Output>(event: H3Event, schema: ZodType<Output>, listed: readonly string[] = []): Output {
+function queryOf<Output>(event: H3Event, schema: ZodType<Output>, repeated: readonly string[] = []): Output {
   const query = Object.fromEntries(
     Object.entries(getQuery(event)).map(([name, value]) => [
       name,
-      Array.isArray(value) ? (listed.includes(name) ? value.join('\n') : value[0]) : value,
+      Array.isArray(value) ? (repeated.includes(name) ? value.join('\n') : value[0]) : value,
     ]),
   )
   return schema.parse(Object.fromEntries(Object.entries(query).filter(([, value]) => value !== '')))
 }
 
 /** The JSON body, parsed. @throws Problem when it is too long or no JSON, ZodError when it does not fit. */
-export async function bodyOf<Output>(event: H3Event, schema: ZodType<Output>): Promise<Output> {
+async function bodyOf<Output>(event: H3Event, schema: ZodType<Output>): Promise<Output> {
   const raw = await readText(event, MAX_BODY)
   if (nesting(raw) > DEEPEST)
     throw new Problem(400, 'too-deep', `The body is nested deeper than ${DEEPEST} levels. Simplify it.`)

@@ -18,7 +18,7 @@ export interface Upload {
   /** Aborted when nobody waits for the answer any more. */
   gone: AbortSignal
   /** Says how far the work is; what comes in between two lines is left out. */
-  tell: (progress: ImportProgress) => void
+  report: (progress: ImportProgress) => void
 }
 
 /**
@@ -36,9 +36,9 @@ export async function withUpload<Answer>(
   event.node.res.once('close', () => {
     gone.abort()
   })
-  const done = async (tell: Upload['tell']) => {
+  const done = async (report: Upload['report']) => {
     try {
-      return await work({ file, gone: gone.signal, tell }).catch((error: Error & { code?: string }) => {
+      return await work({ file, gone: gone.signal, report }).catch((error: Error & { code?: string }) => {
         throw error instanceof Problem || error.code?.startsWith('SQLITE')
           ? error
           : new Problem(422, 'unreadable', error.message)
@@ -59,7 +59,7 @@ export async function withUpload<Answer>(
 }
 
 /** Lines of how far it is, then the answer or the error. */
-function streamed<Answer>(work: (tell: Upload['tell']) => Promise<Answer>): PassThrough {
+function streamed<Answer>(work: (report: Upload['report']) => Promise<Answer>): PassThrough {
   const lines = new PassThrough()
   // Whoever has left reads no more; the work learns it by its signal.
   lines.on('error', () => undefined)
@@ -67,12 +67,12 @@ function streamed<Answer>(work: (tell: Upload['tell']) => Promise<Answer>): Pass
     if (!lines.destroyed) lines.write(`${JSON.stringify(line)}\n`)
   }
   let toldAt = 0
-  const tell = (progress: ImportProgress) => {
+  const report = (progress: ImportProgress) => {
     if (Date.now() - toldAt < TOLD_EVERY) return
     toldAt = Date.now()
     say(progress)
   }
-  void work(tell)
+  void work(report)
     .then(
       answer => {
         say({ answer })

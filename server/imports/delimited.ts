@@ -128,13 +128,13 @@ class Records {
 export async function* delimitedLines(
   of: Pick<FileText, 'file' | 'size' | 'encoding'>,
   delimiter: string,
-  told?: (part: number) => void,
+  progress?: (part: number) => void,
   piece?: number,
 ): AsyncGenerator<DelimitedLine[]> {
   const records = new Records(delimiter)
   /** A carriage return whose line feed may be in the next piece. */
   let held = ''
-  for await (const decoded of textPieces(of, told, piece)) {
+  for await (const decoded of textPieces(of, progress, piece)) {
     let text = held + decoded
     held = text.endsWith('\r') ? '\r' : ''
     if (held) text = text.slice(0, -1)

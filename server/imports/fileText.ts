@@ -117,7 +117,7 @@ export function fileText(file: string): FileText {
  */
 export async function* textPieces(
   { file, size, encoding }: Pick<FileText, 'file' | 'size' | 'encoding'>,
-  told: (part: number) => void = () => undefined,
+  progress: (part: number) => void = () => undefined,
   piece = 1 << 17,
 ): AsyncGenerator<string> {
   const decoder = iconv.decodeStream(encoding)
@@ -125,7 +125,7 @@ export async function* textPieces(
   const source = createReadStream(file, { highWaterMark: piece })
   pipeline(source, decoder, () => undefined)
   for await (const text of decoder as AsyncIterable<string>) {
-    told(source.bytesRead / size)
+    progress(source.bytesRead / size)
     yield text
   }
 }
@@ -134,12 +134,12 @@ export async function* textPieces(
 export async function* textLines(
   of: FileText,
   longest: number,
-  told?: (part: number) => void,
+  progress?: (part: number) => void,
 ): AsyncGenerator<{ line: number; text: string | null }> {
   let rest = ''
   let line = 0
   let skipping = false
-  for await (const piece of textPieces(of, told)) {
+  for await (const piece of textPieces(of, progress)) {
     const lines = (rest + piece).split(/\r\n|\n|\r(?!$)/u)
     rest = lines.pop()!
     for (const text of lines) {

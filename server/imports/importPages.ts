@@ -1,4 +1,4 @@
-import type { ImportProgress } from '../../shared/imports'
+import type { ImportProgress, PagesImported } from '../../shared/imports'
 import type { PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
 import type { VideoStore } from '../data/videos'
@@ -6,15 +6,6 @@ import type { ImportedPage, PagesEvent } from './readPages'
 import { Refusals } from './refusals'
 import { inDigits } from '../../core/text/inWords'
 
-export interface PagesAnswer {
-  videos: number
-  channels: number
-  pages: number
-  /** Pages saved earlier with the same content. */
-  known: number
-  rejected: { line: number; reason: string }[]
-  rejectedMore: number
-}
 export interface ImportPagesDeps {
   phrases: PhraseStore
   results: ResultStore
@@ -28,7 +19,7 @@ export interface ImportPagesOptions {
   /** Ends it after the batch at work. */
   signal?: AbortSignal
   /** Told how far it is. */
-  tell?: (progress: ImportProgress) => void
+  report?: (progress: ImportProgress) => void
 }
 
 /**
@@ -41,8 +32,8 @@ export interface ImportPagesOptions {
 export async function importPages(
   { phrases, results, videos }: ImportPagesDeps,
   events: AsyncIterable<PagesEvent>,
-  { language, source, now, signal, tell }: ImportPagesOptions,
-): Promise<PagesAnswer> {
+  { language, source, now, signal, report }: ImportPagesOptions,
+): Promise<PagesImported> {
   const counts = { videos: 0, pages: 0, known: 0 }
   const refusals = new Refusals()
   const channels = new Set<string>()
@@ -98,10 +89,10 @@ export async function importPages(
       videos.saveVideos(event.list, now)
       counts.videos += event.list.length
       for (const video of event.list) channels.add(video.channel.id)
-      tell?.({ part: event.part, said: `${inDigits(counts.videos)} videos imported` })
+      report?.({ part: event.part, said: `${inDigits(counts.videos)} videos imported` })
     } else {
       keepPages(event.list)
-      tell?.({ part: event.part, said: `${inDigits(counts.pages)} result pages imported` })
+      report?.({ part: event.part, said: `${inDigits(counts.pages)} result pages imported` })
     }
     if (signal?.aborted) break
     await new Promise(resolve => setImmediate(resolve))

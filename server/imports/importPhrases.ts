@@ -21,7 +21,7 @@ export interface ImportOptions {
   /** Ends it after the batch at work. */
   signal?: AbortSignal
   /** Told how far it is, after each batch. */
-  tell?: (progress: ImportProgress) => void
+  report?: (progress: ImportProgress) => void
   now?: () => number
 }
 
@@ -49,7 +49,7 @@ export async function importPhrases(
   events: AsyncIterable<ListEvent>,
   options: ImportOptions,
 ): Promise<ImportResult> {
-  const { region, language, source, into, signal, tell, now = Date.now } = options
+  const { region, language, source, into, signal, report, now = Date.now } = options
   const refusals = new Refusals()
   const answer = { accepted: 0, updated: 0, columns: {} as Record<string, string> }
   const at = now()
@@ -70,7 +70,7 @@ export async function importPhrases(
     answer.accepted += saved.accepted
     answer.updated += saved.updated
     into?.(figures.map(each => each.phrase))
-    tell?.({ part: event.part, said: `${inDigits(answer.accepted + answer.updated)} phrases imported` })
+    report?.({ part: event.part, said: `${inDigits(answer.accepted + answer.updated)} phrases imported` })
     await new Promise(resolve => setImmediate(resolve))
     if (signal?.aborted) break
   }

@@ -36,15 +36,15 @@ function isLines({ beginning }: FileText): boolean {
  */
 export async function* jsonValues(
   of: FileText,
-  told: (part: number) => void = () => undefined,
+  progress: (part: number) => void = () => undefined,
 ): AsyncGenerator<JsonValue> {
   if (isLines(of)) {
-    yield* lines(of, told)
+    yield* lines(of, progress)
     return
   }
   if (of.size <= WHOLE) {
     let text = ''
-    for await (const piece of textPieces(of, told)) text += piece
+    for await (const piece of textPieces(of, progress)) text += piece
     const found = parsed(text.replace(/^\ufeff/u, ''))
     // The first line may be longer than what was looked at.
     if (
@@ -52,7 +52,7 @@ export async function* jsonValues(
       text.indexOf('\n') > of.beginning.length &&
       !('problem' in parsed(text.slice(0, text.indexOf('\n'))))
     ) {
-      yield* lines(of, told)
+      yield* lines(of, progress)
       return
     }
     if ('problem' in found)
@@ -60,11 +60,11 @@ export async function* jsonValues(
     yield { line: 1, value: found.value, whole: true }
     return
   }
-  yield* elements(of, told)
+  yield* elements(of, progress)
 }
 
-async function* lines(of: FileText, told: (part: number) => void): AsyncGenerator<JsonValue> {
-  for await (const { line, text } of textLines(of, LONGEST_LINE, told)) {
+async function* lines(of: FileText, progress: (part: number) => void): AsyncGenerator<JsonValue> {
+  for await (const { line, text } of textLines(of, LONGEST_LINE, progress)) {
     if (text === null) {
       yield { line, reason: `The line is longer than ${inDigits(LONGEST_LINE)} characters.` }
       continue
@@ -75,7 +75,7 @@ async function* lines(of: FileText, told: (part: number) => void): AsyncGenerato
   }
 }
 
-async function* elements(of: FileText, told: (part: number) => void): AsyncGenerator<JsonValue> {
+async function* elements(of: FileText, progress: (part: number) => void): AsyncGenerator<JsonValue> {
   const isList = of.beginning.trimStart().startsWith('[')
   const parser = new JSONParser({ paths: [isList ? '$.*' : '$.*.*'], keepStack: false })
   let due: unknown[] = []
@@ -85,7 +85,7 @@ async function* elements(of: FileText, told: (part: number) => void): AsyncGener
   }
   let first = true
   try {
-    for await (const piece of textPieces(of, told)) {
+    for await (const piece of textPieces(of, progress)) {
       parser.write(first ? piece.replace(/^\ufeff/u, '') : piece)
       first = false
       for (const value of due) yield { line: ++n, value, whole: false }

@@ -53,7 +53,7 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
   /** Values whose columns are not recognised yet. */
   let waiting: { line: number; value: unknown }[] = []
   let any = false
-  const tell = function* (): Generator<ListEvent> {
+  const flush = function* (): Generator<ListEvent> {
     const table = jsonRows(waiting.map(each => each.value))
     headers = table.headers
     columns = columnsFor(headers, table.rows.slice(0, SAMPLE), given)
@@ -61,27 +61,27 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
     if (columns.map) for (const [i, row] of table.rows.entries()) gathered.take(row, waiting[i]!.line, columns.map)
     waiting = []
   }
-  for await (const told of jsonValues(of, part => {
+  for await (const item of jsonValues(of, part => {
     read = part
   })) {
-    if ('reason' in told) {
-      gathered.refuse(told.line, told.reason)
+    if ('reason' in item) {
+      gathered.refuse(item.line, item.reason)
       continue
     }
     any = true
-    if (told.whole) {
-      const list = listIn(told.value)
+    if (item.whole) {
+      const list = listIn(item.value)
       if (!list) throw new Error('The JSON file contains no list of phrases.')
       waiting = list.map((value, i) => ({ line: i + 1, value }))
       break
     }
-    if (columns?.map) gathered.take(jsonRow(told.value, headers), told.line, columns.map)
+    if (columns?.map) gathered.take(jsonRow(item.value, headers), item.line, columns.map)
     else if (columns) break
-    else if (waiting.push(told) >= HEADED) yield* tell()
+    else if (waiting.push(item) >= HEADED) yield* flush()
     if (gathered.full) yield* gathered.batches(read)
   }
   if (!any) throw new Error('The file looks like JSON, but no line can be read.')
-  if (!columns) yield* tell()
+  if (!columns) yield* flush()
   if (columns!.map) yield* gathered.batches(1)
 }
 
@@ -150,10 +150,10 @@ async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGener
   reading: for await (const lines of delimitedLines(of, delimiterOf(firstLine), part => {
     read = part
   }))
-    for (const told of lines) {
-      const { line, cells } = told
+    for (const item of lines) {
+      const { line, cells } = item
       if (cells === null) {
-        gathered.refuse(line, told.reason)
+        gathered.refuse(line, item.reason)
         continue
       }
       if (cells.length === 1 && cells[0] === '') continue

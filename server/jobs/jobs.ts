@@ -115,7 +115,7 @@ export class Jobs {
       for await (const row of work(job.stop.signal)) {
         job.rows.push(row)
         job.state.done++
-        this.tell(job, 'row', row)
+        this.notify(job, 'row', row)
         if (Date.now() - job.written > WRITE_MS) this.write(job)
         if (job.stop.signal.aborted) break
       }
@@ -130,7 +130,7 @@ export class Jobs {
     // What is done is not taken up again.
     if (this.db.open && job.state.state === 'done') this.dropInput.run(job.state.id)
     if (this.db.open) this.prune.run()
-    this.tell(job, 'end', job.state)
+    this.notify(job, 'end', job.state)
     this.changed()
     job.listeners.clear()
   }
@@ -146,7 +146,7 @@ export class Jobs {
     job.written = Date.now()
   }
 
-  private tell(job: Job, name: string, data: unknown): void {
+  private notify(job: Job, name: string, data: unknown): void {
     for (const listener of job.listeners) listener({ name, data })
   }
 

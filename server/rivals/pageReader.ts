@@ -21,10 +21,10 @@ export interface PageReader {
 }
 
 /** Pages of one language follow one another: its reader is kept until another one is asked for. */
-let kept: { language: string; reader: RivalReader } | null = null
+let cached: { language: string; reader: RivalReader } | null = null
 function readerFor(language: string): RivalReader {
-  if (kept?.language !== language) kept = { language, reader: new RivalReader(language) }
-  return kept.reader
+  if (cached?.language !== language) cached = { language, reader: new RivalReader(language) }
+  return cached.reader
 }
 
 /** The strengths of one page's seats, and what its searchers want as far as wording or results tell. */

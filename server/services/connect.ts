@@ -1,6 +1,6 @@
 import { restartingThread, ThreadEnded } from '../threads/restartingThread'
 import { serviceError, type Services } from './contract'
-import type { Misbehaviour } from './standin/behaviour'
+import type { Misbehaviour } from '../../shared/services'
 import type { StandinThread } from './standin/thread'
 
 export interface ConnectedServices extends Services {

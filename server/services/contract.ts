@@ -33,6 +33,14 @@ export interface VolumeAnswer {
 export type SiteChannel = ChannelRecord
 export type SiteVideo = VideoRecord
 
+/** What is said in a video. */
+export interface SiteCaptions {
+  /** BCP 47. */
+  language: string
+  /** WebVTT. */
+  text: string
+}
+
 export interface SearchAnswer {
   /** The site's own count of videos with the phrase in their title. */
   /** `null` where the site does not tell it. */
@@ -47,6 +55,8 @@ export interface VideoSite {
   channel(id: string, language: string): Promise<Answer<SiteChannel | null>>
   channelVideos(id: string, language: string): Promise<Answer<SiteVideo[]>>
   trending(region: Region, language: string): Promise<Answer<SiteVideo[]>>
+  /** The captions of a video; `null` where it has none, or is not there. */
+  captions(id: string, language: string): Promise<Answer<SiteCaptions | null>>
 }
 
 export interface DemandData {

@@ -62,8 +62,8 @@ export function gate(ask: AskService): Services & { forget: () => void } {
 
   async function call(service: ServiceName, method: string, args: unknown[]): Promise<Answer<unknown>> {
     const key = JSON.stringify([service, method, args])
-    const kept = method === 'suggest' ? suggested.get(key) : undefined
-    if (kept && Date.now() - kept.at < SUGGESTED_MS) return kept.answer
+    const cached = method === 'suggest' ? suggested.get(key) : undefined
+    if (cached && Date.now() - cached.at < SUGGESTED_MS) return cached.answer
     let work = underWay.get(key)
     if (!work)
       underWay.set(

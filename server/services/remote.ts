@@ -40,7 +40,7 @@ async function readBounded(response: Response): Promise<string> {
   return text
 }
 
-/** Services that speak the contract of docs/services.md over HTTP. Every answer is checked before it is believed. */
+/** Services that speak the contract of docs/services.md over HTTP. Every answer is checked against the contract. */
 export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptions): Services {
   const base = trimSigns(address, /\//u, 'end')
   const ask = async (service: ServiceName, method: string, values: unknown[]): Promise<unknown> => {
@@ -67,15 +67,15 @@ export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptio
       throw serviceError('ServiceFailed', 'The service cannot be reached.')
     }
     if (!response.ok) throw faultOf(response.status)
-    let told: unknown
+    let received: unknown
     try {
-      told = JSON.parse(await readBounded(response))
+      received = JSON.parse(await readBounded(response))
     } catch (error) {
       throw error instanceof Error && error.name.startsWith('Service')
         ? error
         : serviceError('ServiceFailed', 'The answer of the service cannot be read.')
     }
-    const checked = output.safeParse(told)
+    const checked = output.safeParse(received)
     if (!checked.success) {
       const issue = checked.error.issues[0]!
       throw serviceError(

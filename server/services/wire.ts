@@ -69,6 +69,7 @@ export const CALLS = {
     channel: call({ id, language }, answer(channelSchema.nullable())),
     channelVideos: call({ id, language }, answer(z.array(videoSchema).max(5000))),
     trending: call({ region, language }, answer(z.array(videoSchema).max(200))),
+    captions: call({ id, language }, answer(z.object({ language, text: z.string().max(2_000_000) }).nullable())),
   },
   demand: {
     volumes: call(

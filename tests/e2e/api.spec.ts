@@ -15,7 +15,7 @@ test('what the API promises is there', async ({ app }) => {
   const phrases = (await call(app, '/api/phrases?seed=rear%20derailleur&region=GB&limit=1000&sort=worth:desc')).json
   expect(phrases.total).toBeGreaterThanOrEqual(200)
   // The API grows by addition: what was promised first is still there.
-  expect(Object.keys(phrases.rows[0])).toEqual(
+  expect(Object.keys(phrases.rows[0]!)).toEqual(
     expect.arrayContaining([
       'at',
       'change',
@@ -66,7 +66,7 @@ test('what the API promises is there', async ({ app }) => {
       titleMatches: expect.any(Number),
     })
     expect(page.rows.length).toBeLessThanOrEqual(depth)
-    if (depth === 20) expect(page.difficulty.page).toBe(lines[0].difficulty)
+    if (depth === 20) expect(page.difficulty!.page).toBe(lines[0].difficulty)
     expect(page.rows[0]).toMatchObject({ rank: 1, channel: { id: expect.any(String) }, strength: expect.any(Number) })
   }
   expect(
@@ -268,7 +268,7 @@ test('who accepts lines is told how far an import is, and has the answer or the 
       status: 422,
       error: {
         code: 'unknown-columns',
-        message: expect.stringContaining('named as the phrase') as string,
+        message: expect.stringContaining('named as the phrase') as unknown,
         details: { headers: ['x', 'y'], sample: [['1', '2']] },
       },
     },

@@ -1,5 +1,7 @@
+import { chromium } from '../../scripts/chromium.mjs'
+
 /** Debian's Chromium, or the one named. */
-export const CHROMIUM = process.env.FONETRA_CHROMIUM ?? '/usr/bin/chromium'
+export const CHROMIUM = chromium() ?? '/usr/bin/chromium'
 
 /**
  * What the browser would load for itself: the lists under its own address bar are pages of their own, opened with every

@@ -174,5 +174,5 @@ test('a score of the browser’s worker is the score of the API', async ({ page,
       body: { draft: fields, phrases: { lead: tray.lead, support: tray.support } },
     })
   ).json
-  await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent)} %`)
+  await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent!)} %`)
 })

@@ -71,10 +71,10 @@ test('a backup made by hand is restored, and the state before it can be had back
   const description = async () => (await call(app, `/api/briefs/${id}`)).json.fields.description
   expect(await description()).toBe('First')
   const { backups } = (await call(app, '/api/data')).json
-  expect(backups.map((each: { kind: string }) => each.kind).sort()).toEqual(['before-restore', 'by-hand'])
+  expect(backups.map(each => each.kind).sort()).toEqual(['before-restore', 'by-hand'])
   await call(app, '/api/data/restore', {
     method: 'POST',
-    body: { name: backups.find((each: { kind: string }) => each.kind === 'before-restore').name },
+    body: { name: backups.find(each => each.kind === 'before-restore')!.name },
   })
   expect(await description()).toBe('Second')
   expect((await call(app, '/api/data/restore', { method: 'POST', body: { name: '../fonetra.sqlite' } })).status).toBe(

@@ -87,11 +87,7 @@ test('two windows never overwrite each other: the second is told and shown both 
   await expect(title(other)).toHaveText('From elsewhere')
   // What gave way can still be found.
   await expect
-    .poll(async () =>
-      (await call(app, `/api/briefs/${id}/history?field=title`)).json.entries.map(
-        (entry: { value: string }) => entry.value,
-      ),
-    )
+    .poll(async () => (await call(app, `/api/briefs/${id}/history?field=title`)).json.entries.map(entry => entry.value))
     .toContain('Start here and there')
 })
 

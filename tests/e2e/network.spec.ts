@@ -90,7 +90,7 @@ test('each role does what it may, and no more', async ({ app, keys }) => {
     json: { error: { code: 'not-allowed', message: 'Your key is read-only. Nothing was changed.' } },
   })
   const { entries } = (await call(app, `/api/briefs/${id}/history?field=title`, { headers: by(keys.reader) })).json
-  expect(entries.map((each: { value: string; writer: string }) => [each.value, each.writer])).toEqual([
+  expect(entries.map(each => [each.value, each.writer])).toEqual([
     ['Title 1', 'The owner'],
     ['Title 0', 'The editor'],
   ])

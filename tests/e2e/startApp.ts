@@ -3,6 +3,7 @@ import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { AnswerOf, CallName } from '../../shared/api'
 import { server as serverOf } from '../../scripts/serve.mjs'
 
 /** The project: tests and benchmarks are started from there. */
@@ -99,9 +100,39 @@ export async function startApp({
   }
 }
 
-// What a test expects of an answer it states itself: a type here would only repeat it.
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-function jsonOf(text: string): any {
+/** The declared call that a method and a path with its query belong to; `never` for what is none. */
+type CallOf<Method extends string, Path extends string> = {
+  [Name in CallName]: Name extends `${Method} ${infer Pattern}`
+    ? Fits<Pattern, WithoutQuery<Path>> extends true
+      ? Name
+      : never
+    : never
+}[CallName]
+type WithoutQuery<Path> = Path extends `${infer Before}?${string}` ? Before : Path
+type Fits<Pattern, Path> = Pattern extends `${infer Part}/${infer Rest}`
+  ? Path extends `${infer Given}/${infer More}`
+    ? Fits<Part, Given> extends true
+      ? Fits<Rest, More>
+      : false
+    : false
+  : Pattern extends `:${string}`
+    ? Path extends `${string}/${string}`
+      ? false
+      : true
+    : Path extends Pattern
+      ? true
+      : false
+
+/** What a call answers, or the error it fails with: a test knows which of them it expects. */
+type Json<Method extends string, Path extends string> = [CallOf<Method, Path>] extends [never]
+  ? // What is none of the declared calls a test states itself.
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any
+    any
+  : AnswerOf<CallOf<Method, Path>> extends string
+    ? unknown
+    : AnswerOf<CallOf<Method, Path>> & { error: { code: string; message: string; details: unknown } }
+
+function jsonOf(text: string): unknown {
   try {
     return JSON.parse(text)
   } catch {
@@ -110,10 +141,10 @@ function jsonOf(text: string): any {
 }
 
 /** Asks the API of an app and gives status and body. */
-export async function call(
+export async function call<const Path extends string, const Method extends string = 'GET'>(
   app: RunningApp,
-  path: string,
-  options: { method?: string; body?: unknown; raw?: string | Buffer; headers?: Record<string, string> } = {},
+  path: Path,
+  options: { method?: Method; body?: unknown; raw?: string | Buffer; headers?: Record<string, string> } = {},
 ) {
   const { method = 'GET', body, raw, headers } = options
   const answer = await fetch(app.url + path, {
@@ -122,5 +153,5 @@ export async function call(
     ...(raw === undefined ? (body === undefined ? {} : { body: JSON.stringify(body) }) : { body: raw as BodyInit }),
   })
   const text = await answer.text()
-  return { status: answer.status, headers: answer.headers, text, json: jsonOf(text) }
+  return { status: answer.status, headers: answer.headers, text, json: jsonOf(text) as Json<Method, Path> }
 }

@@ -44,13 +44,13 @@ async function done(work: (list: string[]) => void) {
     work(list)
     selected.value = []
   } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   }
 }
 
 async function copy() {
   await copyText(selected.value.join('\n'))
-  notices.tell(`${selected.value.length === 1 ? 'Phrase' : `${selected.value.length} phrases`} copied, one per line.`)
+  notices.show(`${selected.value.length === 1 ? 'Phrase' : `${selected.value.length} phrases`} copied, one per line.`)
 }
 
 async function exportCsv(all: boolean) {

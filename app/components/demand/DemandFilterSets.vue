@@ -17,7 +17,7 @@ const problem = ref('')
 
 async function refresh() {
   try {
-    sets.value = (await api<{ sets: FilterSet[] }>('/api/filter-sets', { query: { workspace: workspace.id } })).sets
+    sets.value = (await api('GET /api/filter-sets', { query: { workspace: workspace.id } })).sets
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -36,7 +36,7 @@ async function save() {
   }
   try {
     const query = Object.fromEntries(Object.entries(props.filters).filter(([, value]) => value))
-    await api('/api/filter-sets', { method: 'POST', body: { workspace: workspace.id, name: title, query } })
+    await api('POST /api/filter-sets', { body: { workspace: workspace.id, name: title, query } })
     name.value = problem.value = ''
     await refresh()
   } catch (error) {
@@ -48,10 +48,10 @@ async function remove(set: FilterSet) {
   // They come back where they were, whichever workspace is open by then.
   const home = workspace.id
   try {
-    await api(`/api/filter-sets/${set.id}`, { method: 'DELETE' })
-    notices.tell(`Filters “${set.name}” deleted.`, {
+    await api('DELETE /api/filter-sets/:id', { params: { id: set.id } })
+    notices.show(`Filters “${set.name}” deleted.`, {
       undo: async () => {
-        await api('/api/filter-sets', { method: 'POST', body: { workspace: home, name: set.name, query: set.query } })
+        await api('POST /api/filter-sets', { body: { workspace: home, name: set.name, query: set.query } })
         await refresh()
       },
     })

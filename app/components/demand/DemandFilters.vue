@@ -59,7 +59,7 @@ function apply(filters: Record<DemandFilter, string>) {
     <v-text-field
       maxlength="400"
       class="wide"
-      label="Holds"
+      label="Contains"
       :model-value="typed.contains"
       title="Phrases with any of these words. Separate with commas: clean, wash"
       data-test="filter-contains"
@@ -68,7 +68,7 @@ function apply(filters: Record<DemandFilter, string>) {
     <v-text-field
       maxlength="400"
       class="wide"
-      label="Without"
+      label="Excludes"
       :model-value="typed.exclude"
       title="Hide phrases with any of these words. Separate with commas: gold, silver"
       data-test="filter-exclude"

@@ -19,8 +19,7 @@ async function load() {
   problem.value = ''
   const mine = ++asked
   try {
-    const got = await api<ClustersAnswer>('/api/phrases/clusters', {
-      method: 'POST',
+    const got = await api('POST /api/phrases/clusters', {
       body: { phrases: assessed.value, region: props.region, language: props.language },
     })
     if (mine === asked) answer.value = got

@@ -25,7 +25,7 @@ watch(
   now => {
     if (!now) {
       if (busy.value) {
-        notices.tell('Stopped. The rows read so far are saved. Import the list again to add the rest.')
+        notices.show('Stopped. The rows read so far are saved. Import the list again to add the rest.')
         emit('imported')
       }
       return stop()
@@ -77,7 +77,7 @@ async function send() {
     : ''
   problem.value = ''
   try {
-    const got = await sendFile<ImportAnswer>('/api/import/phrases', file.value, {
+    const got = await sendFile('POST /api/import/phrases', file.value, {
       region: region.value,
       language: props.language,
       columns,

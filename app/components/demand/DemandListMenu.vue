@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPlaylistPlus } from '@mdi/js'
 import { ref } from 'vue'
-import type { ChangedList, ListLine } from '../../../shared/lists'
+import type { ListLine } from '../../../shared/lists'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
@@ -19,7 +19,7 @@ const open = ref(false)
 async function refresh() {
   problem.value = ''
   try {
-    lists.value = (await api<{ lists: ListLine[] }>('/api/lists', { query: { workspace: workspace.id } })).lists
+    lists.value = (await api('GET /api/lists', { query: { workspace: workspace.id } })).lists
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -28,16 +28,13 @@ async function add(list: ListLine) {
   const phrases = [...props.phrases]
   try {
     const { language } = props
-    const { added } = await api<ChangedList>(`/api/lists/${list.id}`, {
-      method: 'PATCH',
-      body: { add: phrases, language },
-    })
-    notices.tell(
+    const { added } = await api('PATCH /api/lists/:id', { params: { id: list.id }, body: { add: phrases, language } })
+    notices.show(
       `${counted(added.length, 'phrase')} added to “${list.name}”.`,
       added.length
         ? {
             undo: async () => {
-              await api(`/api/lists/${list.id}`, { method: 'PATCH', body: { remove: added, language } })
+              await api('PATCH /api/lists/:id', { params: { id: list.id }, body: { remove: added, language } })
             },
           }
         : {},
@@ -54,13 +51,12 @@ async function make() {
     return
   }
   try {
-    const made = await api<ListLine>('/api/lists', {
-      method: 'POST',
+    const made = await api('POST /api/lists', {
       body: { workspace: workspace.id, name: name.value.trim(), phrases: props.phrases, language: props.language },
     })
-    notices.tell(`List “${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, {
+    notices.show(`List “${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, {
       undo: async () => {
-        await api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } })
+        await api('DELETE /api/lists/:id', { params: { id: made.id }, query: { unchangedSince: made.updatedAt } })
       },
     })
     name.value = ''

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Place } from '../../../shared/lists'
 import type { LongerAnswer, LongerRow } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
 import { chanceText, inFull, rounded, UNKNOWN } from '~/composables/figures'
@@ -24,9 +23,8 @@ const PLACES = 8
 async function load() {
   problem.value = ''
   try {
-    const { places } = await api<{ places: Place[] }>('/api/places', { query: { region: props.region } })
-    const got = await api<LongerAnswer>('/api/phrases/longer', {
-      method: 'POST',
+    const { places } = await api('GET /api/places', { query: { region: props.region } })
+    const got = await api('POST /api/phrases/longer', {
       body: {
         phrase: props.phrase,
         region: props.region,
@@ -82,7 +80,7 @@ const pick = (phrase: string) => {
     ? picked.value.filter(each => each !== phrase)
     : [...picked.value, phrase]
 }
-function keep() {
+function addToTray() {
   tray.add(picked.value)
   picked.value = []
 }
@@ -200,7 +198,7 @@ const answer = computed(() => {
         </div>
       </v-card-text>
       <v-card-actions
-        ><v-btn variant="flat" color="primary" :disabled="!picked.length" data-test="longer-tray" @click="keep"
+        ><v-btn variant="flat" color="primary" :disabled="!picked.length" data-test="longer-tray" @click="addToTray"
           >Add to tray</v-btn
         ><span class="small muted">{{ picked.length ? `${picked.length} picked` : 'Select phrases to keep' }}</span
         ><v-spacer /><v-btn @click="emit('close')">Close</v-btn></v-card-actions

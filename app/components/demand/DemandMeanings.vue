@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { listedOr } from '../../../core/text/inWords'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { percent } from '~/composables/figures'
 
@@ -23,10 +24,10 @@ const emit = defineEmits<{ exclude: [words: string] }>()
         <button
           v-if="meanings.length > 1"
           class="plain link small"
-          :title="`Hide phrases with ${meaning.name[0]}`"
-          @click="emit('exclude', meaning.name[0]!)"
+          :title="`Hide phrases with ${listedOr(meaning.name)}`"
+          @click="emit('exclude', meaning.name.join(', '))"
         >
-          leave out “{{ meaning.name[0] }}”
+          leave these out
         </button>
       </li>
     </ul>

@@ -36,8 +36,7 @@ async function saveNote({ saved: state, ...body }: Unsaved) {
   const here = () => body.phrase === props.phrase
   try {
     state.revision = (
-      await api<{ revision: number }>('/api/phrases/note', {
-        method: 'PUT',
+      await api('PUT /api/phrases/note', {
         body: { ...body, revision: state.revision },
       })
     ).revision
@@ -45,7 +44,7 @@ async function saveNote({ saved: state, ...body }: Unsaved) {
   } catch (error) {
     if (error instanceof ApiProblem && error.status === 409) {
       const theirs = error.details as { text: string; revision: number }
-      notices.tell(`The note on “${body.phrase}” was changed in another window to “${theirs.text.slice(0, 80)}”.`, {
+      notices.show(`The note on “${body.phrase}” was changed in another window to “${theirs.text.slice(0, 80)}”.`, {
         serious: true,
         undoLabel: 'Keep mine',
         undo: () => {
@@ -54,7 +53,7 @@ async function saveNote({ saved: state, ...body }: Unsaved) {
         },
       })
     } else if (here()) noteState.value = messageOf(error)
-    else notices.tell(`The note on “${body.phrase}” was not saved: ${messageOf(error)}`, { serious: true })
+    else notices.show(`The note on “${body.phrase}” was not saved: ${messageOf(error)}`, { serious: true })
   }
 }
 const saveSoon = useDebounceFn(saveTyped, 500)

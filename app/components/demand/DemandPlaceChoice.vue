@@ -19,7 +19,7 @@ async function find() {
   const mine = ++asked
   try {
     const got = (
-      await api<{ places: Place[] }>('/api/places', {
+      await api('GET /api/places', {
         query: {
           region: props.region,
           minPopulation: typedNumber(least.value),

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { CROSS_TEMPLATES, templateFault } from '../../../core/demand/cross'
-import type { Brief } from '../../../shared/brief'
 import type { Place } from '../../../shared/lists'
 import type { PhraseRow } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
@@ -43,8 +42,7 @@ async function run() {
   try {
     const names = chosen.value.map(place => place.name)
     crossed.value = (
-      await api<{ phrases: typeof crossed.value }>('/api/phrases/cross', {
-        method: 'POST',
+      await api('POST /api/phrases/cross', {
         body: { phrases: bases.value, places: names, templates: templates.value },
       })
     ).phrases
@@ -68,8 +66,7 @@ async function figures() {
     for (let from = 0; from < crossed.value.length; from += 1000)
       rows.push(
         ...(
-          await api<{ rows: PhraseRow[] }>('/api/phrases/figures', {
-            method: 'POST',
+          await api('POST /api/phrases/figures', {
             body: {
               phrases: crossed.value.slice(from, from + 1000).map(each => each.phrase),
               region: props.region,
@@ -101,12 +98,11 @@ async function makeSeries() {
   try {
     await brief.flush()
     const names = [...new Set(rows.value.filter(each => picked.value.includes(each.phrase)).map(each => each.place))]
-    const made = await api<{ briefs: Brief[] }>('/api/briefs/series', {
-      method: 'POST',
+    const made = await api('POST /api/briefs/series', {
       body: { pattern, places: names, template: templates.value[0] },
     })
     await library.refresh()
-    notices.tell(`${counted(made.briefs.length, 'brief')} created, one per place.`, {
+    notices.show(`${counted(made.briefs.length, 'brief')} created, one per place.`, {
       undo: () => library.takeBack(made.briefs),
     })
     emit('close')

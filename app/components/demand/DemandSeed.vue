@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { AnswerOf } from '../../../shared/api'
 import { mdiMagnify } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
@@ -8,10 +9,7 @@ import { inDigits } from '../../../core/text/inWords'
 import { api } from '~/composables/api'
 import { useAccess } from '~/stores/access'
 
-interface Suggestion {
-  phrase: string
-  via: string[]
-}
+type Suggestion = AnswerOf<'GET /api/suggest'>['suggestions'][number]
 
 const props = defineProps<{ seed: string; region: string | null; language: string }>()
 const emit = defineEmits<{ ask: [seed: string] }>()
@@ -38,8 +36,7 @@ const suggest = useDebounceFn(async (prefix: string) => {
     suggestions.value = []
     return
   }
-  const got = await api<{ suggestions: Suggestion[] }>('/api/suggest', {
-    method: access.askMethod,
+  const got = await api(`${access.askMethod} /api/suggest`, {
     query: { prefix: last, region: props.region, language: props.language },
   }).catch(() => null)
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.

@@ -31,8 +31,7 @@ async function load() {
   const { phrase, region, language } = props
   problem.value = ''
   try {
-    const got = await api<PhraseSheet>('/api/phrases/sheet', {
-      method: access.askMethod,
+    const got = await api(`${access.askMethod} /api/phrases/sheet`, {
       query: { phrase, region, language, workspace: workspace.id },
     })
     if (phrase !== props.phrase) return

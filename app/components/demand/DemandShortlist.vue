@@ -30,8 +30,7 @@ async function load() {
   problem.value = ''
   try {
     columns.value = (
-      await api<{ columns: ShortlistColumn[] }>('/api/phrases/shortlist', {
-        method: 'POST',
+      await api('POST /api/phrases/shortlist', {
         body: { phrases: props.phrases, region: props.region, language: props.language, workspace: workspace.id },
       })
     ).columns
@@ -109,7 +108,7 @@ const lines = computed<Line[]>(() => [
     text: c =>
       c.row.difficulty === null
         ? UNKNOWN
-        : `${Math.round(c.row.difficulty)} ${c.forecast ? hardness({ difficulty: c.row.difficulty, chance: c.forecast.pageOne }, 'channel') : hardness(c.row, workspace.perspective)}`,
+        : `${Math.round(c.row.difficulty)} ${hardness({ difficulty: c.row.difficulty, chance: c.forecast?.pageOne ?? c.row.chance }, workspace.perspective)}`,
     exact: c => inFull(c.row.difficulty),
     best: c => c.row.difficulty,
     least: true,

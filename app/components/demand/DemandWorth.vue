@@ -18,7 +18,7 @@ watch(
     problem.value = ''
     if (!phrase) return
     try {
-      detail.value = await api<PhraseDetail>('/api/phrases/detail', {
+      detail.value = await api('GET /api/phrases/detail', {
         query: { phrase, region: props.region, language: props.language, workspace: workspace.id },
       })
     } catch (error) {

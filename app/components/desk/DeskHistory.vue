@@ -19,7 +19,7 @@ watch(
     if (!name) return
     try {
       entries.value = (
-        await api<{ entries: HistoryEntry[] }>(`/api/briefs/${props.briefId}/history`, { query: { field: name } })
+        await api('GET /api/briefs/:id/history', { params: { id: props.briefId }, query: { field: name } })
       ).entries
     } catch (error) {
       problem.value = messageOf(error)

@@ -60,7 +60,7 @@ function onBackspace() {
 
 async function copy() {
   await copyText(tags.value.join(', '))
-  notices.tell('All tags copied, separated by commas.')
+  notices.show('All tags copied, separated by commas.')
 }
 
 const list = ref<HTMLElement | null>(null)

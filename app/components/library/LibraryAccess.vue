@@ -24,7 +24,7 @@ const leaving = ref<AccessKey | null>(null)
 async function refresh() {
   problem.value = ''
   try {
-    keys.value = (await api<{ keys: AccessKey[] }>('/api/access')).keys
+    keys.value = (await api('GET /api/access')).keys
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -36,7 +36,7 @@ async function make() {
   if (nameProblem.value) return
   busy.value = true
   try {
-    made.value = await api<NewKey>('/api/access', { method: 'POST', body: { name: name.value, role: role.value } })
+    made.value = await api('POST /api/access', { body: { name: name.value, role: role.value } })
     name.value = ''
     await refresh()
   } catch (error) {
@@ -49,12 +49,12 @@ async function make() {
 async function revoke({ id, name: whose }: AccessKey) {
   busy.value = true
   try {
-    await api(`/api/access/${id}`, { method: 'DELETE' })
+    await api('DELETE /api/access/:id', { params: { id } })
     if (made.value?.id === id) made.value = null
-    notices.tell(`Key of ${whose} revoked.`)
+    notices.show(`Key of ${whose} revoked.`)
     await refresh()
   } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   } finally {
     leaving.value = null
     busy.value = false
@@ -63,7 +63,7 @@ async function revoke({ id, name: whose }: AccessKey) {
 
 async function copyKey() {
   await copyText(made.value!.key)
-  notices.tell('Key copied.')
+  notices.show('Key copied.')
 }
 </script>
 

@@ -23,7 +23,7 @@ const chosen = ref<Backup | null>(null)
 async function refresh() {
   problem.value = ''
   try {
-    answer.value = await api<BackupsAnswer>('/api/data')
+    answer.value = await api('GET /api/data')
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -35,20 +35,20 @@ async function act(work: () => Promise<void>) {
   try {
     await work()
   } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   } finally {
     busy.value = false
   }
 }
 const make = () =>
   act(async () => {
-    const { bytes } = await api<Backup>('/api/data/backups', { method: 'POST' })
+    const { bytes } = await api('POST /api/data/backups')
     await refresh()
-    notices.tell(`Backup made (${fileSize(bytes)}).`)
+    notices.show(`Backup made (${fileSize(bytes)}).`)
   })
 const restore = (backup: Backup) =>
   act(async () => {
-    await api('/api/data/restore', { method: 'POST', body: { name: backup.name } })
+    await api('POST /api/data/restore', { body: { name: backup.name } })
     // Nothing of what stands on the screen is true any more.
     location.reload()
   })

@@ -4,7 +4,8 @@ import type { ChannelStats } from '../../../shared/rivals'
 import type { Workspace } from '../../../shared/workspace'
 import { api } from '~/composables/api'
 import { rounded } from '~/composables/figures'
-import { ownVideosOf, ownVideosText, type OwnVideo } from '~/composables/ownVideos'
+import type { OwnVideo } from '../../../shared/workspace'
+import { ownVideosOf, ownVideosText } from '~/composables/ownVideos'
 
 /** Which channel a workspace is: found by name, by its id, or by figures put in by hand. */
 const props = defineProps<{
@@ -30,15 +31,12 @@ watch(
 
 const patch = (body: Record<string, unknown>, text: string) =>
   props.attempt(async () => {
-    const got = await api<Workspace & { problem: string | null }>(`/api/workspaces/${props.workspace.id}`, {
-      method: 'PATCH',
-      body,
-    })
+    const got = await api('PATCH /api/workspaces/:id', { params: { id: props.workspace.id }, body })
     if (got.problem) throw new Error(got.problem)
   }, text)
 const search = () =>
   props.attempt(async () => {
-    found.value = (await api<{ channels: ChannelStats[] }>('/api/channels', { query: { find: find.value } })).channels
+    found.value = (await api('GET /api/channels', { query: { find: find.value } })).channels
     if (!found.value.length)
       throw new Error(
         'No channel found with this name. Enter its id, import its feed under Sources, or enter its figures by hand.',
@@ -52,8 +50,8 @@ const saveByHand = () =>
   props.attempt(async () => {
     const count = typedNumber(subscribers.value)
     if (count !== undefined && !(count >= 0)) throw new Error('Enter a number of subscribers, or leave it empty.')
-    await api(`/api/workspaces/${props.workspace.id}`, {
-      method: 'PATCH',
+    await api('PATCH /api/workspaces/:id', {
+      params: { id: props.workspace.id },
       body: { channelId: null, subscribers: count ?? null, videos: ownVideosOf(byHand.value) },
     })
   }, 'Channel saved.')

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import type { Settings, Workspace } from '../../../shared/workspace'
 import { api, messageOf } from '~/composables/api'
 import { counted, dateOnly, inFull } from '~/composables/figures'
-import type { OwnVideo } from '~/composables/ownVideos'
+import type { OwnVideo } from '../../../shared/workspace'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
@@ -30,7 +30,7 @@ watch(
     settings.value = null
     ownVideos.value = []
     try {
-      const got = await api<{ settings: Settings; videos: OwnVideo[] }>(`/api/workspaces/${id}/settings`)
+      const got = await api('GET /api/workspaces/:id/settings', { params: { id } })
       if (one.value?.id !== id) return
       settings.value = got.settings
       ownVideos.value = got.videos
@@ -46,33 +46,30 @@ async function attempt(work: () => Promise<unknown>, text?: string) {
   try {
     await work()
     await workspace.refresh()
-    if (text) notices.tell(text)
+    if (text) notices.show(text)
   } catch (error) {
     problem.value = messageOf(error)
   }
 }
 const patch = (body: Record<string, unknown>, text = 'Saved.') =>
   attempt(async () => {
-    const got = await api<Workspace & { problem: string | null }>(`/api/workspaces/${one.value!.id}`, {
-      method: 'PATCH',
-      body,
-    })
+    const got = await api('PATCH /api/workspaces/:id', { params: { id: one.value!.id }, body })
     if (got.problem) throw new Error(got.problem)
   }, text)
 const make = () =>
   attempt(async () => {
-    const got = await api<Workspace>('/api/workspaces', { method: 'POST', body: { name: newName.value } })
+    const got = await api('POST /api/workspaces', { body: { name: newName.value } })
     newName.value = ''
     await choose(got.id)
   })
 const remove = (each: Workspace) =>
   attempt(async () => {
-    await api(`/api/workspaces/${each.id}`, { method: 'DELETE' })
+    await api('DELETE /api/workspaces/:id', { params: { id: each.id } })
     await choose(null)
   }, `“${each.name}” deleted.`)
 const put = (body: Partial<Settings>, text: string) =>
   attempt(async () => {
-    const got = await api<{ settings: Settings }>(`/api/workspaces/${one.value!.id}/settings`, { method: 'PUT', body })
+    const got = await api('PUT /api/workspaces/:id/settings', { params: { id: one.value!.id }, body })
     settings.value = got.settings
   }, text)
 </script>

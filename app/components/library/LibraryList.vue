@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiArrowLeft, mdiDownloadOutline, mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { ChangedList, ListLine, ListPhrase } from '../../../shared/lists'
-import type { ImportAnswer, PhraseRow } from '../../../shared/phrases'
+import type { ListLine, ListPhrase } from '../../../shared/lists'
+import type { PhraseRow } from '../../../shared/phrases'
 import { inDigits } from '../../../core/text/inWords'
 import { api, EVERY_REGION, ApiProblem, messageOf } from '~/composables/api'
 import { useAssessing } from '~/composables/assessing'
@@ -41,7 +41,8 @@ async function load(rows = PAGE) {
   try {
     let got: OneList | null = null
     for (let offset = 0; offset < rows; offset += PAGE) {
-      const next: OneList = await api<OneList>(`/api/lists/${props.id}`, {
+      const next: OneList = await api('GET /api/lists/:id', {
+        params: { id: props.id },
         query: {
           region: region.value ?? EVERY_REGION,
           language: language.value,
@@ -75,15 +76,15 @@ const change = (body: Record<string, unknown>, revision?: number): Promise<void>
   (saving = saving.then(() =>
     attempt(async () => {
       try {
-        await api(`/api/lists/${props.id}`, {
-          method: 'PATCH',
+        await api('PATCH /api/lists/:id', {
+          params: { id: props.id },
           body: { language: language.value, revision: revision ?? one.value?.revision, ...body },
         })
       } catch (error) {
         if (!(error instanceof ApiProblem) || error.status !== 409) throw error
         // What was typed is in the notice's way on; what the other window wrote is shown meanwhile.
         const { list } = error.details as { list: ListLine }
-        notices.tell(`${error.message} The other version is shown.`, {
+        notices.show(`${error.message} The other version is shown.`, {
           serious: true,
           undoLabel: 'Keep mine',
           undo: () => change(body, list.revision),
@@ -93,18 +94,18 @@ const change = (body: Record<string, unknown>, revision?: number): Promise<void>
   ))
 function takeOut() {
   const remove = [...chosen.value]
-  const path = `/api/lists/${props.id}`
+  const { id } = props
   saving = saving.then(() =>
     attempt(async () => {
-      const { name, taken } = await api<ChangedList>(path, {
-        method: 'PATCH',
+      const { name, taken } = await api('PATCH /api/lists/:id', {
+        params: { id },
         body: { language: language.value, remove },
       })
       chosen.value = []
-      notices.tell(`${counted(taken.length, 'phrase')} removed from “${name}”.`, {
+      notices.show(`${counted(taken.length, 'phrase')} removed from “${name}”.`, {
         undo: async () => {
           // Into the list they were taken from, whichever is open by now.
-          await api(path, { method: 'PATCH', body: { language: language.value, putBack: taken } })
+          await api('PATCH /api/lists/:id', { params: { id }, body: { language: language.value, putBack: taken } })
           await refresh()
         },
       })
@@ -132,15 +133,15 @@ async function importInto(event: Event) {
   const given = (event.target as HTMLInputElement).files?.[0]
   if (!given) return
   await attempt(async () => {
-    const answer = await send<ImportAnswer>('/api/import/phrases', given, {
+    const answer = await send('POST /api/import/phrases', given, {
       region: region.value,
       language: language.value,
       name: given.name.slice(0, 120),
       list: props.id,
     })
-    if (!answer) notices.tell('Stopped. The rows read so far are in the list. Import the file again to add the rest.')
+    if (!answer) notices.show('Stopped. The rows read so far are in the list. Import the file again to add the rest.')
     else
-      notices.tell(
+      notices.show(
         `${counted(answer.accepted + answer.updated, 'phrase')} read from ${given.name}, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`,
       )
   })

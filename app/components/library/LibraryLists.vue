@@ -3,6 +3,7 @@ import { mdiDeleteOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import type { ListLine } from '../../../shared/lists'
 import { inDigits } from '../../../core/text/inWords'
+import type { BodyOf } from '../../../shared/api'
 import { api, messageOf } from '~/composables/api'
 import { ago, counted, dateTime } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -33,7 +34,7 @@ const HEADERS = [
 async function refresh() {
   problem.value = ''
   try {
-    lists.value = (await api<{ lists: ListLine[] }>('/api/lists', { query: { workspace: workspace.id } })).lists
+    lists.value = (await api('GET /api/lists', { query: { workspace: workspace.id } })).lists
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -45,15 +46,16 @@ watch(
 )
 
 const attempt = useMutation(refresh)
-const make = (body: Record<string, unknown>) =>
+const make = (body: Pick<BodyOf<'POST /api/lists'>, 'name' | 'phrases' | 'from'>) =>
   attempt(async () => {
-    const made = await api<ListLine>('/api/lists', {
-      method: 'POST',
+    const made = await api('POST /api/lists', {
       body: { workspace: workspace.id, language: language.value, ...body },
     })
-    notices.tell(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, {
+    notices.show(`“${made.name}” made, with ${counted(made.phrases, 'phrase')}.`, {
       undo: () =>
-        attempt(() => api(`/api/lists/${made.id}`, { method: 'DELETE', query: { unchangedSince: made.updatedAt } })),
+        attempt(() =>
+          api('DELETE /api/lists/:id', { params: { id: made.id }, query: { unchangedSince: made.updatedAt } }),
+        ),
     })
     picked.value = []
   })
@@ -68,9 +70,9 @@ function makeNew() {
 const nameOf = (list: string) => lists.value?.find(each => each.id === list)?.name ?? ''
 const remove = (list: ListLine) =>
   attempt(async () => {
-    await api(`/api/lists/${list.id}`, { method: 'DELETE' })
-    notices.tell(`“${list.name}” deleted.`, {
-      undo: () => attempt(() => api(`/api/lists/${list.id}/restore`, { method: 'POST' })),
+    await api('DELETE /api/lists/:id', { params: { id: list.id } })
+    notices.show(`“${list.name}” deleted.`, {
+      undo: () => attempt(() => api('POST /api/lists/:id/restore', { params: { id: list.id } })),
     })
   })
 </script>
@@ -101,7 +103,7 @@ const remove = (list: ListLine) =>
             @click="
               make({
                 name: `${nameOf(picked[0]!)} + ${nameOf(picked[1]!)}`.slice(0, 120),
-                from: { how: 'merge', first: picked[0], second: picked[1] },
+                from: { how: 'merge', first: picked[0]!, second: picked[1]! },
               })
             "
             >Merge</v-btn
@@ -111,7 +113,7 @@ const remove = (list: ListLine) =>
             @click="
               make({
                 name: `${nameOf(picked[0]!)} without ${nameOf(picked[1]!)}`.slice(0, 120),
-                from: { how: 'subtract', first: picked[0], second: picked[1] },
+                from: { how: 'subtract', first: picked[0]!, second: picked[1]! },
               })
             "
             >Subtract second from first</v-btn

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PagesImported } from '../../../shared/imports'
 import { mdiFileUploadOutline } from '@mdi/js'
 import { ref } from 'vue'
 import { inDigits } from '../../../core/text/inWords'
@@ -7,13 +8,6 @@ import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
-interface PagesAnswer {
-  videos: number
-  channels: number
-  pages: number
-  rejected: { line: number; reason: string }[]
-  rejectedMore: number
-}
 const emit = defineEmits<{ close: [] }>()
 useFocusBack()
 const notices = useNotices()
@@ -22,7 +16,7 @@ const file = ref<File | null>(null)
 const region = ref<string | null>(workspace.current?.region ?? null)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
 const problem = ref('')
-const answer = ref<PagesAnswer | null>(null)
+const answer = ref<PagesImported | null>(null)
 
 async function send() {
   if (!file.value) {
@@ -31,7 +25,7 @@ async function send() {
   }
   problem.value = ''
   try {
-    answer.value = await sendFile<PagesAnswer>('/api/import/pages', file.value, {
+    answer.value = await sendFile('POST /api/import/pages', file.value, {
       region: region.value,
       language: workspace.current?.language ?? 'en',
       name: file.value.name.slice(0, 120),
@@ -41,7 +35,7 @@ async function send() {
   }
 }
 function close() {
-  if (busy.value) notices.tell('Stopped. The rows read so far are saved. Import the file again to add the rest.')
+  if (busy.value) notices.show('Stopped. The rows read so far are saved. Import the file again to add the rest.')
   stop()
   emit('close')
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PlacesImported } from '../../../shared/imports'
 import { mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Place } from '../../../shared/lists'
@@ -7,11 +8,6 @@ import { counted, inFull } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
-interface PlacesAnswer {
-  accepted: number
-  rejected: { line: number; reason: string }[]
-  rejectedMore: number
-}
 const workspace = useWorkspace()
 const notices = useNotices()
 const region = ref<string | null>(null)
@@ -19,7 +15,7 @@ const contains = ref('')
 const places = shallowRef<Place[] | null>(null)
 const regions = ref<{ region: string; n: number }[]>([])
 const problem = ref('')
-const rejected = ref<PlacesAnswer['rejected']>([])
+const rejected = ref<PlacesImported['rejected']>([])
 const file = ref<HTMLInputElement | null>(null)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
 const HEADERS = [
@@ -32,7 +28,7 @@ const HEADERS = [
 async function refresh() {
   problem.value = ''
   try {
-    const got = await api<{ places: Place[]; regions: { region: string; n: number }[] }>('/api/places', {
+    const got = await api('GET /api/places', {
       query: { region: region.value, contains: contains.value },
     })
     places.value = got.places
@@ -48,19 +44,19 @@ async function send(event: Event) {
   const given = (event.target as HTMLInputElement).files?.[0]
   if (!given) return
   try {
-    const answer = await sendFile<PlacesAnswer>('/api/import/places', given, {
+    const answer = await sendFile('POST /api/import/places', given, {
       region: region.value ?? workspace.current?.region,
       name: given.name.slice(0, 120),
     })
     rejected.value = answer?.rejected ?? []
-    if (!answer) notices.tell('Stopped. The rows read so far are saved. Import the file again to add the rest.')
+    if (!answer) notices.show('Stopped. The rows read so far are saved. Import the file again to add the rest.')
     else
-      notices.tell(
+      notices.show(
         `${counted(answer.accepted, 'place')} read, ${counted(answer.rejected.length + answer.rejectedMore, 'line')} skipped.`,
       )
     await refresh()
   } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   }
   file.value!.value = ''
 }

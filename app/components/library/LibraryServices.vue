@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import type { LiveService } from '../../../shared/services'
 import { api, messageOf } from '~/composables/api'
 import { useNotices } from '~/stores/notices'
 
-interface Live {
-  address: string
-  hasKey: boolean
-}
 const notices = useNotices()
-const live = ref<Live | null>(null)
+const live = ref<LiveService | null>(null)
 const address = ref('')
 const key = ref('')
 const problem = ref('')
@@ -16,7 +13,7 @@ const busy = ref(false)
 
 async function refresh() {
   try {
-    live.value = (await api<{ live: Live | null }>('/api/services')).live
+    live.value = (await api('GET /api/services')).live
     // What is being typed stays.
     address.value ||= live.value?.address ?? ''
   } catch (error) {
@@ -30,13 +27,12 @@ async function attach(to: string | null) {
   problem.value = ''
   try {
     live.value = (
-      await api<{ live: Live | null }>('/api/services', {
-        method: 'PUT',
+      await api('PUT /api/services', {
         body: { address: to, ...(key.value ? { key: key.value } : {}) },
       })
     ).live
     key.value = ''
-    notices.tell(to === null ? 'Using the simulated services.' : 'Connected. This service is used from now on.')
+    notices.show(to === null ? 'Using the simulated services.' : 'Connected. This service is used from now on.')
   } catch (error) {
     problem.value = messageOf(error)
   } finally {

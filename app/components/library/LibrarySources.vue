@@ -17,7 +17,7 @@ const pagesOpen = ref(false)
 async function refresh() {
   problem.value = ''
   try {
-    sources.value = (await api<{ sources: SourceLine[] }>('/api/sources')).sources
+    sources.value = (await api('GET /api/sources')).sources
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -31,15 +31,14 @@ async function order(next: SourceLine[], undo = true) {
   busy.value = true
   try {
     sources.value = (
-      await api<{ sources: SourceLine[] }>('/api/sources/order', {
-        method: 'PUT',
+      await api('PUT /api/sources/order', {
         body: { ids: next.map(each => each.id) },
       })
     ).sources
-    notices.tell('Order saved. Figures updated.', undo ? { undo: () => order(before, false) } : {})
+    notices.show('Order saved. Figures updated.', undo ? { undo: () => order(before, false) } : {})
   } catch (error) {
     sources.value = before
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   } finally {
     busy.value = false
   }

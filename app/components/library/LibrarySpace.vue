@@ -18,7 +18,7 @@ const problem = ref('')
 async function refresh() {
   problem.value = ''
   try {
-    answer.value = await api<SpaceAnswer>('/api/data/space')
+    answer.value = await api('GET /api/data/space')
   } catch (error) {
     problem.value = messageOf(error)
   }

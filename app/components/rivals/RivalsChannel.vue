@@ -22,8 +22,8 @@ async function load() {
   problem.value = ''
   const { id } = props
   try {
-    const got = await api<ChannelAnswer>(`/api/channels/${encodeURIComponent(id)}`, {
-      method: access.askMethod,
+    const got = await api(`${access.askMethod} /api/channels/:id`, {
+      params: { id },
       query: { language: props.language, workspace: workspace.id },
     })
     if (id === props.id) channel.value = got
@@ -53,20 +53,17 @@ const rows = computed<ChannelVideo[]>(() => (channel.value?.rows ?? []).filter(r
 
 async function watchIt(on: boolean) {
   try {
-    await api(`/api/channels/${encodeURIComponent(props.id)}/watch`, {
-      method: 'PUT',
-      body: { workspace: workspace.id, on },
-    })
+    await api('PUT /api/channels/:id/watch', { params: { id: props.id }, body: { workspace: workspace.id, on } })
     await load()
     emit('watched')
-    notices.tell(
+    notices.show(
       on
         ? `“${channel.value!.title}” added to the rival set.`
         : `“${channel.value!.title}” removed from the rival set.`,
       { undo: () => watchIt(!on) },
     )
   } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   }
 }
 </script>

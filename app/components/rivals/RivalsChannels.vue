@@ -24,11 +24,10 @@ async function load() {
   const { region, ...rest } = asked
   try {
     const [got, set] = await Promise.all([
-      api<{ channels: ChannelStats[]; missing: number }>('/api/results/channels', {
-        method: access.askMethod,
+      api(`${access.askMethod} /api/results/channels`, {
         query: { ...rest, region: region ?? EVERY_REGION },
       }),
-      api<{ channels: ChannelStats[] }>('/api/channels', { query: { workspace: workspace.id } }),
+      api('GET /api/channels', { query: { workspace: workspace.id } }),
     ])
     if (asked !== props.question) return
     looked.value = new Map(got.channels.map(each => [each.id, each]))

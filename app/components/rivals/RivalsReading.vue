@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useWorkspace } from '~/stores/workspace'
 import type { ResultsAnswer, Spreads } from '../../../shared/rivals'
 import {
   ageWords,
@@ -15,6 +16,7 @@ import {
   UNKNOWN,
 } from '~/composables/figures'
 
+const workspace = useWorkspace()
 const props = defineProps<{ page: ResultsAnswer }>()
 const open = ref(false)
 const reading = computed(() => props.page.reading)
@@ -54,12 +56,19 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
           <dt>Difficulty</dt>
           <dd class="figure" :title="inFull(page.difficulty.page)">
             {{ Math.round(page.difficulty.page) }}
-            <small :title="reading.forecast ? 'for my channel, by its chance of page one' : 'for anyone'">{{
-              hardness(
-                { difficulty: page.difficulty.page, chance: reading.forecast?.pageOne ?? null },
-                reading.forecast ? 'channel' : 'anyone',
-              )
-            }}</small>
+            <small
+              :title="
+                workspace.perspective === 'channel' && reading.forecast
+                  ? 'for my channel, by its chance of page one'
+                  : 'for anyone'
+              "
+              >{{
+                hardness(
+                  { difficulty: page.difficulty.page, chance: reading.forecast?.pageOne ?? null },
+                  workspace.perspective,
+                )
+              }}</small
+            >
           </dd>
         </div>
         <div v-if="page.difficulty">

@@ -1,34 +1,16 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
+import type { TrendingAnswer } from '../../../shared/rivals'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { ago, dateOnly, inFull, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
 import { useAccess } from '~/stores/access'
-
-interface Row {
-  rank: number
-  videoId: string
-  title: string
-  channel: { id: string; title: string; subscribers: number | null }
-  views: number | null
-  viewsPerDay: number | null
-  publishedAt: number | null
-  durationSeconds: number | null
-  thumbnail: string | null
-}
-interface Trending {
-  at: number | null
-  source: string | null
-  total: number
-  problem: string | null
-  rows: Row[]
-}
 
 const props = defineProps<{ region: string | null; language: string }>()
 const access = useAccess()
 const route = useRoute()
 const address = useAddress()
 const contains = computed(() => (typeof route.query.trending === 'string' ? route.query.trending : ''))
-const answer = shallowRef<Trending | null>(null)
+const answer = shallowRef<TrendingAnswer | null>(null)
 const problem = ref('')
 /** Answers that come late are to a question nobody asks any more. */
 let asked = 0
@@ -37,8 +19,7 @@ async function load(anew = false) {
   problem.value = ''
   const mine = ++asked
   try {
-    const got = await api<Trending>('/api/trending', {
-      method: access.askMethod,
+    const got = await api(`${access.askMethod} /api/trending`, {
       query: {
         region: props.region ?? EVERY_REGION,
         language: props.language,

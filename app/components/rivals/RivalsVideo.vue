@@ -15,7 +15,7 @@ const video = shallowRef<VideoAnswer | null>(null)
 const problem = ref('')
 onMounted(async () => {
   try {
-    video.value = await api<VideoAnswer>(`/api/videos/${encodeURIComponent(props.row.videoId)}`)
+    video.value = await api('GET /api/videos/:id', { params: { id: props.row.videoId } })
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -37,12 +37,13 @@ const link = (phrase: string) => ({ query: { ...route.query, phrase, video: unde
     <div>
       <h3>Tags</h3>
       <p v-if="row.tags === null" class="muted">unknown</p>
+      <p v-else-if="!row.tags.length" class="muted">none</p>
       <ul v-else class="tags">
         <li v-for="tag in row.tags" :key="tag">
           <button
             class="plain"
             :disabled="has(tag) || !brief.fields"
-            :title="brief.fields ? 'To the brief’s tags' : 'Open a brief to copy tags to it'"
+            :title="brief.fields ? 'Add to the brief’s tags' : 'Open a brief to copy tags to it'"
             @click="addTag(tag)"
           >
             {{ tag }}{{ has(tag) ? ' ✓' : '' }}
@@ -74,7 +75,7 @@ const link = (phrase: string) => ({ query: { ...route.query, phrase, video: unde
             size="x-small"
             :icon="mdiTrayPlus"
             :aria-label="`${each.phrase} to the tray`"
-            title="To the tray"
+            title="Add to the tray"
             @click="tray.add([each.phrase])"
           />
         </li>

@@ -27,8 +27,7 @@ async function load() {
   const asked = props.question
   const { region, ...rest } = asked
   try {
-    const got = await api<WordsAnswer>('/api/results/words', {
-      method: access.askMethod,
+    const got = await api(`${access.askMethod} /api/results/words`, {
       query: { ...rest, region: region ?? EVERY_REGION },
     })
     if (asked === props.question) answer.value = got
@@ -70,7 +69,7 @@ function toTags() {
   const { tags } = brief.fields
   const fresh = picked.value.filter(term => !tags.includes(term))
   if (fresh.length) brief.change(`${counted(fresh.length, 'tag')} added to the brief.`, 'tags', [...tags, ...fresh])
-  else notices.tell('All of them are already in its tags.')
+  else notices.show('All of them are already in its tags.')
   picked.value = []
 }
 function toTray() {

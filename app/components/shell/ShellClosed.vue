@@ -8,7 +8,7 @@ const busy = ref(false)
 async function again() {
   busy.value = true
   try {
-    await api('/api/data/open', { method: 'POST' })
+    await api('POST /api/data/open')
     location.reload()
   } catch (error) {
     dataProblem.value = messageOf(error)

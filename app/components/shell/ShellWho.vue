@@ -16,7 +16,7 @@ async function signOut() {
     await brief.flush()
     await access.signOut()
   } catch (error) {
-    notices.tell(messageOf(error), { serious: true })
+    notices.show(messageOf(error), { serious: true })
   }
 }
 </script>

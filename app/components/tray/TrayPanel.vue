@@ -40,7 +40,7 @@ function addTyped() {
 
 async function copyAll() {
   await copyText(tray.phrases.map(each => each.phrase).join('\n'))
-  notices.tell('Phrases copied, one per line.')
+  notices.show('Phrases copied, one per line.')
 }
 </script>
 

@@ -19,15 +19,15 @@ export const titleKept = defineCheck({
     if (!content.length || !draft.description!.trim())
       return notApplicable('Title and description are needed to compare them.')
     const spoken = at('spoken')[0]
-    const told = (i: number) =>
+    const delivered = (i: number) =>
       at('description')[0]!.text.byStem.has(title.stems[i]!) || (spoken?.text.byStem.has(title.stems[i]!) ?? false)
-    const untold = content.filter(i => !told(i))
-    const share = 1 - untold.length / content.length
-    const ranges = untold.map(i => ({ field: 'title' as const, start: title.starts[i]!, end: title.ends[i]! }))
+    const undelivered = content.filter(i => !delivered(i))
+    const share = 1 - undelivered.length / content.length
+    const ranges = undelivered.map(i => ({ field: 'title' as const, start: title.starts[i]!, end: title.ends[i]! }))
     if (share >= settings.enough) return met('The description covers what the title says.')
     return partly(
       share / settings.enough,
-      `The description does not mention ${untold.map(i => `“${title.norms[i]}”`).join(', ')}.`,
+      `The description does not mention ${undelivered.map(i => `“${title.norms[i]}”`).join(', ')}.`,
       { ranges },
     )
   },

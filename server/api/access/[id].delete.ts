@@ -4,7 +4,7 @@ import { Problem } from '../../http/problem'
 import { paramOf, route } from '../../http/route'
 
 /** Takes a key back: every window signed in by it is out. */
-export default route((event, { access }) => {
+export default route('DELETE /api/access/:id', (event, { access }) => {
   const result = access.revoke(paramOf(event, 'id'), network().shared)
   if (result === 'absent') throw new Problem(404, 'no-such-key', 'This key is not there any more.')
   if (result === 'last-owner')

@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
 
 /** The keys, without what they are. */
-export default route((_event, { access }) => ({ keys: access.list() }))
+export default route('GET /api/access', (_event, { access }) => ({ keys: access.list() }))

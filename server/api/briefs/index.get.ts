@@ -1,11 +1,8 @@
-import { z } from 'zod'
-import { queryOf, route } from '../../http/route'
-
-const question = z.object({ workspace: z.string().max(60).optional() })
+import { route } from '../../http/route'
 
 /** The briefs with their percent, worked out for those changed since. */
-export default route(async (event, { briefs, scoring }) => {
-  const { lines, unscored } = briefs.list(queryOf(event, question).workspace)
+export default route('GET /api/briefs', async (event, { briefs, scoring }, { query }) => {
+  const { lines, unscored } = briefs.list(query.workspace)
   const percents = await scoring.percents(unscored.map(each => each.fields))
   const scores = unscored.map(({ id, updatedAt }, i) => ({ id, updatedAt, percent: percents[i]! }))
   if (scores.length) briefs.saveScores(scores)

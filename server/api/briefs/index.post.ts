@@ -1,13 +1,12 @@
 import { setResponseStatus } from 'h3'
-import { newBriefSchema } from '../../../shared/brief'
 import { writerOf } from '../../access/admit'
 import { Problem } from '../../http/problem'
 import { workspaceOf } from '../../http/workspaceOf'
-import { bodyOf, route } from '../../http/route'
+import { route } from '../../http/route'
 
-export default route(async (event, runtime) => {
+export default route('POST /api/briefs', async (event, runtime, { body }) => {
   const { briefs } = runtime
-  const { id, fields, copyOf, workspace } = await bodyOf(event, newBriefSchema)
+  const { id, fields, copyOf, workspace } = body
   const brief = copyOf
     ? briefs.duplicate(copyOf, writerOf(event))
     : briefs.create(fields ?? {}, id, { workspace: workspaceOf(runtime, workspace).id, writer: writerOf(event) })

@@ -1,15 +1,14 @@
 import { setResponseStatus } from 'h3'
 import { templateFault } from '../../../core/demand/cross'
-import { newSeriesSchema } from '../../../shared/brief'
 import { writerOf } from '../../access/admit'
 import { forPlace } from '../../demand/series'
 import { noSuchBrief } from '../../http/briefOf'
 import { Problem } from '../../http/problem'
-import { bodyOf, route } from '../../http/route'
+import { route } from '../../http/route'
 
 /** Briefs of one topic for many places, made in one go from one of them. */
-export default route(async (event, { briefs }) => {
-  const { pattern, places, template } = await bodyOf(event, newSeriesSchema)
+export default route('POST /api/briefs/series', async (event, { briefs }, { body }) => {
+  const { pattern, places, template } = body
   const fault = templateFault(template)
   if (fault) throw new Problem(400, 'bad-input', fault)
   const from = briefs.get(pattern)

@@ -1,12 +1,11 @@
 import { statSync } from 'node:fs'
 import { basename } from 'node:path'
-import type { BackupsAnswer } from '../../../shared/backups'
 import { listBackups } from '../../data/backups'
 import { closedRoute } from '../../http/route'
 import { places, useRuntime } from '../../runtime'
 
 /** The data file and its backups; also while the file cannot be opened. */
-export default closedRoute((): BackupsAnswer => {
+export default closedRoute('GET /api/data', () => {
   const { file } = places()
   let problem: string | null
   try {

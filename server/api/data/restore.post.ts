@@ -1,12 +1,11 @@
-import { restoreBodySchema } from '../../../shared/backups'
 import { DataProblem } from '../../data/dataProblem'
 import { Problem } from '../../http/problem'
-import { bodyOf, closedRoute } from '../../http/route'
+import { closedRoute } from '../../http/route'
 import { restoreRuntime } from '../../runtime'
 
 /** Puts a backup in the place of the data file, which is kept as a backup of its own. */
-export default closedRoute(async event => {
-  const { name } = await bodyOf(event, restoreBodySchema)
+export default closedRoute('POST /api/data/restore', async (event, { body }) => {
+  const { name } = body
   try {
     await restoreRuntime(name)
   } catch (error) {

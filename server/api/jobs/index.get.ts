@@ -1,4 +1,4 @@
 import { route } from '../../http/route'
 
 /** The newest long work, whoever began it: what a window shows that was opened later. */
-export default route((_event, { jobs }) => ({ jobs: jobs.list() }))
+export default route('GET /api/jobs', (_event, { jobs }) => ({ jobs: jobs.list() }))

@@ -1,18 +1,16 @@
 import { setResponseHeader, setResponseStatus } from 'h3'
 import { PassThrough } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { assessBodySchema } from '../../../shared/phrases'
 import { assessWork } from '../../demand/assessWork'
 import { askable } from '../../http/askable'
-import { bodyOf, route } from '../../http/route'
+import { route } from '../../http/route'
 import { inDigits } from '../../../core/text/inWords'
 
 /** More phrases than this become a job of their own, which a closed window does not end. */
 const STREAMED = 400
 
-export default route(async (event, open) => {
+export default route('POST /api/phrases/assess', async (event, open, { body }) => {
   const runtime = askable(event, open)
-  const body = await bodyOf(event, assessBodySchema)
   if (body.phrases.length > STREAMED) {
     setResponseStatus(event, 202)
     const title = body.title ?? `${inDigits(body.phrases.length)} phrases assessed`

@@ -1,10 +1,10 @@
 import { answerDetail } from '../../demand/sheet'
-import { phraseQuestion, sheetFor } from '../../http/phraseQuestion'
+import { sheetFor } from '../../http/sheetFor'
 import { Problem } from '../../http/problem'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 
-export default route((event, runtime) => {
-  const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
+export default route('GET /api/phrases/detail', (event, runtime, { query }) => {
+  const { phrase, region, language, workspace } = query
   const detail = answerDetail(runtime.phrases, runtime.results, phrase, region, language, sheetFor(runtime, workspace))
   if (!detail)
     throw new Problem(

@@ -1,13 +1,11 @@
 import { setResponseHeader } from 'h3'
-import { phrasesQuerySchema } from '../../../shared/phrases'
 import { lookUp } from '../../demand/lookUp'
 import { askable } from '../../http/askable'
 import { trayOf } from '../../http/trayOf'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 
-export default route(async (event, runtime) => {
+export default route('GET /api/phrases', async (event, runtime, { query }) => {
   const { search, briefs, workspaces } = runtime
-  const query = queryOf(event, phrasesQuerySchema, ['seed'])
   const region = query.region ?? ''
   const looks = await Promise.all(
     query.seed.map(seed => lookUp(askable(event, runtime), seed, region, query.language, query.anew)),

@@ -1,21 +1,14 @@
-import { z } from 'zod'
 import { longerPhrases } from '../../../core/demand/lengthen'
-import { phrasesQuerySchema, type LongerAnswer } from '../../../shared/phrases'
+import { phrasesQuerySchema } from '../../../shared/phrases'
 import { fetchMissingVolumes, lookUp } from '../../demand/lookUp'
 import { rowOf } from '../../demand/rows'
-import { phraseQuestion } from '../../http/phraseQuestion'
 import { askable } from '../../http/askable'
-import { bodyOf, route } from '../../http/route'
-
-const body = phraseQuestion.extend({
-  places: z.array(z.string().max(100)).max(200).default([]),
-  known: z.number().int().min(0).max(300).default(60),
-})
+import { route } from '../../http/route'
 
 /** Longer phrases to try for one that is too hard, with what is known of each. They are assessed by the usual route. */
-export default route(async (event, open): Promise<LongerAnswer> => {
+export default route('POST /api/phrases/longer', async (event, open, { body }) => {
   const runtime = askable(event, open)
-  const { phrase, region, language, workspace, places, known } = await bodyOf(event, body)
+  const { phrase, region, language, workspace, places, known } = body
   const { search, workspaces } = runtime
   const look = await lookUp(runtime, phrase, region ?? '', language)
   const query = {
@@ -36,11 +29,11 @@ export default route(async (event, open): Promise<LongerAnswer> => {
     )),
   ]
   const { own, settings } = workspaces.standing(workspace)
-  const tell = rowOf(runtime, region ?? '', language, { own, weights: settings.weights })
-  const rows = longer.map(each => ({ ...each, row: tell(each.phrase) }))
+  const rowFor = rowOf(runtime, region ?? '', language, { own, weights: settings.weights })
+  const rows = longer.map(each => ({ ...each, row: rowFor(each.phrase) }))
   // What nobody searches as far as anybody knows is not offered, unless a person named the place.
   return {
-    self: tell(phrase),
+    self: rowFor(phrase),
     rows: rows.filter(each => each.from === 'known' || each.row?.volume || each.from === 'place'),
     missing: [...new Set(missing)],
   }

@@ -1,11 +1,11 @@
-import { phrasesQuerySchema, type PhrasesAnswer, type PhraseSheet } from '../../../shared/phrases'
+import { phrasesQuerySchema, type PhrasesAnswer } from '../../../shared/phrases'
 import { keptPage } from '../../demand/assess'
 import { interestByRegion } from '../../demand/interest'
 import { fetchMissingVolumes } from '../../demand/lookUp'
 import { answerDetail, answerSheet } from '../../demand/sheet'
-import { phraseQuestion, sheetFor } from '../../http/phraseQuestion'
+import { sheetFor } from '../../http/sheetFor'
 import { askable } from '../../http/askable'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 import { workspaceOf } from '../../http/workspaceOf'
 import { isServiceFault } from '../../services/retry'
 
@@ -16,9 +16,9 @@ const DEPTH = 60
 const RISING_FLOOR = 50
 
 /** A phrase laid open. What a service fails to tell is named; the rest is answered. */
-export default route(async (event, open): Promise<PhraseSheet> => {
+export default route('GET /api/phrases/sheet', async (event, open, { query }) => {
   const runtime = askable(event, open)
-  const { phrase, region, language, workspace } = queryOf(event, phraseQuestion)
+  const { phrase, region, language, workspace } = query
   const { phrases, results, search, lists } = runtime
   const viewer = sheetFor(runtime, workspace)
   const missing = await fetchMissingVolumes(runtime, [phrase], region ?? '', language)

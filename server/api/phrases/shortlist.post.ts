@@ -1,22 +1,13 @@
-import { z } from 'zod'
-import { languageInput, phraseInput, regionInput } from '../../../core/text/inputs'
 import { fetchMissingVolumes } from '../../demand/lookUp'
 import { shortlist } from '../../demand/shortlist'
-import { sheetFor } from '../../http/phraseQuestion'
+import { sheetFor } from '../../http/sheetFor'
 import { askable } from '../../http/askable'
-import { bodyOf, route } from '../../http/route'
-
-const body = z.object({
-  phrases: z.array(phraseInput).min(2, 'Choose two phrases at least.').max(6, 'Six phrases at most.'),
-  region: regionInput,
-  language: languageInput.default('en'),
-  workspace: z.string().max(60).optional(),
-})
+import { route } from '../../http/route'
 
 /** Two to six phrases side by side on every figure. */
-export default route(async (event, open) => {
+export default route('POST /api/phrases/shortlist', async (event, open, { body }) => {
   const runtime = askable(event, open)
-  const { phrases, region, language, workspace } = await bodyOf(event, body)
+  const { phrases, region, language, workspace } = body
   const missing = await fetchMissingVolumes(runtime, phrases, region ?? '', language)
   const viewer = sheetFor(runtime, workspace)
   return { columns: await shortlist(runtime, phrases, { region, language, workspace, viewer }), missing }

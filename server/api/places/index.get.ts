@@ -1,7 +1,6 @@
-import { placesQuerySchema } from '../../../shared/lists'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 
-export default route((event, { places }) => ({
-  places: places.find(queryOf(event, placesQuerySchema)),
+export default route('GET /api/places', (event, { places }, { query }) => ({
+  places: places.find(query),
   regions: places.regions(),
 }))

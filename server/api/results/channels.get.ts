@@ -1,13 +1,12 @@
-import { resultsQuerySchema } from '../../../shared/rivals'
 import { keptPage } from '../../demand/assess'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 import { askable } from '../../http/askable'
 import { channelStats, lookAtChannel } from '../../rivals/channelLook'
 
 /** The channels of page one looked at: founded, videos, median views and the like. */
-export default route(async (event, open) => {
+export default route('GET /api/results/channels', async (event, open, { query }) => {
   const runtime = askable(event, open)
-  const { phrase, region, language, depth, from } = queryOf(event, resultsQuerySchema)
+  const { phrase, region, language, depth, from } = query
   const { page } = await keptPage(runtime, phrase, region ?? '', language, depth, from)
   const ids = [
     ...new Set(

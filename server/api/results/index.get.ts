@@ -1,13 +1,11 @@
-import { resultsQuerySchema } from '../../../shared/rivals'
 import { phraseKey } from '../../../core/text/words'
 import { keptPage } from '../../demand/assess'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 import { askable } from '../../http/askable'
 import { answerResults } from '../../rivals/resultsAnswer'
 
-export default route(async (event, open) => {
+export default route('GET /api/results', async (event, open, { query }) => {
   const runtime = askable(event, open)
-  const query = queryOf(event, resultsQuerySchema)
   const { page, problem } = await keptPage(
     runtime,
     query.phrase,

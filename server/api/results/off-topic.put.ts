@@ -1,20 +1,9 @@
-import { z } from 'zod'
-import { phraseQuestion } from '../../http/phraseQuestion'
 import { Problem } from '../../http/problem'
-import { bodyOf, route } from '../../http/route'
-
-const body = phraseQuestion
-  .pick({ phrase: true, language: true })
-  .extend({
-    videoId: z.string().min(1).max(200).optional(),
-    videoIds: z.array(z.string().min(1).max(200)).min(1).max(200).optional(),
-    off: z.boolean(),
-  })
-  .refine(({ videoId, videoIds }) => videoId !== undefined || videoIds !== undefined, 'Name the videos as videoIds.')
+import { route } from '../../http/route'
 
 /** Takes results out of a phrase's pages, or back in, all or none; difficulty, chance and worth follow. */
-export default route(async (event, { phrases, results, videos }) => {
-  const { phrase, language, videoId, videoIds = [videoId!], off } = await bodyOf(event, body)
+export default route('PUT /api/results/off-topic', async (event, { phrases, results, videos }, { body }) => {
+  const { phrase, language, videoId, videoIds = [videoId!], off } = body
   const known = phrases.known(phrase, '', language)
   if (!known || videoIds.some(id => !videos.video(id)))
     throw new Problem(404, 'unknown-result', 'This result is unknown. Load the result page first.')

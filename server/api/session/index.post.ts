@@ -1,16 +1,15 @@
 import { setCookie } from 'h3'
-import { signInSchema, type SessionAnswer } from '../../../shared/access'
 import { COOKIE } from '../../access/admit'
 import { network } from '../../access/network'
 import { tries } from '../../access/tries'
 import { Problem } from '../../http/problem'
-import { bodyOf, route } from '../../http/route'
+import { route } from '../../http/route'
 
 const MONTH = 30 * 86_400
 
 /** Signs a window in with a key. */
-export default route(async (event, { access }): Promise<SessionAnswer> => {
-  const { key } = await bodyOf(event, signInSchema)
+export default route('POST /api/session', async (event, { access }, { body }) => {
+  const { key } = body
   const found = await tries(event, () => access.check(key))
   if (!found) throw new Problem(401, 'wrong-key', 'This key is unknown or was revoked. Ask the owner for a new one.')
   setCookie(event, COOKIE, access.begin(found.id), {

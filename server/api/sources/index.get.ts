@@ -1,3 +1,3 @@
 import { route } from '../../http/route'
 
-export default route((_event, { sources }) => ({ sources: sources.list() }))
+export default route('GET /api/sources', (_event, { sources }) => ({ sources: sources.list() }))

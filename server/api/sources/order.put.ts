@@ -1,10 +1,7 @@
-import { z } from 'zod'
-import { bodyOf, route } from '../../http/route'
-
-const body = z.object({ ids: z.array(z.number().int()).min(1, 'List the sources in order of preference.').max(500) })
+import { route } from '../../http/route'
 
 /** Sets the order of preference of the sources. */
-export default route(async (event, { sources }) => {
-  await sources.order((await bodyOf(event, body)).ids)
+export default route('PUT /api/sources/order', async (event, { sources }, { body }) => {
+  await sources.order(body.ids)
   return { sources: sources.list() }
 })

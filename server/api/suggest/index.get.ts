@@ -1,24 +1,16 @@
-import { z } from 'zod'
 import { phraseKey } from '../../../core/text/words'
-import { languageInput, regionInput } from '../../../core/text/inputs'
 import { askable } from '../../http/askable'
-import { queryOf, route } from '../../http/route'
+import { route } from '../../http/route'
 import { isServiceFault } from '../../services/retry'
-
-const question = z.object({
-  prefix: z.string().max(200).default(''),
-  region: regionInput,
-  language: languageInput.default('en'),
-})
 
 /** Suggestions shown, and how many places one that both sources make moves up. */
 const SHOWN = 12
 const BOTH_AHEAD = 2
 
 /** What both sources suggest while a seed is typed. A source that fails is named and the other answers. */
-export default route(async (event, runtime) => {
+export default route('GET /api/suggest', async (event, runtime, { query }) => {
   const { services, mayAsk } = askable(event, runtime)
-  const { prefix, region, language } = queryOf(event, question)
+  const { prefix, region, language } = query
   if (!mayAsk) return { suggestions: [], missing: ['the video site', 'web search'] }
   const missing: string[] = []
   const ask = async (name: string, call: Promise<{ data: string[] }>) => {
@@ -44,7 +36,10 @@ export default route(async (event, runtime) => {
     .slice(0, SHOWN)
     .map(phrase => ({
       phrase,
-      via: [...(video.includes(phrase) ? ['video'] : []), ...(web.includes(phrase) ? ['web'] : [])],
+      via: [
+        ...(video.includes(phrase) ? (['video'] as const) : []),
+        ...(web.includes(phrase) ? (['web'] as const) : []),
+      ],
     }))
   return { suggestions, missing }
 })

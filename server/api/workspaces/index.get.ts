@@ -1,3 +1,3 @@
 import { route } from '../../http/route'
 
-export default route((_event, { workspaces }) => ({ workspaces: workspaces.list() }))
+export default route('GET /api/workspaces', (_event, { workspaces }) => ({ workspaces: workspaces.list() }))

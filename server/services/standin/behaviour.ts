@@ -1,15 +1,6 @@
+import type { Misbehaviour } from '../../../shared/services'
 import { serviceError } from '../contract'
 import { seeded } from './chance'
-
-/** How the simulated services misbehave; all 0 by default. */
-export interface Misbehaviour {
-  /** Milliseconds each call takes at least. */
-  delayMs: number
-  /** Parts of calls, 0 to 1, that are refused for too many requests, fail, or tell only half. */
-  refuse: number
-  fail: number
-  half: number
-}
 
 export const WELL_BEHAVED: Misbehaviour = { delayMs: 0, refuse: 0, fail: 0, half: 0 }
 

@@ -1,13 +1,21 @@
 import { hash, normal, seeded } from './chance'
+import { growGerman, type GermanAbout } from './germanGrammar'
+import { grow } from './grammar'
+import { growLocal } from './grammarLocal'
+import type { About } from './grown'
+import { misspelt } from './misspellings'
 import { TOWNS } from './places'
-import { TRADES, type Part, type Trade } from './trades'
-import { MISSPELLINGS, PREFIXES, SUFFIXES, TASK_WEIGHT } from './vocabulary'
+import { GERMAN, TRADES } from './trades'
 
 /** A phrase of the world with what drives its demand. */
 export interface WorldPhrase {
   text: string
+  /** BCP 47. */
+  language: 'en' | 'de'
   trade: string
+  /** Name of the trade's part it belongs to. */
   part: string
+  about: About | GermanAbout
   /** Searches a month everywhere, before season and noise. */
   base: number
   swing: number
@@ -20,127 +28,125 @@ export interface WorldPhrase {
   town: string | null
 }
 
-interface Raw {
-  text: string
-  weight: number
-  trade: Trade
-  part: Part
-  town: string | null
+/** A phrase before its place among the others is known. */
+type Raw = Omit<WorldPhrase, 'base' | 'spikeAt'> & { weight: number }
+
+/** How far luck takes a phrase's searches from what its words let expect: the spread of their logarithm. */
+const LUCK = 0.6
+/** What a thing is called alone is searched as much as it weighs, nearly. */
+const NAME_LUCK = 0.25
+/** From this size on a world has the longer tail. */
+const DEEP = 60_000
+/** The most searched phrase, and so many searches a month below which this part of all phrases lies. */
+const TOP_VOLUME = 1_300_000
+const FEW = 10
+const FEW_PART = 0.125
+
+/** Keeps the heaviest of those with the same text, with the text's own luck. */
+class Heaviest {
+  readonly by = new Map<string, Raw>()
+  constructor(private readonly seed: number) {}
+
+  add(raw: Raw): void {
+    const spread = raw.about.kind === 'name' ? NAME_LUCK : LUCK
+    const luck = Math.exp(spread * normal(seeded(hash(`${raw.language} ${raw.text}`) ^ this.seed)))
+    const weight = raw.weight * luck
+    const before = this.by.get(raw.text)
+    if (!before || before.weight < weight) this.by.set(raw.text, { ...raw, weight })
+  }
+
+  /** The heaviest ones. */
+  first(count: number): Raw[] {
+    return [...this.by.values()].sort((a, b) => b.weight - a.weight || (a.text < b.text ? -1 : 1)).slice(0, count)
+  }
 }
 
-/** The most searched phrase of the world, and how fast volume falls with rank (Zipf). */
-const TOP_VOLUME = 1_400_000
-const ZIPF = 0.97
-
-function* combinations(trade: Trade, deep: boolean): Generator<Raw> {
-  const endings: [string, number][] = [
-    ['', 1],
-    ...trade.suffixes,
-    ...SUFFIXES,
-    ...trade.wholes.map((whole): [string, number] => [`on a ${whole}`, 0.12]),
-    ...trade.wholes.map((whole): [string, number] => [whole, 0.16]),
-  ]
-  for (const part of trade.parts) {
-    yield { text: part.name, weight: part.weight * 3, trade, part, town: null }
-    for (const [ending, weight] of endings) {
-      if (ending) yield { text: `${part.name} ${ending}`, weight: part.weight * weight, trade, part, town: null }
-      if (ending)
-        yield { text: `best ${part.name} ${ending}`, weight: part.weight * weight * 0.12, trade, part, town: null }
+function english(seed: number, size: number): Heaviest[] {
+  return TRADES.map(trade => {
+    const all = new Heaviest(seed)
+    const raws = function* () {
+      yield* grow(trade, size > DEEP)
+      yield* growLocal(trade, TOWNS)
     }
-    for (const other of trade.parts)
-      if (other !== part)
-        yield {
-          text: `${part.name} vs ${other.name}`,
-          weight: Math.min(part.weight, other.weight) * 0.02,
-          trade,
-          part,
-          town: null,
-        }
-    for (const task of part.tasks) {
-      for (const [prefix, prefixWeight] of PREFIXES) {
-        for (const [ending, endWeight] of endings) {
-          const weight = part.weight * TASK_WEIGHT[task]! * prefixWeight * endWeight
-          const text = `${prefix}${task} ${part.name}${ending ? ` ${ending}` : ''}`
-          yield { text, weight, trade, part, town: null }
-          if (prefix && !ending)
-            yield { text: `${prefix}${task} a ${part.name}`, weight: weight * 0.7, trade, part, town: null }
-          if (deep)
-            for (const [second, secondWeight] of endings)
-              if (second && ending && second !== ending)
-                yield { text: `${text} ${second}`, weight: weight * secondWeight * 0.2, trade, part, town: null }
-        }
+    for (const { text, weight, part, about } of raws()) {
+      const raw: Raw = {
+        text,
+        weight,
+        language: 'en',
+        trade: trade.id,
+        part: part.name,
+        about,
+        swing: part.swing ?? trade.swing,
+        peak: part.peak ?? trade.peak,
+        growth: part.growth ?? 0,
+        town: about.town,
       }
+      all.add(raw)
+      for (const [spelling, share] of misspelt(text)) all.add({ ...raw, text: spelling, weight: weight * share })
     }
-  }
+    return all
+  })
 }
 
-function* local(trade: Trade): Generator<Raw> {
-  const part = trade.parts.find(each => each.name === 'bike repair')
-  if (!part) return
-  for (const town of TOWNS) {
-    const size = town.population / 60_000
-    for (const [what, weight] of [
-      ['bike repair', 0.02],
-      ['bike shop', 0.03],
-      ['mobile bike repair', 0.006],
-      ['bike tune-up', 0.006],
-      ['puncture repair', 0.006],
-      ['bike service', 0.01],
-      ['wheel truing', 0.003],
-      ['bike hire', 0.008],
-      ['cycle lessons', 0.003],
-    ] as const) {
-      yield { text: `${what} ${town.name.toLowerCase()}`, weight: weight * size * 60, trade, part, town: town.name }
-      yield { text: `${what} in ${town.name.toLowerCase()}`, weight: weight * size * 15, trade, part, town: town.name }
-    }
-  }
-}
-
-function misspelt(raw: Raw): Raw[] {
-  const made: Raw[] = []
-  for (const [word, spellings] of Object.entries(MISSPELLINGS)) {
-    if (!raw.text.includes(word)) continue
-    for (const [spelling, share] of spellings)
-      made.push({ ...raw, text: raw.text.replaceAll(word, spelling), weight: raw.weight * share })
-  }
-  return made
+function german(seed: number): Heaviest {
+  const all = new Heaviest(seed)
+  for (const { text, weight, part, about } of growGerman())
+    all.add({
+      text,
+      weight: weight * 0.12,
+      language: 'de',
+      trade: GERMAN.id,
+      part: part.name,
+      about,
+      swing: 0.5,
+      peak: 4,
+      growth: part.name.startsWith('e-bike') ? 0.25 : 0,
+      town: about.town,
+    })
+  return all
 }
 
 /**
- * The phrases of a world, most searched first, cut at `size`. Volumes are Zipf-shaped over the
- * rank of each phrase's weight, so that a larger world has a longer tail and the same head.
+ * The phrases of a world, most searched first. Each trade has its part of them, as far as it has so many; the demo's
+ * own trade fills what is left.
+ *
+ * Searches follow from what a phrase says, and luck: the thing itself is searched more than what is done to its parts.
+ * The weights are bent by one exponent so that the top and the tail stand where they should (1.3 million searches for
+ * the first, an eighth of all below ten); between them they lie as they fall, on no curve.
  */
 export function makePhrases(size: number, seed: number): WorldPhrase[] {
-  const best = new Map<string, Raw>()
-  const deep = size > 60_000
-  for (const trade of TRADES) {
-    const raws = function* () {
-      yield* combinations(trade, deep)
-      yield* local(trade)
-    }
-    for (const raw of raws()) {
-      for (const each of [raw, ...misspelt(raw)]) {
-        const luck = Math.exp(0.7 * normal(seeded(hash(each.text) ^ seed)))
-        const weight = each.weight * luck * trade.share
-        const before = best.get(each.text)
-        if (!before || before.weight < weight) best.set(each.text, { ...each, weight })
-      }
-    }
+  const trades = english(seed, size)
+  const others = [
+    german(seed).first(Math.round(size * GERMAN.share)),
+    ...trades.slice(1).map((all, i) => all.first(Math.round(size * TRADES[i + 1]!.share))),
+  ].flat()
+  // A phrase that two trades share belongs to the one in which it is searched more.
+  const taken = new Map(others.map(raw => [`${raw.language} ${raw.text}`, raw]))
+  for (const raw of trades[0]!.first(size)) {
+    const key = `en ${raw.text}`
+    const other = taken.get(key)
+    if (other ? other.weight < raw.weight : taken.size < size) taken.set(key, raw)
   }
-  const ranked = [...best.values()].sort((a, b) => b.weight - a.weight || (a.text < b.text ? -1 : 1)).slice(0, size)
-  return ranked.map((raw, rank) => {
+  const ranked = [...taken.values()].sort((a, b) => b.weight - a.weight || (a.text < b.text ? -1 : 1))
+  const volume = bend(ranked.map(raw => raw.weight))
+  return ranked.map(({ weight, ...raw }) => {
     const random = seeded(hash(raw.text) ^ (seed + 7))
-    const { trade, part } = raw
     return {
-      text: raw.text,
-      trade: trade.id,
-      part: part.name,
-      base: TOP_VOLUME / Math.pow(rank + 1, ZIPF),
-      swing: (part.swing ?? trade.swing) * (0.6 + 0.8 * random()),
-      peak: (part.peak ?? trade.peak) + (random() < 0.2 ? 1 : 0),
-      growth: (part.growth ?? 0) + 0.05 * normal(random),
+      ...raw,
+      base: volume(weight),
+      swing: raw.swing * (0.6 + 0.8 * random()),
+      peak: raw.peak + (random() < 0.2 ? 1 : 0),
+      growth: raw.growth + 0.05 * normal(random),
       spikeAt: random() < 0.015 ? Math.floor(random() * 30) + 3 : -1,
-      town: raw.town,
     }
   })
+}
+
+/** The power of a weight, and its factor, that put the first and the few in their places. @param weights falling. */
+function bend(weights: readonly number[]): (weight: number) => number {
+  const top = weights[0] ?? 1
+  const few = weights[Math.floor(weights.length * (1 - FEW_PART))] ?? top
+  if (few >= top) return () => TOP_VOLUME
+  const power = Math.log(TOP_VOLUME / FEW) / Math.log(top / few)
+  return weight => TOP_VOLUME * Math.pow(weight / top, power)
 }

@@ -55,7 +55,7 @@ export function serveStandin(services: Services, key: string | null): Server {
           )[method]!
           answer(200, await work(...call.args.map(name => given[name])))
         } catch (error) {
-          if (error instanceof SyntaxError) problem(400, 'no-json', 'The body is no JSON.')
+          if (error instanceof SyntaxError) problem(400, 'no-json', 'The body is not JSON.')
           else if ((error as Error).name === 'ServiceRefused') problem(429, 'refused', (error as Error).message)
           else problem(500, 'failed', (error as Error).message)
         }

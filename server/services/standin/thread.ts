@@ -2,7 +2,8 @@
 import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort, workerData } from 'node:worker_threads'
-import { Behaviour, misbehaviourFrom, type Misbehaviour } from './behaviour'
+import type { Misbehaviour } from '../../../shared/services'
+import { Behaviour, misbehaviourFrom } from './behaviour'
 import { openStandin } from './standin'
 
 // The simulated services run in a thread of their own: however long they take, the server answers.

@@ -1,27 +1,28 @@
 import { DAY } from '../../../core/time'
+import type { WorldChannel } from './channels'
+import { HOME_CHANNEL } from './channels'
 import { hash, normal, pickCumulated, seeded } from './chance'
+import type { GermanAbout } from './germanGrammar'
+import type { About } from './grown'
 import type { WorldPhrase } from './phrases'
 import { TRADES } from './trades'
-import { CHANNEL_FIRST, HOOKS } from './vocabulary'
-
-export interface WorldChannel {
-  id: string
-  title: string
-  trade: string
-  parts: string[]
-  subscribers: number
-  hidden: boolean
-  foundedAt: number
-  standing: number
-  palette: number
-}
+import { PARTS as GERMAN_PARTS } from './trades/germanBicycle'
+import { captionsOf } from './writing/captions'
+import { descriptionOf, outlineOf } from './writing/descriptions'
+import { germanDescription, germanTags, germanTitle } from './writing/german'
+import { tagsOf } from './writing/tags'
+import { STYLES, titleOf, type Subject } from './writing/titles'
 
 export interface WorldVideo {
   id: string
+  /** Place of its channel in the list. */
   channel: number
+  language: 'en' | 'de'
   title: string
   description: string
   tags: string[]
+  /** What is said in it, as WebVTT; `null` where nobody wrote it down. */
+  captions: string | null
   publishedAt: number
   seconds: number
   views: number
@@ -32,131 +33,100 @@ export interface WorldVideo {
   watched: number
 }
 
-/** The channel of the demo scenario. */
-export const HOME_CHANNEL = { id: 'ch-marrowby', title: 'Marrowby Wheel Shed', subscribers: 4870, videos: 63 }
+/** A channel keeps to its own style so often. */
+const OWN_STYLE = 0.7
+/** Of the English videos so many have captions. */
+const CAPTIONED = 0.4
+/** Of the days of a channel's life, a video's age: a little more come later than earlier. */
+const AGE_TILT = 1.15
+/** The youngest video of a channel is so many days old, at least. */
+const YOUNGEST = 3
 
-const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
-const titled = (text: string) =>
-  text.replace(/(^|\s)(\p{L})/gu, (_, gap: string, letter: string) => gap + letter.toUpperCase())
+const byId = new Map(TRADES.map(trade => [trade.id, trade]))
 
-/** Channels of every trade, the demo's own first. */
-export function makeChannels(size: number, seed: number, newest: number): WorldChannel[] {
-  const random = seeded(seed + 1)
-  const channels: WorldChannel[] = [
-    {
-      id: HOME_CHANNEL.id,
-      title: HOME_CHANNEL.title,
-      trade: 'bicycle',
-      parts: ['rear derailleur', 'bike chain', 'disc brake', 'bike wheel', 'bike'],
-      subscribers: HOME_CHANNEL.subscribers,
-      hidden: false,
-      foundedAt: newest - 1500 * DAY,
-      standing: 0.5,
-      palette: 3,
-    },
-  ]
-  const names = new Set<string>()
-  while (channels.length < size) {
-    let roll = random()
-    const trade = TRADES.find(each => (roll -= each.share) < 0) ?? TRADES[0]!
-    const first = CHANNEL_FIRST[Math.floor(random() * CHANNEL_FIRST.length)]!
-    let title = `${first} ${trade.nouns[Math.floor(random() * trade.nouns.length)]}`
-    if (names.has(title))
-      title = `${title} ${['Extra', 'Weekly', 'at Home', 'North', 'South', 'Film', 'School'][names.size % 7]!}`
-    if (names.has(title)) title = `${title} ${names.size}`
-    names.add(title)
-    const parts = trade.parts.filter(() => random() < 0.3).map(each => each.name)
-    channels.push({
-      id: `ch-${(hash(title) ^ (seed >>> 3)).toString(36)}${channels.length.toString(36)}`,
-      title,
-      trade: trade.id,
-      parts: parts.length ? parts : [trade.parts[0]!.name],
-      subscribers: Math.round(Math.exp(8.6 + 2.1 * normal(random))),
-      hidden: random() < 0.04,
-      foundedAt: newest - Math.floor(200 + random() * 4200) * DAY,
-      standing: random(),
-      palette: Math.floor(random() * 12),
-    })
-  }
-  return channels
+/** What a phrase that names a thing alone makes people film. */
+function filmed(phrase: WorldPhrase, luck: () => number): About {
+  const about = phrase.about as About
+  const trade = byId.get(phrase.trade)!
+  const part = trade.parts.find(each => each.name === phrase.part)!
+  if (about.kind !== 'name' || !part.tasks.length || luck() < 0.25) return about
+  const task = part.tasks[Math.floor(luck() * part.tasks.length)]!
+  return part.buy && luck() < 0.25 ? { ...about, kind: 'buy' } : { ...about, kind: 'do', task }
 }
 
-const BENEFITS = ['You will learn', 'In this video you see', 'Here is', 'We show you', 'This is']
-const STEPS = [
-  'First we look at what is worn and what is only dirty.',
-  'Then the tools come out, and you see each of them named.',
-  'We take it apart slowly, so that you can stop and follow.',
-  'The part that goes wrong most often gets the most time.',
-  'At the end we check the work under load.',
-  'Everything shown here was done with ordinary tools.',
-]
-const REQUESTS = [
-  'Tell us in the comments what gave you trouble.',
-  'Subscribe for a new repair every week.',
-  'Which part shall we film next?',
-  '',
-]
-
-function titleFor(phrase: string, luck: () => number): string {
-  const roll = luck()
-  const hook = HOOKS[Math.floor(luck() * HOOKS.length)]!
-  if (roll < 0.22) return capital(phrase)
-  if (roll < 0.45) return `${titled(phrase)} - ${capital(hook)}`
-  if (roll < 0.6) return `${capital(phrase)}: ${hook}`
-  if (roll < 0.7) return `${capital(hook)}: ${phrase}`
-  if (roll < 0.82)
-    return capital(`${phrase.replace(/^(how to|best way to|can you|easy way to|when to|how do you) /u, '')} ${hook}`)
-  const parts = phrase.split(' ')
-  if (roll < 0.93 && parts.length > 3)
-    return `${capital(parts.slice(-2).join(' '))} ${parts.slice(0, -2).join(' ')}, ${hook}`
-  return `${capital(parts.slice(-Math.ceil(parts.length * 0.6)).join(' '))} ${hook}`
+/** Title, description and tags of a video made for a phrase. */
+function written(
+  channel: WorldChannel,
+  phrase: WorldPhrase,
+  near: readonly WorldPhrase[],
+  n: number,
+  seconds: number,
+  luck: () => number,
+): Pick<WorldVideo, 'title' | 'description' | 'tags' | 'captions'> {
+  const pick = <Value>(list: readonly Value[]): Value => list[Math.floor(luck() * list.length)]!
+  const number = 1 + (n % 60)
+  if (phrase.language === 'de') {
+    const part = GERMAN_PARTS.find(each => each.name === phrase.part)!
+    const subject = { part, about: phrase.about as GermanAbout, phrase: phrase.text, channel: channel.title, number }
+    return {
+      title: germanTitle(subject, pick),
+      description: germanDescription(subject, luck),
+      tags: germanTags(subject, luck),
+      captions: null,
+    }
+  }
+  const trade = byId.get(phrase.trade)!
+  const subject: Subject = {
+    trade,
+    part: trade.parts.find(each => each.name === phrase.part)!,
+    about: filmed(phrase, luck),
+    phrase: phrase.text,
+    other: near[0]?.text ?? phrase.part,
+    series: channel.series,
+    number,
+  }
+  const others = [...new Set(near.map(each => each.text))]
+  const outline = outlineOf(subject, channel.title, luck)
+  return {
+    title: titleOf(subject, luck() < OWN_STYLE ? channel.style : pick(STYLES), pick),
+    description: descriptionOf(
+      subject,
+      outline,
+      { channel: channel.title, habits: channel.habits, seconds, near: others },
+      luck,
+    ),
+    tags: tagsOf(subject, channel.title, others, luck),
+    captions: luck() < CAPTIONED ? captionsOf(outline, seconds, luck) : null,
+  }
 }
 
 function videoOf(
   channel: WorldChannel,
   index: number,
   phrase: WorldPhrase,
-  near: WorldPhrase[],
+  near: readonly WorldPhrase[],
   n: number,
   seed: number,
   newest: number,
 ): WorldVideo {
   const luck = seeded(seed + 31 * n + 5)
-  const title = titleFor(phrase.text, luck)
-  const begins = luck()
-  const lead =
-    begins < 0.35
-      ? `${capital(phrase.text)}. `
-      : begins < 0.6
-        ? ''
-        : `${BENEFITS[Math.floor(luck() * BENEFITS.length)]!} ${phrase.text}. `
-  const steps = STEPS.filter(() => luck() < 0.5).join(' ')
-  const extra = near.length
-    ? `\n\nAlso: ${near
-        .slice(0, 3)
-        .map(each => each.text)
-        .join(', ')}.`
-    : ''
-  const request = REQUESTS[Math.floor(luck() * REQUESTS.length)]!
-  const description = `${lead}${steps}${extra}${request ? `\n\n${request}` : ''}\n\n#${phrase.part.replace(/[^a-z]/gu, '')}`
-  const tags = [
-    ...new Set([...(luck() < 0.7 ? [phrase.text] : []), phrase.part, ...near.map(each => each.text), phrase.trade]),
-  ].slice(0, 4 + Math.floor(luck() * 10))
-  const age = Math.max(2, Math.min((newest - channel.foundedAt) / DAY, Math.exp(1.6 + 6 * luck())))
+  const seconds = Math.round(Math.exp(5.9 + 0.7 * normal(luck)))
+  const texts = written(channel, phrase, near, n, seconds, luck)
+  const life = Math.max(YOUNGEST, (newest - channel.foundedAt) / DAY)
+  const age = YOUNGEST + (life - YOUNGEST) * Math.pow(luck(), AGE_TILT)
   const clicks = Math.min(1, Math.max(0.02, 0.35 + 0.15 * normal(luck)))
-  const watched = Math.min(1, Math.max(0.05, 0.45 + 0.16 * normal(luck) - (title.includes('mistakes') ? 0.05 : 0)))
+  const watched = Math.min(1, Math.max(0.05, 0.45 + 0.16 * normal(luck)))
   const perDay =
     Math.exp(0.42 * Math.log(1 + phrase.base) + 0.38 * Math.log(1 + channel.subscribers) - 2.4 + 1.1 * normal(luck)) *
     (0.4 + clicks + watched)
   const views = Math.round(perDay * Math.pow(age, 0.85)) + Math.floor(luck() * 40)
   return {
-    id: `v-${hash(`${seed}/${n}/${title}`).toString(36)}${n.toString(36)}`,
+    id: `v-${hash(`${seed}/${n}/${texts.title}`).toString(36)}${n.toString(36)}`,
     channel: index,
-    title: title.slice(0, 100),
-    description,
-    tags,
+    language: phrase.language,
+    ...texts,
     publishedAt: Math.round(newest - age * DAY),
-    seconds: Math.round(Math.exp(5.9 + 0.7 * normal(luck))),
+    seconds,
     views,
     likes: Math.round(views * 0.03 * (0.5 + luck())),
     comments: Math.round(views * 0.003 * luck()),
@@ -165,55 +135,64 @@ function videoOf(
   }
 }
 
+/** Phrases by what they have in common, to be drawn from by how much they are searched. */
+class Drawer {
+  private readonly lists = new Map<string, WorldPhrase[]>()
+  private readonly weights = new Map<WorldPhrase[], Float64Array>()
+
+  constructor(
+    phrases: readonly WorldPhrase[],
+    private readonly random: () => number,
+  ) {
+    for (const phrase of phrases)
+      for (const key of [phrase.trade, `${phrase.trade}/${phrase.part}`]) {
+        const list = this.lists.get(key)
+        if (list) list.push(phrase)
+        else this.lists.set(key, [phrase])
+      }
+  }
+
+  list(key: string): WorldPhrase[] | undefined {
+    return this.lists.get(key)
+  }
+  draw(list: WorldPhrase[]): WorldPhrase {
+    let cumulated = this.weights.get(list)
+    if (!cumulated) {
+      let sum = 0
+      cumulated = Float64Array.from(list, phrase => (sum += Math.pow(phrase.base, 0.55)))
+      this.weights.set(list, cumulated)
+    }
+    return list[pickCumulated(cumulated, this.random)]!
+  }
+}
+
 /** Videos, each made for a phrase of its channel's trade; searched phrases draw more of them. */
 export function makeVideos(
   size: number,
   seed: number,
-  channels: WorldChannel[],
-  phrases: WorldPhrase[],
+  channels: readonly WorldChannel[],
+  phrases: readonly WorldPhrase[],
   newest: number,
 ): WorldVideo[] {
   const random = seeded(seed + 2)
-  const byTrade = new Map<string, WorldPhrase[]>()
-  const byPart = new Map<string, WorldPhrase[]>()
-  for (const phrase of phrases) {
-    for (const [index, key] of [
-      [byTrade, phrase.trade],
-      [byPart, `${phrase.trade}/${phrase.part}`],
-    ] as const) {
-      const list = index.get(key)
-      if (list) list.push(phrase)
-      else index.set(key, [phrase])
-    }
-  }
-  const cumulate = (list: WorldPhrase[]) => {
-    let sum = 0
-    return Float64Array.from(list, phrase => (sum += Math.pow(phrase.base, 0.55)))
-  }
-  const weights = new Map<WorldPhrase[], Float64Array>()
-  const draw = (list: WorldPhrase[]) => {
-    let cumulated = weights.get(list)
-    if (!cumulated) weights.set(list, (cumulated = cumulate(list)))
-    return list[pickCumulated(cumulated, random)]!
-  }
+  const drawer = new Drawer(phrases, random)
+  let sum = 0
+  // The demo's own channel has its number of videos, however busy the others are.
   const busy = Float64Array.from(
-    (() => {
-      let sum = 0
-      return channels.map((channel, i) => (sum += i === 0 ? 0 : 0.5 + Math.log10(1 + channel.subscribers)))
-    })(),
+    channels,
+    (channel, i) => (sum += i === 0 ? 0 : 0.5 + Math.log10(1 + channel.subscribers)),
   )
-  const videos: WorldVideo[] = []
-  for (let n = 0; n < size; n++) {
+  const all = [...phrases]
+  return Array.from({ length: size }, (_, n) => {
     const index = n < HOME_CHANNEL.videos ? 0 : pickCumulated(busy, random)
     const channel = channels[index]!
-    const liked = channel.parts[Math.floor(random() * channel.parts.length)]!
+    const liked = channel.parts.length ? channel.parts[Math.floor(random() * channel.parts.length)]! : ''
     // A small world may hold no phrase of a channel's trade; it then films what others film.
     const list =
-      (random() < 0.6 ? byPart.get(`${channel.trade}/${liked}`) : undefined) ?? byTrade.get(channel.trade) ?? phrases
-    const phrase = draw(list)
-    const siblings = byPart.get(`${phrase.trade}/${phrase.part}`)!
-    const near = Array.from({ length: 8 }, () => draw(siblings)).filter(each => each !== phrase)
-    videos.push(videoOf(channel, index, phrase, near, n, seed, newest))
-  }
-  return videos
+      (random() < 0.6 ? drawer.list(`${channel.trade}/${liked}`) : undefined) ?? drawer.list(channel.trade) ?? all
+    const phrase = drawer.draw(list)
+    const siblings = drawer.list(`${phrase.trade}/${phrase.part}`)!
+    const near = Array.from({ length: 8 }, () => drawer.draw(siblings)).filter(each => each !== phrase)
+    return videoOf(channel, index, phrase, near, n, seed, newest)
+  })
 }

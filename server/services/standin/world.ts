@@ -1,7 +1,8 @@
 import Database from 'better-sqlite3'
 import { makePhrases } from './phrases'
-import { standsFor } from './ranking'
-import { makeChannels, makeVideos } from './videos'
+import { makeChannels } from './channels'
+import { standsFor, weightsOf } from './ranking'
+import { makeVideos } from './videos'
 import { inDigits } from '../../../core/text/inWords'
 
 export interface WorldSize {
@@ -13,17 +14,17 @@ export interface WorldSize {
 export const DEMO_SIZE: WorldSize = { phrases: 40_000, videos: 8_000, channels: 600 }
 export const DEMO_SEED = 20_117
 /** Grows when a world made by an older generator must be made anew. */
-export const WORLD_FORMAT = 1
+export const WORLD_FORMAT = 2
 
-const SCHEMA = `
+export const SCHEMA = `
   CREATE TABLE fact (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
-  CREATE TABLE phrase (id INTEGER PRIMARY KEY, text TEXT NOT NULL, trade TEXT NOT NULL, part TEXT NOT NULL, base REAL NOT NULL,
+  CREATE TABLE phrase (id INTEGER PRIMARY KEY, text TEXT NOT NULL, language TEXT NOT NULL, trade TEXT NOT NULL, part TEXT NOT NULL, base REAL NOT NULL,
     swing REAL NOT NULL, peak INTEGER NOT NULL, growth REAL NOT NULL, spike_at INTEGER NOT NULL, town TEXT);
   CREATE VIRTUAL TABLE phrase_words USING fts5(text, content='', tokenize='porter unicode61 remove_diacritics 2', detail=none, prefix='1 2 3');
   CREATE TABLE channel (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, title TEXT NOT NULL, trade TEXT NOT NULL, subscribers INTEGER NOT NULL,
     hidden INTEGER NOT NULL, founded_at INTEGER NOT NULL, standing REAL NOT NULL, palette INTEGER NOT NULL, videos INTEGER NOT NULL DEFAULT 0);
-  CREATE TABLE video (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, title TEXT NOT NULL,
-    description TEXT NOT NULL, tags TEXT NOT NULL, published_at INTEGER NOT NULL, seconds INTEGER NOT NULL, views INTEGER NOT NULL,
+  CREATE TABLE video (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, language TEXT NOT NULL, title TEXT NOT NULL,
+    description TEXT NOT NULL, tags TEXT NOT NULL, captions TEXT, published_at INTEGER NOT NULL, seconds INTEGER NOT NULL, views INTEGER NOT NULL,
     likes INTEGER NOT NULL, comments INTEGER NOT NULL, clicks REAL NOT NULL, watched REAL NOT NULL);
   CREATE VIRTUAL TABLE video_words USING fts5(title, description, tags, content='', tokenize='porter unicode61 remove_diacritics 2');
 `
@@ -39,29 +40,44 @@ export function makeWorld(
   size: WorldSize,
   seed: number,
   newestDay: number,
-  tell: (what: string) => void = () => undefined,
+  report: (what: string) => void = () => undefined,
 ): void {
   const db = new Database(file)
   db.pragma('journal_mode = OFF')
   db.pragma('synchronous = OFF')
   db.exec(SCHEMA)
   const all = db.transaction(() => {
-    tell(`${inDigits(size.phrases)} phrases`)
+    report(`${inDigits(size.phrases)} phrases`)
     const phrases = makePhrases(size.phrases, seed)
-    const addPhrase = db.prepare('INSERT INTO phrase VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+    const addPhrase = db.prepare('INSERT INTO phrase VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
     const addWords = db.prepare('INSERT INTO phrase_words (rowid, text) VALUES (?, ?)')
     // Numbered by falling volume: a scan in row order is a scan by volume, and needs no sort.
     phrases.forEach((p, i) => {
-      addPhrase.run(i + 1, p.text, p.trade, p.part, p.base, p.swing, p.peak % 12, p.growth, p.spikeAt, p.town)
+      addPhrase.run(
+        i + 1,
+        p.text,
+        p.language,
+        p.trade,
+        p.part,
+        p.base,
+        p.swing,
+        p.peak % 12,
+        p.growth,
+        p.spikeAt,
+        p.town,
+      )
       addWords.run(i + 1, p.text)
     })
-    db.exec('CREATE UNIQUE INDEX phrase_text ON phrase (text); CREATE INDEX phrase_part ON phrase (trade, part)')
+    db.exec(
+      'CREATE UNIQUE INDEX phrase_text ON phrase (language, text); CREATE INDEX phrase_part ON phrase (trade, part)',
+    )
 
-    tell(`${inDigits(size.channels)} channels and ${inDigits(size.videos)} videos`)
+    report(`${inDigits(size.channels)} channels and ${inDigits(size.videos)} videos`)
     const channels = makeChannels(size.channels, seed, newestDay)
     // Numbered by how well they stand whatever is searched: a search looks at the best of them first.
+    const weights = weightsOf(seed)
     const videos = makeVideos(size.videos, seed, channels, phrases, newestDay)
-      .map(video => ({ video, stands: standsFor(video, channels[video.channel]!, newestDay) }))
+      .map(video => ({ video, stands: standsFor(weights, video, channels[video.channel]!, newestDay) }))
       .sort((a, b) => b.stands - a.stands)
       .map(({ video }) => video)
     const count = new Array<number>(channels.length).fill(0)
@@ -81,16 +97,18 @@ export function makeWorld(
         count[i],
       ),
     )
-    const addVideo = db.prepare('INSERT INTO video VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+    const addVideo = db.prepare('INSERT INTO video VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
     const addVideoWords = db.prepare('INSERT INTO video_words (rowid, title, description, tags) VALUES (?, ?, ?, ?)')
     videos.forEach((v, i) => {
       addVideo.run(
         i + 1,
         v.id,
         v.channel + 1,
+        v.language,
         v.title,
         v.description,
         JSON.stringify(v.tags),
+        v.captions,
         v.publishedAt,
         v.seconds,
         v.views,
@@ -101,7 +119,7 @@ export function makeWorld(
       )
       addVideoWords.run(i + 1, v.title, v.description, v.tags.join(' , '))
     })
-    db.exec('CREATE INDEX video_channel ON video (channel_id)')
+    db.exec('CREATE INDEX video_channel ON video (channel_id); CREATE INDEX video_day ON video (published_at)')
     const fact = db.prepare('INSERT INTO fact VALUES (?, ?)')
     for (const [name, value] of Object.entries({ format: WORLD_FORMAT, seed, newestDay, ...size }))
       fact.run(name, String(value))

@@ -64,7 +64,7 @@ test('a fill that is stopped goes on with the file it had not imported, and noth
     files,
     migrations,
     importThread,
-    tell: ({ name }: { name: string }) => {
+    report: ({ name }: { name: string }) => {
       took.push(name)
     },
   }

@@ -1,23 +1,19 @@
 import { setResponseHeader } from 'h3'
-import { z } from 'zod'
 import { exportedText } from '../../../../core/brief/brief'
 import type { Brief } from '../../../../shared/brief'
 import { briefJson, briefPhrases } from '../../../demand/briefExport'
 import { fileNameOf } from '../../../http/fileName'
 import { briefOf } from '../../../http/briefOf'
-import { queryOf, route } from '../../../http/route'
+import { route } from '../../../http/route'
 
-const question = z.object({
-  format: z.enum(['text', 'json', 'csv'], { error: 'A format is text, json or csv.' }).default('text'),
-})
 const FORMATS = {
   text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: ({ fields }: Brief) => exportedText(fields) },
   json: { type: 'application/json; charset=utf-8', ending: 'json', write: briefJson },
   csv: { type: 'text/csv; charset=utf-8', ending: 'csv', write: briefPhrases },
 }
 
-export default route((event, runtime) => {
-  const { format } = queryOf(event, question)
+export default route('GET /api/briefs/:id/export', (event, runtime, { query }) => {
+  const { format } = query
   const brief = briefOf(event, runtime)
   const { type, ending, write } = FORMATS[format]
   const name = fileNameOf(brief.fields.tray.lead ?? brief.fields.topic, 'brief')

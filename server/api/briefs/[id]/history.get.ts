@@ -1,10 +1,6 @@
-import { z } from 'zod'
-import { BRIEF_FIELDS } from '../../../../core/brief/brief'
 import { briefOf } from '../../../http/briefOf'
-import { queryOf, route } from '../../../http/route'
+import { route } from '../../../http/route'
 
-const question = z.object({ field: z.enum(BRIEF_FIELDS) })
-
-export default route((event, runtime) => ({
-  entries: runtime.briefs.history(briefOf(event, runtime).id, queryOf(event, question).field),
+export default route('GET /api/briefs/:id/history', (event, runtime, { query }) => ({
+  entries: runtime.briefs.history(briefOf(event, runtime).id, query.field),
 }))

@@ -1,4 +1,4 @@
 import { briefOf } from '../../../http/briefOf'
 import { route } from '../../../http/route'
 
-export default route(briefOf)
+export default route('GET /api/briefs/:id', briefOf)

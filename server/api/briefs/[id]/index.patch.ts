@@ -1,12 +1,11 @@
 import { writerOf } from '../../../access/admit'
 import { BRIEF_FIELDS, type BriefField } from '../../../../core/brief/brief'
-import { briefPatchSchema } from '../../../../shared/brief'
 import { noSuchBrief } from '../../../http/briefOf'
 import { Problem } from '../../../http/problem'
-import { bodyOf, paramOf, route } from '../../../http/route'
+import { paramOf, route } from '../../../http/route'
 
-export default route(async (event, { briefs }) => {
-  const { editId, fields, client } = await bodyOf(event, briefPatchSchema)
+export default route('PATCH /api/briefs/:id', async (event, { briefs }, { body }) => {
+  const { editId, fields, client } = body
   const unknown = Object.keys(fields).find(field => !BRIEF_FIELDS.includes(field as BriefField))
   if (unknown)
     throw new Problem(

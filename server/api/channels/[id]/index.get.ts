@@ -1,19 +1,11 @@
-import { z } from 'zod'
-import { languageInput } from '../../../../core/text/inputs'
 import { Problem } from '../../../http/problem'
-import { paramOf, queryOf, route } from '../../../http/route'
+import { paramOf, route } from '../../../http/route'
 import { askable } from '../../../http/askable'
 import { answerChannel, lookAtChannel } from '../../../rivals/channelLook'
 
-const question = z.object({
-  language: languageInput.default('en'),
-  workspace: z.string().max(60).optional(),
-  anew: z.enum(['0', '1']).optional(),
-})
-
-export default route(async (event, open) => {
+export default route('GET /api/channels/:id', async (event, open, { query }) => {
   const runtime = askable(event, open)
-  const { language, workspace, anew } = queryOf(event, question)
+  const { language, workspace, anew } = query
   const id = paramOf(event, 'id')
   const problem = await lookAtChannel(runtime, id, language, anew === '1')
   const { settings, workspace: own } = runtime.workspaces.standing(workspace)

@@ -1,13 +1,10 @@
-import { z } from 'zod'
 import { Problem } from '../../../http/problem'
 import { workspaceOf } from '../../../http/workspaceOf'
-import { bodyOf, paramOf, route } from '../../../http/route'
-
-const body = z.object({ workspace: z.string().max(60).optional(), on: z.boolean() })
+import { paramOf, route } from '../../../http/route'
 
 /** Takes a channel into the workspace's rival set, or out of it. */
-export default route(async (event, runtime) => {
-  const { workspace, on } = await bodyOf(event, body)
+export default route('PUT /api/channels/:id/watch', async (event, runtime, { body }) => {
+  const { workspace, on } = body
   const id = paramOf(event, 'id')
   if (!runtime.videos.channel(id))
     throw new Problem(

@@ -3,7 +3,7 @@ import { Problem } from '../../../http/problem'
 import { paramOf, route } from '../../../http/route'
 
 /** Server-sent events: `row` for each row, those done so far first, and `end` with the last state. */
-export default route((event, { jobs }) => {
+export default route('GET /api/jobs/:id/events', (event, { jobs }) => {
   const id = paramOf(event, 'id')
   if (!jobs.get(id)) throw new Problem(404, 'no-such-job', 'This job does not exist. It may have ended long ago.')
   const stream = eventStream(event)

@@ -4,7 +4,7 @@ import { Problem } from '../../../http/problem'
 import { paramOf, route } from '../../../http/route'
 
 /** Takes up work that was stopped or cut off: what is done already is answered from the store. */
-export default route((event, runtime) => {
+export default route('POST /api/jobs/:id/resume', (event, runtime) => {
   const id = paramOf(event, 'id')
   const state = runtime.jobs.get(id)
   if (!state) throw new Problem(404, 'no-such-job', 'This job does not exist. It may have ended long ago.')

@@ -1,11 +1,11 @@
 import { listOf, noSuchList } from '../../../http/listOf'
 import { route } from '../../../http/route'
-import { changedSince, unchangedSince } from '../../../http/unchangedSince'
+import { changedSince } from '../../../http/changedSince'
 
 /** Marks a list deleted; it can be restored. With `unchangedSince` one changed later stays. */
-export default route((event, runtime) => {
+export default route('DELETE /api/lists/:id', (event, runtime, { query }) => {
   const { id } = listOf(event, runtime)
-  const since = unchangedSince(event)
+  const since = query.unchangedSince
   if (!runtime.lists.remove(id, since)) throw since === undefined ? noSuchList() : changedSince('list')
   return { ok: true }
 })

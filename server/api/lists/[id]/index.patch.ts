@@ -1,11 +1,10 @@
-import { listPatchSchema } from '../../../../shared/lists'
 import { listOf, noSuchList } from '../../../http/listOf'
 import { Problem } from '../../../http/problem'
-import { bodyOf, route } from '../../../http/route'
+import { route } from '../../../http/route'
 
-export default route(async (event, runtime) => {
+export default route('PATCH /api/lists/:id', async (event, runtime, { body }) => {
   const { id } = listOf(event, runtime)
-  const { language, ...change } = await bodyOf(event, listPatchSchema)
+  const { language, ...change } = body
   const result = runtime.lists.patch(id, change, language)
   if (result.kind === 'absent') throw noSuchList()
   if (result.kind === 'stale')

@@ -2,7 +2,7 @@ import { Problem } from '../../../http/problem'
 import { workspaceOf } from '../../../http/workspaceOf'
 import { paramOf, route } from '../../../http/route'
 
-export default route((event, runtime) => {
+export default route('DELETE /api/workspaces/:id', (event, runtime) => {
   const { id } = workspaceOf(runtime, paramOf(event, 'id'))
   if (!runtime.workspaces.remove(id))
     throw new Problem(

@@ -1,9 +1,8 @@
-import { settingsPatchSchema } from '../../../../shared/workspace'
 import { workspaceOf } from '../../../http/workspaceOf'
-import { bodyOf, paramOf, route } from '../../../http/route'
+import { paramOf, route } from '../../../http/route'
 
 /** Sets what is given; what is left out stays. */
-export default route(async (event, runtime) => {
+export default route('PUT /api/workspaces/:id/settings', async (event, runtime, { body }) => {
   const { id } = workspaceOf(runtime, paramOf(event, 'id'))
-  return { settings: runtime.workspaces.putSettings(id, await bodyOf(event, settingsPatchSchema)) }
+  return { settings: runtime.workspaces.putSettings(id, body) }
 })

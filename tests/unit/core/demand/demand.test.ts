@@ -102,7 +102,7 @@ describe('worth', () => {
   })
 
   test('bands begin at their cuts', () => {
-    expect([0, 100].map(worthBand)).toEqual(['thin', 'prime'])
+    expect([0, 100].map(worth => worthBand(worth, 0))).toEqual(['thin', 'prime'])
     expect([0, 100].map(difficultyBand)).toEqual(['low', 'walled'])
   })
 
@@ -123,5 +123,9 @@ describe('worth', () => {
       'prime',
     ])
     expect(channelWorthBand(10, 1)).toBe('thin')
+  })
+  test('for anyone none contradicts the difficulty beside it', () => {
+    expect([10, 33, 40, 60].map(difficulty => worthBand(100, difficulty))).toEqual(['prime', 'solid', 'usable', 'thin'])
+    expect(worthBand(10, 0)).toBe('thin')
   })
 })

@@ -95,7 +95,7 @@ describe('crossing phrases with places', () => {
 })
 
 describe('other meanings', () => {
-  const video = (id: string, title: string, tags: string[]) => ({ id, title, tags })
+  const video = (id: string, title: string, tags: string[], channel = `of ${id}`) => ({ id, channel, title, tags })
   const bikes = Array.from({ length: 8 }, (_, i) =>
     video(`b${i}`, `Clean a chain on your bike, part ${'abcdefgh'[i]}`, ['bicycle', 'bike chain', 'drivetrain']),
   )
@@ -108,6 +108,20 @@ describe('other meanings', () => {
     expect(found[0]!.ids.every(id => id.startsWith('b'))).toBe(true)
     expect(found[0]!.name).toContain('bike')
     expect(found[1]!.name.some(word => ['gold', 'necklace', 'jewellery', 'jewelry'].includes(word))).toBe(true)
+  })
+  test('results of one trade are one meaning, whatever their fashions of wording', () => {
+    const fashions = ['complete guide', 'rainy sunday', 'three mistakes']
+    const one = fashions.flatMap((fashion, f) =>
+      Array.from({ length: 6 }, (_, i) =>
+        // One of each fashion uses another's words, too.
+        video(`${f}${i}`, `Chain: ${fashion}${i ? '' : `, ${fashions[(f + 1) % 3]!}`}`, ['bicycle', fashion]),
+      ),
+    )
+    expect(meanings('chain', one, 'en')).toHaveLength(1)
+  })
+  test('who publishes for both speaks of one trade', () => {
+    const own = gold.map((each, i) => (i ? each : { ...each, channel: bikes[0]!.channel }))
+    expect(meanings('chain', [...bikes, ...own], 'en')).toHaveLength(1)
   })
   test('a stray result is no meaning, and nothing gives none', () => {
     expect(meanings('chain', [...bikes, gold[0]!], 'en')).toHaveLength(1)

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import { PlaceNames } from '../../../../core/demand/placeNames'
-import { askedStore } from '../../../../server/data/asked'
+import { askedStore, type AskedStore } from '../../../../server/data/asked'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
 import { keptPage, type AssessDeps } from '../../../../server/demand/assess'
@@ -65,7 +65,7 @@ export function deps(given = services(), db = freshData(folder)) {
     services: given,
     reader: readHere,
     now: clock,
-  } satisfies AssessDeps & { db: Db }
+  } satisfies AssessDeps & { db: Db; asked: AskedStore }
 }
 /** The rows of a seed, from an index made for the question; caps worked out on the way are kept. */
 export function answer(

@@ -138,7 +138,7 @@ test('it says how far it is', async () => {
     language: 'en',
     source: 'mine.csv',
     now: AT,
-    tell: progress => told.push(progress),
+    report: progress => told.push(progress),
   })
   expect(told.map(each => each.said)).toEqual([5, 10, 15, 20, 25, 30].map(n => `${n} result pages imported`))
   expect(told.map(each => each.part)).toEqual([1, 2, 3, 4, 5, 6].map(n => n / 6))

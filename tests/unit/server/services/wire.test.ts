@@ -48,6 +48,7 @@ test('every call says over the wire what it says in the same process', async () 
   await same(remote.site.channel(video!.channel.id, 'en'), standin.site.channel(video!.channel.id, 'en'))
   await same(remote.site.channelVideos(video!.channel.id, 'en'), standin.site.channelVideos(video!.channel.id, 'en'))
   await same(remote.site.trending('GB', 'en'), standin.site.trending('GB', 'en'))
+  for (const { id } of search.data.videos) await same(remote.site.captions(id, 'en'), standin.site.captions(id, 'en'))
   await same(
     remote.demand.volumes(['bike chain', 'nobody asks this'], 'GB', 'en'),
     standin.demand.volumes(['bike chain', 'nobody asks this'], 'GB', 'en'),

@@ -1,0 +1,146 @@
+import { fault, part, task, type Trade } from './trade'
+
+/** The kitchen: *fork* is its word, too. */
+export const kitchen: Trade = {
+  id: 'kitchen',
+  language: 'en',
+  share: 0.06,
+  prefix: 'kitchen',
+  wholes: ['small kitchen', 'gas stove', 'induction hob'],
+  makers: [],
+  peak: 11,
+  swing: 0.35,
+  nouns: ['Larder Table', 'Copper Pan Diary', 'Spoon Drawer', 'Supper Bench'],
+  people: 'cook',
+  services: [
+    ['knife sharpening', 4],
+    ['cooking classes', 5],
+  ],
+  faults: {
+    sticking: fault('sticking', 'stick', 'sticky', ['with eggs', 'after washing']),
+    rusty: fault('rusty', 'rust', 'rusty', ['after the dishwasher']),
+    blunt: fault('blunt', 'go blunt', 'blunt', ['after a week']),
+    warped: fault('warped', 'warp', 'warped', ['on induction']),
+    stained: fault('stained', 'stain', 'stained'),
+    smelly: fault('smelling', 'smell', 'smelly', ['of onion']),
+  },
+  tasks: {
+    sharpen: task(
+      'sharpen/sharpening/sharpening',
+      1,
+      [
+        'Wet the stone until it stops drinking.',
+        'Fifteen degrees: two coins under the spine.',
+        'Feel for the burr with your thumb across, never along.',
+        'Finish with five light strokes on the leather.',
+      ],
+      { care: true, paid: true, using: ['a mug', 'a whetstone', 'sandpaper'], without: ['a stone', 'a sharpener'] },
+    ),
+    clean: task(
+      'clean/cleaning/cleaning',
+      0.9,
+      [
+        'While it is warm, hot water and a wooden scraper.',
+        'Salt scrubs, oil loosens, soap is for last.',
+        'Dry it on the flame and not in the rack.',
+      ],
+      { care: true, using: ['vinegar', 'baking soda', 'salt', 'lemon'], without: ['scrubbing'] },
+    ),
+    season: task(
+      'season/seasoning/seasoning',
+      0.8,
+      [
+        'Wipe the oil on, then wipe it off as if it had been a mistake.',
+        'Upside down in the oven, an hour at full heat.',
+        'Three thin coats before the first egg.',
+      ],
+      { care: true, using: ['flaxseed oil', 'lard', 'olive oil'], without: ['an oven'] },
+    ),
+    hold: task('hold/holding', 0.4, [
+      'Pinch the blade where it meets the handle.',
+      'The other hand is a claw, and the knuckles lead.',
+      'Elbows in, shoulders down: you will feel it after the third onion.',
+    ]),
+    store: task(
+      'store/storing/storage',
+      0.45,
+      ['Edges never touch edges.', 'Air is better than a drawer, and a drawer is better than the sink.'],
+      { without: ['a block'] },
+    ),
+    oil: task(
+      'oil/oiling',
+      0.4,
+      ['Warm the board in the sun, then flood it.', 'Turn it after an hour and stand it up overnight.'],
+      { care: true, using: ['coconut oil', 'mineral oil', 'beeswax'] },
+    ),
+    polish: task(
+      'polish/polishing',
+      0.3,
+      ['A paste of chalk and water, and patience.', 'Follow the tines, one by one.'],
+      { using: ['toothpaste', 'foil'] },
+    ),
+    cook: task(
+      'cook/cooking',
+      0.9,
+      [
+        'Salt early, and taste before you salt again.',
+        'Leave it alone until it lets go of the pan by itself.',
+        'Rest it as long as you cooked the second side.',
+      ],
+      { without: ['oil', 'an oven'] },
+    ),
+  },
+  parts: [
+    part('kitchen knife', 22, 'sharpen hold clean store', {
+      plain: true,
+      also: ['chef knife'],
+      plural: 'kitchen knives',
+      buy: true,
+      sized: true,
+      kinds: ['japanese', 'serrated', 'ceramic'],
+      faults: ['blunt', 'rusty'],
+    }),
+    part('bread knife', 9, 'sharpen clean', { plain: true, plural: 'bread knives', buy: true, faults: ['blunt'] }),
+    part('cast iron pan', 24, 'season clean store', {
+      buy: true,
+      sized: true,
+      faults: ['sticking', 'rusty', 'smelly'],
+      against: ['carbon steel pan'],
+    }),
+    part('stainless steel pan', 14, 'clean season', {
+      buy: true,
+      faults: ['sticking', 'warped', 'stained'],
+      against: ['non stick pan'],
+    }),
+    part('wok', 13, 'season clean', { buy: true, sized: true, faults: ['rusty', 'sticking'] }),
+    part('cutting board', 13, 'oil clean store', {
+      buy: true,
+      kinds: ['wooden', 'bamboo', 'plastic'],
+      faults: ['warped', 'stained', 'smelly'],
+    }),
+    part('fork', 8, 'hold polish', { plain: true, plural: 'forks' }),
+    part('serving fork', 3, 'polish', { plain: true, buy: true, faults: ['stained'] }),
+    part('salad fork', 4, 'hold', { plain: true, against: ['dinner fork'] }),
+    part('silver cutlery', 7, 'clean polish store', { mass: true, buy: true, faults: ['stained'] }),
+    part('steak', 30, 'cook', {
+      plain: true,
+      kinds: ['ribeye', 'sirloin', 'flank'],
+      on: ['gas stove', 'induction hob'],
+    }),
+    part('rice', 34, 'cook', {
+      plain: true,
+      mass: true,
+      kinds: ['brown', 'basmati', 'sushi'],
+      faults: ['sticking'],
+      on: [],
+    }),
+    part('oven', 20, 'clean', { buy: true, faults: ['smelly'], on: [] }),
+  ],
+  remarks: [
+    'My kitchen has two square metres, so anything here works in yours.',
+    'Butter is not a side dish, but it comes close.',
+    'The pan is older than I am.',
+    'Do not copy the way I hold the lid.',
+    'Full recipe below, weights first, spoons in brackets.',
+  ],
+}

@@ -1,0 +1,146 @@
+import { fault, part, task, type Trade } from './trade'
+
+/** Music: an instrument has *tune-ups*, *bridges* and *forks* of its own. */
+export const music: Trade = {
+  id: 'music',
+  language: 'en',
+  share: 0.06,
+  wholes: ['acoustic guitar', 'electric guitar', 'classical guitar'],
+  makers: [],
+  peak: 0,
+  swing: 0.3,
+  nouns: ['String Cellar', 'Fret Notes', 'Tuning Hour', 'Practice Room'],
+  people: 'player',
+  services: [
+    ['guitar lessons', 7],
+    ['piano tuning', 5],
+    ['violin lessons', 2.5],
+    ['guitar repair', 3],
+  ],
+  faults: {
+    outOfTune: fault('going out of tune', 'go out of tune', undefined, ['after restringing', 'in summer']),
+    buzzing: fault('buzzing', 'buzz', 'buzzing', ['on the low e', 'at the first fret']),
+    stuck: fault('sticking', 'stick', 'sticky', ['in humid weather']),
+    slipping: fault('slipping', 'slip', 'slipping', ['in winter']),
+    crackling: fault('crackling', 'crackle', 'scratchy'),
+  },
+  tasks: {
+    tune: task(
+      'tune/tuning/tuning',
+      1,
+      [
+        'Come up to the note from below, never down.',
+        'Tune, play hard for a minute, tune again.',
+        'Harmonics at the fifth and seventh fret tell you what a tuner will not.',
+      ],
+      { care: true, paid: true, without: ['a tuner', 'an app'], using: ['a phone', 'a tuning fork'] },
+    ),
+    play: task(
+      'play/playing',
+      1,
+      [
+        'Half the speed, twice the care, and only then the metronome.',
+        'Four bars a day; the weekend is for putting them together.',
+        'Sing it first; the fingers follow the ear.',
+      ],
+      { without: ['reading music', 'a pick'] },
+    ),
+    string: task(
+      'restring/restringing',
+      0.6,
+      [
+        'Change them one by one, so that the neck never rests.',
+        'Two and a half turns on the post, no more.',
+        'Stretch each string with your thumb before you cut it.',
+      ],
+      { care: true, paid: true },
+    ),
+    clean: task(
+      'clean/cleaning/cleaning',
+      0.6,
+      [
+        'A dry cloth after every session saves you the polish.',
+        'Lemon oil on the board once a year, if it looks thirsty.',
+      ],
+      { care: true, using: ['lemon oil', 'vinegar'] },
+    ),
+    adjust: task(
+      'adjust/adjusting/adjustment',
+      0.5,
+      [
+        'An eighth of a turn, then leave it until tomorrow.',
+        'Press the first and the last fret and look for the gap in the middle.',
+        'Lower the action until it buzzes, then go back a hair.',
+      ],
+      { paid: true, without: ['tools'] },
+    ),
+    replace: task(
+      'replace/replacing/replacement',
+      0.5,
+      ['Take a photo of the wiring before you cut anything.', 'Heat the glue; do not force it.'],
+      { paid: true },
+    ),
+    learn: task(
+      'learn/learning',
+      0.9,
+      [
+        'Three chords are two hundred songs.',
+        'Practise the change and not the chord.',
+        'Record yourself once a week and do not listen for a month.',
+      ],
+      { without: ['a teacher'] },
+    ),
+  },
+  parts: [
+    part('guitar', 60, 'tune play string clean learn', {
+      plain: true,
+      buy: true,
+      sized: true,
+      faults: ['outOfTune', 'buzzing'],
+      on: [],
+    }),
+    part('piano', 44, 'tune play clean learn', {
+      plain: true,
+      buy: true,
+      faults: ['outOfTune', 'stuck'],
+      kinds: ['upright', 'digital'],
+      on: [],
+    }),
+    part('violin', 22, 'tune play string learn', {
+      plain: true,
+      buy: true,
+      sized: true,
+      faults: ['slipping', 'outOfTune'],
+      on: [],
+    }),
+    part('ukulele', 26, 'tune play string learn', {
+      plain: true,
+      buy: true,
+      sized: true,
+      kinds: ['soprano', 'tenor'],
+      faults: ['outOfTune'],
+      on: [],
+      against: ['guitar'],
+    }),
+    part('guitar bridge', 5, 'adjust replace', { faults: ['buzzing'], kinds: ['floating', 'fixed'] }),
+    part('truss rod', 5, 'adjust', { faults: ['stuck'] }),
+    part('guitar strings', 15, 'replace clean', {
+      mass: true,
+      buy: true,
+      faults: ['buzzing', 'slipping'],
+      kinds: ['nylon', 'steel', 'bass'],
+    }),
+    part('tuning pegs', 6, 'replace adjust', { mass: true, faults: ['slipping', 'stuck'] }),
+    part('piano tune-up', 4, '', {}),
+    part('tuning fork', 5, 'play', { buy: true }),
+    part('guitar pickup', 7, 'replace adjust', { buy: true, faults: ['crackling', 'buzzing'] }),
+    part('barre chord', 9, 'play learn', { plain: true, faults: ['buzzing'], on: [] }),
+  ],
+  remarks: [
+    'Tab is on the screen the whole time.',
+    'I use the cheapest strings in the shop on purpose.',
+    'The neighbours know this song by now.',
+    'Slow it down in the player if I am too fast.',
+    'One take, wrong notes included.',
+  ],
+}

@@ -1,0 +1,136 @@
+import { fault, part, task, type Trade } from './trade'
+
+/** Horses: *saddle* is their word, too. */
+export const riding: Trade = {
+  id: 'riding',
+  language: 'en',
+  share: 0.05,
+  prefix: 'horse',
+  wholes: ['pony', 'young horse', 'cob'],
+  makers: [],
+  peak: 5,
+  swing: 0.3,
+  nouns: ['Stable Lane', 'Paddock Notes', 'Tack Room', 'Riding Yard'],
+  people: 'rider',
+  services: [
+    ['riding lessons', 6],
+    ['saddle fitting', 2],
+    ['livery yard', 2.5],
+    ['farrier', 3],
+  ],
+  faults: {
+    slipping: fault('slipping', 'slip', 'slipping', ['to one side', 'uphill', 'when mounting']),
+    stiff: fault('stiff', 'go stiff', 'stiff', ['after rain']),
+    mouldy: fault('mouldy', 'go mouldy', 'mouldy', ['over winter']),
+    squeaking: fault('squeaking', 'squeak', 'squeaky', ['in trot']),
+    rubbing: fault('rubbing', 'rub', undefined, ['behind the elbow', 'on the withers']),
+  },
+  tasks: {
+    fit: task(
+      'fit/fitting/fitting',
+      1,
+      [
+        'Put it on without a pad and slide it back until it stops.',
+        'Three fingers at the withers, no more and no less.',
+        'Look along the spine from behind: you should see daylight.',
+        'Let a rider sit in it before you decide.',
+      ],
+      { paid: true },
+    ),
+    clean: task(
+      'clean/cleaning/cleaning',
+      0.9,
+      [
+        'Take every strap apart; the dirt sits under the buckles.',
+        'Lather with as little water as you can.',
+        'Let it dry away from the stove.',
+      ],
+      { care: true, using: ['saddle soap', 'baby wipes', 'vinegar'] },
+    ),
+    oil: task(
+      'oil/oiling',
+      0.5,
+      [
+        'Two thin coats, the second after a night.',
+        'Oil the rough side; the smooth side takes care of itself.',
+        'Buff it, or your breeches will tell everyone.',
+      ],
+      { care: true, using: ['olive oil', 'coconut oil', 'neatsfoot oil'] },
+    ),
+    adjust: task('adjust/adjusting/adjustment', 0.7, [
+      'Count the holes on both sides before you believe your eyes.',
+      'Walk a full circle on each rein, then check again.',
+      'Change one thing at a time.',
+    ]),
+    measure: task('measure/measuring/measurement', 0.5, [
+      'Stand the horse square on level ground.',
+      'A soft tape and somebody who holds the other end.',
+      'Write it down with the date: backs change with the season.',
+    ]),
+    clip: task(
+      'clip/clipping',
+      0.5,
+      [
+        'Warm the blades and let the horse hear them first.',
+        'Always against the hair, in long calm lines.',
+        'Leave the legs if the field is wet.',
+      ],
+      { without: ['lines'] },
+    ),
+    tighten: task('tighten/tightening', 0.4, [
+      'Two holes, a short walk, then two more.',
+      'A folded hand should pass, a fist should not.',
+    ]),
+    teach: task('teach/teaching', 0.6, [
+      'Ask once, wait, and praise the first try.',
+      'Ten minutes are enough for a young head.',
+      'End on something the horse already knows.',
+    ]),
+  },
+  parts: [
+    part('horse saddle', 16, 'fit clean oil measure', {
+      buy: true,
+      sized: true,
+      kinds: ['english', 'western', 'dressage', 'treeless'],
+      faults: ['slipping', 'squeaking', 'mouldy'],
+      against: ['bareback pad'],
+    }),
+    part('saddle', 14, 'fit clean oil', { faults: ['slipping', 'squeaking'], buy: true }),
+    part('western saddle', 10, 'fit clean oil measure', { buy: true, sized: true, against: ['english saddle'] }),
+    part('saddle pad', 9, 'clean fit', { plain: true, buy: true, faults: ['slipping', 'rubbing'] }),
+    part('bridle', 12, 'fit clean adjust oil', {
+      buy: true,
+      sized: true,
+      kinds: ['bitless', 'double', 'leather'],
+      faults: ['stiff', 'rubbing'],
+    }),
+    part('girth', 7, 'tighten clean measure', { buy: true, sized: true, faults: ['slipping', 'rubbing'] }),
+    part('stirrups', 9, 'adjust clean', { mass: true, buy: true, kinds: ['safety', 'leather'], faults: ['squeaking'] }),
+    part('horse rug', 11, 'clean fit measure', {
+      plain: true,
+      buy: true,
+      sized: true,
+      kinds: ['turnout', 'stable', 'fly'],
+      faults: ['slipping', 'rubbing'],
+      peak: 10,
+      swing: 0.7,
+    }),
+    part('riding boots', 12, 'clean fit', {
+      plain: true,
+      worn: true,
+      mass: true,
+      buy: true,
+      sized: true,
+      faults: ['stiff', 'squeaking'],
+    }),
+    part('lead change', 4, 'teach', { on: [] }),
+    part('lunge line', 4, '', { buy: true, on: [] }),
+    part('horse', 40, 'clip teach measure', { plain: true, on: [] }),
+  ],
+  remarks: [
+    'He is eleven, half blind and the best teacher I know.',
+    'If it hurts the horse, it is wrong, however it looks.',
+    'Filmed in one go, so you see the mistakes as well.',
+    'Ask your saddler before you change the tree.',
+  ],
+}

@@ -1,0 +1,54 @@
+import { z } from 'zod'
+import { BRIEF_FIELDS } from '../../core/brief/brief'
+import type { Score } from '../../core/draft/score'
+import type { PackedTags } from '../../core/draft/tags'
+import {
+  briefPatchSchema,
+  newBriefSchema,
+  newSeriesSchema,
+  type Brief,
+  type BriefLine,
+  type HistoryEntry,
+  type PatchAnswer,
+} from '../brief'
+import { checkBodySchema, limitProfileSchema } from '../check'
+import { call, type, type Done } from './call'
+import { ofWorkspace, unlessChanged } from './inputs'
+
+export const briefCalls = {
+  'GET /api/briefs': call({ query: ofWorkspace, answer: type<{ briefs: BriefLine[] }>() }),
+  'POST /api/briefs': call({ body: newBriefSchema, answer: type<Brief>() }),
+  'POST /api/briefs/series': call({ body: newSeriesSchema, answer: type<{ briefs: Brief[] }>() }),
+  'GET /api/briefs/:id': call({ answer: type<Brief>() }),
+  'PATCH /api/briefs/:id': call({ body: briefPatchSchema, answer: type<PatchAnswer>() }),
+  'DELETE /api/briefs/:id': call({
+    /** `forever=1` deletes one that is marked deleted, with its history. */
+    query: unlessChanged.extend({ forever: z.string().max(10).optional() }),
+    answer: type<Done>(),
+  }),
+  'POST /api/briefs/:id/restore': call({ answer: type<Brief>() }),
+  'GET /api/briefs/:id/history': call({
+    query: z.object({ field: z.enum(BRIEF_FIELDS) }),
+    answer: type<{ entries: HistoryEntry[] }>(),
+  }),
+  'POST /api/briefs/:id/history': call({
+    body: z.object({ field: z.enum(BRIEF_FIELDS), value: z.unknown() }),
+    answer: type<Done>(),
+  }),
+  /** Answered with a file. */
+  'GET /api/briefs/:id/export': call({
+    query: z.object({
+      format: z.enum(['text', 'json', 'csv'], { error: 'A format is text, json or csv.' }).default('text'),
+    }),
+    answer: type<string>(),
+  }),
+  'POST /api/check': call({ body: checkBodySchema, answer: type<Score>() }),
+  'POST /api/tags/pack': call({
+    body: z.object({
+      candidates: z.array(z.object({ tag: z.string().min(1).max(600), value: z.number().min(0) })).max(2000),
+      lead: z.string().max(600).default(''),
+      profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
+    }),
+    answer: type<PackedTags>(),
+  }),
+}

@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import { languageInput, phraseInput, regionInput } from '../../core/text/inputs'
+
+/** Inputs that several calls take. */
+
+/** The workspace something is asked for; the first one where it is absent. */
+export const workspaceInput = z.string().max(60).optional()
+export const language = languageInput.default('en')
+export const ofWorkspace = z.object({ workspace: workspaceInput })
+
+/** One phrase in a region, scored for a workspace. */
+export const phraseQuestion = z.object({
+  phrase: phraseInput,
+  region: regionInput,
+  language,
+  workspace: workspaceInput,
+})
+
+/** Ask the service again, however young what is kept is. */
+export const anew = z.enum(['0', '1']).optional()
+
+/** A deletion that is an undo names the time after which what it deletes must not have changed. */
+export const unlessChanged = z.object({
+  unchangedSince: z.coerce.number('Give a time in milliseconds.').int('Give a time in milliseconds.').optional(),
+})

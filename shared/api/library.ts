@@ -1,0 +1,78 @@
+import { z } from 'zod'
+import { regionInput } from '../../core/text/inputs'
+import {
+  filterSetSchema,
+  listPatchSchema,
+  newListSchema,
+  placesQuerySchema,
+  type ChangedList,
+  type FilterSet,
+  type ListLine,
+  type ListPhrase,
+  type Place,
+  type SourceLine,
+} from '../lists'
+import type { PhraseRow } from '../phrases'
+import {
+  newWorkspaceSchema,
+  settingsPatchSchema,
+  workspacePatchSchema,
+  type OwnVideo,
+  type Settings,
+  type Workspace,
+} from '../workspace'
+import { call, type, type Done } from './call'
+import { language, ofWorkspace, unlessChanged, workspaceInput } from './inputs'
+
+const LIMIT = 'A limit is 1 to 2,000.'
+const whole = z.coerce.number('Give a whole number.').int('Give a whole number.')
+
+/** A workspace, and why its channel could not be looked at, if it could not. */
+type LookedAt = Workspace & { problem: string | null }
+
+export const libraryCalls = {
+  'GET /api/lists': call({ query: ofWorkspace, answer: type<{ lists: ListLine[] }>() }),
+  'POST /api/lists': call({ body: newListSchema, answer: type<ListLine>() }),
+  /** The list's first phrases, or those after some, with what is known of each. */
+  'GET /api/lists/:id': call({
+    query: z.object({
+      region: regionInput,
+      language,
+      workspace: workspaceInput,
+      limit: whole.pipe(z.number().min(1, LIMIT).max(2000, LIMIT)).default(500),
+      offset: whole.pipe(z.number().min(0, 'An offset is 0 or more.')).default(0),
+    }),
+    answer: type<ListLine & { rows: (ListPhrase & { row: PhraseRow | null })[] }>(),
+  }),
+  'PATCH /api/lists/:id': call({ body: listPatchSchema, answer: type<ChangedList>() }),
+  'DELETE /api/lists/:id': call({ query: unlessChanged, answer: type<Done>() }),
+  'POST /api/lists/:id/restore': call({ answer: type<ListLine>() }),
+  /** Answered with a file. */
+  'GET /api/lists/:id/export': call({
+    query: z.object({
+      format: z.enum(['csv', 'json'], { error: 'A format is csv or json.' }).default('csv'),
+      region: regionInput,
+      language,
+    }),
+    answer: type<string>(),
+  }),
+  'GET /api/filter-sets': call({ query: ofWorkspace, answer: type<{ sets: FilterSet[] }>() }),
+  'POST /api/filter-sets': call({ body: filterSetSchema, answer: type<FilterSet>() }),
+  'DELETE /api/filter-sets/:id': call({ answer: type<Done>() }),
+  'GET /api/places': call({
+    query: placesQuerySchema,
+    answer: type<{ places: Place[]; regions: { region: string; n: number }[] }>(),
+  }),
+  'GET /api/sources': call({ answer: type<{ sources: SourceLine[] }>() }),
+  'PUT /api/sources/order': call({
+    body: z.object({ ids: z.array(z.number().int()).min(1, 'List the sources in order of preference.').max(500) }),
+    answer: type<{ sources: SourceLine[] }>(),
+  }),
+  'GET /api/workspaces': call({ answer: type<{ workspaces: Workspace[] }>() }),
+  'POST /api/workspaces': call({ body: newWorkspaceSchema, answer: type<LookedAt>() }),
+  'PATCH /api/workspaces/:id': call({ body: workspacePatchSchema, answer: type<LookedAt>() }),
+  'DELETE /api/workspaces/:id': call({ answer: type<Done>() }),
+  'GET /api/workspaces/:id/settings': call({ answer: type<{ settings: Settings; videos: OwnVideo[] }>() }),
+  /** Sets what is given; what is left out stays. */
+  'PUT /api/workspaces/:id/settings': call({ body: settingsPatchSchema, answer: type<{ settings: Settings }>() }),
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { newKeySchema, signInSchema, type AccessKey, type NewKey, type SessionAnswer } from '../access'
+import type { JobState } from '../jobs'
+import type { LiveService, Misbehaviour } from '../services'
+import { call, type } from './call'
+
+const part = z.number().min(0).max(1).optional()
+
+/** The program itself: who may use it, what it is doing, and the services it asks. */
+export const programCalls = {
+  'GET /api/health': call({ answer: type<{ ok: true; version: string }>() }),
+  /** Server-sent events. */
+  'GET /api/changes': call({ answer: type<string>() }),
+  'GET /api/session': call({ answer: type<SessionAnswer>() }),
+  'POST /api/session': call({ body: signInSchema, answer: type<SessionAnswer>() }),
+  'DELETE /api/session': call({ answer: type<{ ended: true }>() }),
+  'GET /api/access': call({ answer: type<{ keys: AccessKey[] }>() }),
+  'POST /api/access': call({ body: newKeySchema, answer: type<NewKey>() }),
+  'DELETE /api/access/:id': call({ answer: type<{ revoked: true }>() }),
+  'GET /api/jobs': call({ answer: type<{ jobs: JobState[] }>() }),
+  'GET /api/jobs/:id': call({ answer: type<JobState>() }),
+  'DELETE /api/jobs/:id': call({ answer: type<JobState>() }),
+  'POST /api/jobs/:id/resume': call({ answer: type<JobState>() }),
+  /** Server-sent events. */
+  'GET /api/jobs/:id/events': call({ answer: type<string>() }),
+  'GET /api/services': call({ answer: type<{ live: LiveService | null }>() }),
+  'PUT /api/services': call({
+    body: z.object({
+      /** `null` goes back to the simulated services. */
+      address: z
+        .string('Give an address such as https://demand.example/api.')
+        .trim()
+        .max(500, 'An address can be 500 characters at most.')
+        .nullable(),
+      /** Absent keeps the key there is for the same server, empty takes it away. */
+      key: z.string().max(500).optional(),
+    }),
+    answer: type<{ live: LiveService | null }>(),
+  }),
+  /** Makes the simulated services misbehave; only where FONETRA_STANDIN_CONTROL=1 allows it. */
+  'PUT /api/standin/behaviour': call({
+    body: z.object({ delayMs: z.number().min(0).max(60_000).optional(), refuse: part, fail: part, half: part }),
+    answer: type<Misbehaviour>(),
+  }),
+}

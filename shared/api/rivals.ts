@@ -1,0 +1,61 @@
+import { z } from 'zod'
+import { regionInput } from '../../core/text/inputs'
+import {
+  resultsQuerySchema,
+  type ChannelAnswer,
+  type ChannelStats,
+  type ResultsAnswer,
+  type TrendingAnswer,
+  type VideoAnswer,
+  type WordsAnswer,
+} from '../rivals'
+import { call, type, type Done } from './call'
+import { anew, language, phraseQuestion, workspaceInput } from './inputs'
+
+const results = call({ query: resultsQuerySchema, answer: type<ResultsAnswer>() })
+const words = call({ query: resultsQuerySchema, answer: type<WordsAnswer>() })
+const pageChannels = call({
+  query: resultsQuerySchema,
+  answer: type<{ channels: ChannelStats[]; missing: number }>(),
+})
+const channel = call({ query: z.object({ language, workspace: workspaceInput, anew }), answer: type<ChannelAnswer>() })
+const trending = call({
+  query: z.object({ region: regionInput, language, contains: z.string().max(200).optional(), anew }),
+  answer: type<TrendingAnswer>(),
+})
+
+export const rivalCalls = {
+  'GET /api/results': results,
+  'POST /api/results': results,
+  'GET /api/results/words': words,
+  'POST /api/results/words': words,
+  'GET /api/results/channels': pageChannels,
+  'POST /api/results/channels': pageChannels,
+  'PUT /api/results/off-topic': call({
+    body: phraseQuestion
+      .pick({ phrase: true, language: true })
+      .extend({
+        videoId: z.string().min(1).max(200).optional(),
+        videoIds: z.array(z.string().min(1).max(200)).min(1).max(200).optional(),
+        off: z.boolean(),
+      })
+      .refine(
+        ({ videoId, videoIds }) => videoId !== undefined || videoIds !== undefined,
+        'Name the videos as videoIds.',
+      ),
+    answer: type<Done>(),
+  }),
+  'GET /api/channels': call({
+    query: z.object({ find: z.string().max(100).optional(), workspace: workspaceInput }),
+    answer: type<{ channels: ChannelStats[] }>(),
+  }),
+  'GET /api/channels/:id': channel,
+  'POST /api/channels/:id': channel,
+  'PUT /api/channels/:id/watch': call({
+    body: z.object({ workspace: workspaceInput, on: z.boolean() }),
+    answer: type<Done>(),
+  }),
+  'GET /api/videos/:id': call({ answer: type<VideoAnswer>() }),
+  'GET /api/trending': trending,
+  'POST /api/trending': trending,
+}

@@ -1,0 +1,15 @@
+/** The live service in use. Its key is never told, only whether there is one. */
+export interface LiveService {
+  address: string
+  hasKey: boolean
+}
+
+/** How the simulated services misbehave. */
+export interface Misbehaviour {
+  /** Milliseconds each call takes at least. */
+  delayMs: number
+  /** Parts of calls, 0 to 1, that are refused for too many requests, fail, or tell only half. */
+  refuse: number
+  fail: number
+  half: number
+}
