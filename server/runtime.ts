@@ -47,6 +47,8 @@ export interface Runtime {
   /** Reads result pages, in a thread of its own. */
   reader: PageReader & { close: () => Promise<void> }
   services: Switchboard
+  /** The time by which ages of what was observed are counted, UTC milliseconds. */
+  now: () => number
   attached: AttachedStore
   asked: AskedStore
   scoring: Scoring
@@ -133,13 +135,14 @@ async function opened(): Promise<Runtime> {
         search.changed(ids)
         if (byPerson) changes.changed(kind)
       }
-    const phrases = phraseStore(db, Date.now, changed('phrases'))
+    const attached = attachedStore(db, join(data, 'service.key'))
+    const services = switchboard(connectStandin(join(workers, 'standin.mjs'), world), attached.get())
+    const phrases = phraseStore(db, services.now, changed('phrases'))
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => {
       phrases.putCap(...cap)
     })
     const videos = videoStore(db)
-    const attached = attachedStore(db, join(data, 'service.key'))
-    const asked = askedStore(db)
+    const asked = askedStore(db, services.now)
     const fileWork = startFileWork(join(workers, 'file.mjs'), file)
     const opening: Runtime = {
       db,
@@ -148,14 +151,15 @@ async function opened(): Promise<Runtime> {
       phrases,
       results: resultStore(db, changed('pages')),
       videos,
-      workspaces: workspaceStore(db, videos),
+      workspaces: workspaceStore(db, videos, services.now),
       rivalSets: rivalSetStore(db),
       lists: listStore(db, phrases),
       places: placeStore(db),
       sources: sourceStore(db, changed('phrases')),
       search,
       reader: startReading(join(workers, 'reading.mjs')),
-      services: switchboard(connectStandin(join(workers, 'standin.mjs'), world), attached.get()),
+      services,
+      now: services.now,
       attached,
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
@@ -170,6 +174,8 @@ async function opened(): Promise<Runtime> {
     asked.forgetOld()
     void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
+    // Ages are right from the first question on; a world that cannot be asked says so when it is.
+    void services.clock().catch(() => undefined)
     // One that is closed while it loads is no failure.
     void search.load('en', '').catch((error: unknown) => {
       if (state === opening) console.error('The index of phrases could not be loaded:', error)

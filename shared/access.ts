@@ -16,6 +16,8 @@ export interface Who {
 export interface SessionAnswer {
   needed: boolean
   who: Who | null
+  /** The time by which ages are counted: this machine’s, or the simulated services’ when their clock was moved on. */
+  now: number
 }
 
 export interface AccessKey {

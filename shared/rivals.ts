@@ -33,6 +33,8 @@ export interface RivalRow {
   views: number | null
   viewsPerDay: number | null
   likes: number | null
+  /** `null` where the site does not tell it. */
+  dislikes: number | null
   comments: number | null
   publishedAt: number | null
   durationSeconds: number | null

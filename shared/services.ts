@@ -13,3 +13,18 @@ export interface Misbehaviour {
   fail: number
   half: number
 }
+
+/** The clock of the simulated services. */
+export interface SimulatedClock {
+  /** UTC milliseconds. */
+  now: number
+  /** When their world was made. */
+  madeOn: number
+  /** Days it stands ahead of the machine's clock. */
+  daysAhead: number
+  /** Days it is still moving on. */
+  left: number
+}
+
+/** Days the clock can be moved on in one go. */
+export const MOST_DAYS = 366

@@ -1,6 +1,7 @@
 import { SUREST } from '../../core/rivals/forecast'
 import { isStale } from '../../core/demand/stale'
 import { counted } from '../../core/text/inWords'
+import { now } from './clock'
 
 export { counted } from '../../core/text/inWords'
 
@@ -47,7 +48,7 @@ export const dateOnly = (at: number) => days.format(at)
 export const sourceText = (source: string | null, at: number | null) =>
   source === null
     ? ''
-    : `, from ${source}${at === null ? '' : `, ${dateOnly(at)}${isStale(at, Date.now()) ? ': out of date, load or import it again' : ''}`}`
+    : `, from ${source}${at === null ? '' : `, ${dateOnly(at)}${isStale(at, now()) ? ': out of date, load or import it again' : ''}`}`
 /** A file's size: 340 KB, 12.4 MB. */
 export const fileSize = (bytes: number) =>
   bytes < 1e6
@@ -79,8 +80,8 @@ export const money = (micros: number, currency: string) =>
 export const monthName = (month: string) => months.format(Date.parse(`${month}-01T00:00:00Z`))
 
 /** How long ago, in words. */
-export function ago(at: number, now = Date.now()): string {
-  const minutes = Math.round((now - at) / 60_000)
+export function ago(at: number, until = Date.now()): string {
+  const minutes = Math.round((until - at) / 60_000)
   if (minutes < 1) return 'just now'
   if (minutes < 60) return `${minutes} min ago`
   if (minutes < 1440) return `${Math.round(minutes / 60)} h ago`

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiRefresh } from '@mdi/js'
 import { computed, onBeforeUnmount, watch } from 'vue'
+import { now } from '~/composables/clock'
 import { ago, dateTime, regionName } from '~/composables/figures'
 import { useViewKeys } from '~/composables/shellKeys'
 import { useBrief } from '~/stores/brief'
@@ -158,7 +159,7 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
             >Loading results … <button class="plain link" @click="rivals.giveUp()">Stop</button></span
           >
           <span v-else-if="rivals.page" class="small muted" :title="dateTime(rivals.page.at)"
-            >{{ rivals.page.source }}, seen {{ ago(rivals.page.at)
+            >{{ rivals.page.source }}, seen {{ ago(rivals.page.at, now())
             }}<template v-if="!rivals.page.complete">, <strong class="missing">incomplete</strong></template
             ><template v-if="rivals.page.problem"
               >; <span class="missing">{{ rivals.page.problem }}</span></template

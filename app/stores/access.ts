@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { SessionAnswer, Who } from '../../shared/access'
 import { api, keyNeeded } from '~/composables/api'
+import { setClock } from '~/composables/clock'
 
 /** Who works in this window. On the machine itself nobody is asked, and everything is allowed. */
 export const useAccess = defineStore('access', () => {
@@ -18,6 +19,7 @@ export const useAccess = defineStore('access', () => {
   function take(answer: SessionAnswer) {
     needed.value = answer.needed
     who.value = answer.who
+    setClock(answer.now)
     keyNeeded.value = answer.needed && !answer.who
   }
 

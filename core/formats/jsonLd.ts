@@ -90,6 +90,7 @@ function videoOf(thing: Thing): VideoRecord | null {
     },
     views: interactions(thing, ['WatchAction', 'ViewAction']),
     likes: interactions(thing, ['LikeAction']),
+    dislikes: interactions(thing, ['DislikeAction']),
     comments: number(thing.commentCount) ?? interactions(thing, ['CommentAction']),
     publishedAt: published ? timeOf(published) : null,
     durationSeconds: length ? durationSeconds(length) : null,

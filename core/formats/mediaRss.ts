@@ -191,6 +191,7 @@ function videoOfEntry(item: Node, { id: channelId, title: channelTitle }: Channe
     channel: { id: channelId, title: channelTitle, subscribers: null },
     views: count(attribute(community['media:statistics'], 'views')),
     likes: count(attribute(community['media:starRating'], 'count')),
+    dislikes: null,
     comments: null,
     publishedAt: timeOfFeed(text(item.published) ?? text(item.pubDate)),
     durationSeconds: count(attribute(content, 'duration')),

@@ -14,6 +14,8 @@ export interface VideoRecord {
   channel: { id: string; title: string; subscribers: number | null }
   views: number | null
   likes: number | null
+  /** Told by few. */
+  dislikes: number | null
   comments: number | null
   publishedAt: number | null
   durationSeconds: number | null
@@ -52,6 +54,7 @@ const FIELDS = {
   subscribers: ['subscribers', 'subscribercount', 'channelsubscribers', 'followers'],
   views: ['views', 'viewcount', 'plays'],
   likes: ['likes', 'likecount'],
+  dislikes: ['dislikes', 'dislikecount'],
   comments: ['comments', 'commentcount'],
   published: ['published', 'publishedat', 'uploaddate', 'publishdate', 'datepublished', 'uploaded'],
   duration: ['duration', 'durationseconds', 'length', 'seconds'],
@@ -199,6 +202,7 @@ export function videoRecord(
     },
     views: whole('views'),
     likes: whole('likes'),
+    dislikes: whole('dislikes'),
     comments: whole('comments'),
     publishedAt: time('published'),
     durationSeconds: length ? durationSeconds(length) : null,

@@ -15,7 +15,7 @@ export default route('GET /api/trending', async (event, runtime, { query }) => {
   let problem: string | null = null
   const what = ['trending', region ?? '']
   const waits = anew === '1' ? null : asked.waits(what)
-  const due = anew === '1' || !saved.length || Date.now() - saved[0]!.told_at > AGE_MS
+  const due = anew === '1' || !saved.length || services.now() - saved[0]!.told_at > AGE_MS
   if (waits) problem = waits.problem
   else if (due && !mayAsk) problem = 'Showing saved data; the site was not contacted.'
   else if (due) {

@@ -17,6 +17,7 @@ export interface VideoRow {
   seconds: number | null
   views: number | null
   likes: number | null
+  dislikes: number | null
   comments: number | null
   thumbnail: string | null
   at: number
@@ -40,6 +41,7 @@ export const toSiteVideo = (row: VideoRow): SiteVideo => ({
   channel: { id: row.channel_id, title: row.channel_title, subscribers: row.subscribers },
   views: row.views,
   likes: row.likes,
+  dislikes: row.dislikes,
   comments: row.comments,
   publishedAt: row.published_at,
   durationSeconds: row.seconds,
@@ -64,12 +66,12 @@ export function videoStore(db: Db) {
   )
   const videoAt = db.prepare<[string], { id: number; at: number }>('SELECT id, at FROM video WHERE code = ?')
   const addVideo = db.prepare(
-    `INSERT INTO video (channel_id, title, description, tags, published_at, seconds, views, likes, comments, thumbnail, at, code)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO video (channel_id, title, description, tags, published_at, seconds, views, likes, dislikes, comments, thumbnail, at, code)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
   const setVideo = db.prepare(`UPDATE video
       SET channel_id = ?, title = ?, description = coalesce(?, description), tags = coalesce(?, tags), published_at = coalesce(?, published_at), seconds = coalesce(?, seconds),
-    views = coalesce(?, views), likes = coalesce(?, likes), comments = coalesce(?, comments), thumbnail = coalesce(?, thumbnail), at = ?
+    views = coalesce(?, views), likes = coalesce(?, likes), dislikes = coalesce(?, dislikes), comments = coalesce(?, comments), thumbnail = coalesce(?, thumbnail), at = ?
     WHERE code = ?`)
   const videoRow = db.prepare<[string], VideoRow>(`${VIDEO} WHERE v.code = ?`)
   const channelRow = db.prepare<[string], ChannelRow>('SELECT * FROM channel WHERE id = ?')
@@ -141,6 +143,7 @@ export function videoStore(db: Db) {
       video.durationSeconds,
       video.views,
       video.likes,
+      video.dislikes,
       video.comments,
       video.thumbnail,
       at,

@@ -10,14 +10,20 @@ const MISSING = ['interest by region']
 
 /** Searches of a phrase by region, saved or loaded. @returns in descending order, with what could not be loaded. */
 export async function interestByRegion(
-  { phrases, services, asked, mayAsk = true }: { phrases: PhraseStore; services: Services; asked: AskedStore } & MayAsk,
+  {
+    phrases,
+    services,
+    asked,
+    mayAsk = true,
+    now = Date.now,
+  }: { phrases: PhraseStore; services: Services; asked: AskedStore; now?: () => number } & MayAsk,
   phrase: string,
   language: string,
 ): Promise<{ interest: { region: string; volume: number }[]; missing: string[] }> {
   const id = phrases.phraseId(phrase, language)
   const saved = phrases.interest(id)
   const plain = (list: { region: string; volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
-  if (saved.length && Date.now() - saved[0]!.at < AGE_MS) return { interest: plain(saved), missing: [] }
+  if (saved.length && now() - saved[0]!.at < AGE_MS) return { interest: plain(saved), missing: [] }
   if (!mayAsk) return { interest: plain(saved), missing: MISSING }
   const what = ['interest', language, phrase]
   const waits = asked.waits(what)

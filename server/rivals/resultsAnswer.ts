@@ -163,6 +163,7 @@ export function answerResults(
       views: seat.views,
       viewsPerDay: seat.daily,
       likes: seat.likes,
+      dislikes: seat.dislikes,
       comments: seat.comments,
       publishedAt: seat.published_at,
       durationSeconds: seat.seconds,

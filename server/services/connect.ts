@@ -1,11 +1,15 @@
 import { restartingThread, ThreadEnded } from '../threads/restartingThread'
 import { serviceError, type Services } from './contract'
-import type { Misbehaviour } from '../../shared/services'
+import type { Misbehaviour, SimulatedClock } from '../../shared/services'
 import type { StandinThread } from './standin/thread'
 
 export interface ConnectedServices extends Services {
   /** Switches the simulation's misbehaviour. */
   behave: (settings: Partial<Misbehaviour>) => Promise<Misbehaviour>
+  /** The simulation's clock, moved on by days in the background, and stopped there. */
+  clock: () => Promise<SimulatedClock>
+  move: (days: number) => Promise<SimulatedClock>
+  stopMoving: () => Promise<SimulatedClock>
   close: () => Promise<void>
 }
 
@@ -34,7 +38,11 @@ export function connectStandin(entry: string, world: string): ConnectedServices 
     site: passed('site'),
     demand: passed('demand'),
     web: passed('web'),
+    otherWeb: passed('otherWeb'),
     behave: settings => thread.ask(remote => remote.behave(settings)),
+    clock: () => thread.ask(remote => remote.clock()),
+    move: days => thread.ask(remote => remote.move(days)),
+    stopMoving: () => thread.ask(remote => remote.stopMoving()),
     close: thread.close,
   }
 }

@@ -42,10 +42,141 @@ export interface SiteCaptions {
 }
 
 export interface SearchAnswer {
-  /** The site's own count of videos with the phrase in their title. */
-  /** `null` where the site does not tell it. */
+  /** The site's own count of videos with the phrase in their title; `null` where the site does not tell it. */
   titleMatches: number | null
   videos: SiteVideo[]
+}
+
+/** A playlist, found in search like a video. */
+export interface SitePlaylist {
+  id: string
+  title: string
+  description: string
+  channel: { id: string; title: string }
+  /** Ids of its videos, in order. */
+  videos: string[]
+  updatedAt: number
+}
+
+/** A channel somebody may act for. Each one is authorised by itself. */
+export interface OwnedChannel {
+  id: string
+  title: string
+  authorised: boolean
+  /** What may be done once it is authorised. */
+  rights: ChannelRight[]
+  /** Videos this channel may still publish today, and the largest and longest file it may upload. */
+  limits: { uploadsLeft: number; bytes: number; seconds: number }
+}
+export const CHANNEL_RIGHTS = ['publish', 'update', 'analytics', 'thumbnails', 'long-videos', 'monetise'] as const
+export type ChannelRight = (typeof CHANNEL_RIGHTS)[number]
+
+/** A file on its way to the site. Parts are sent in order; after a break it goes on where `received` says. */
+export interface SiteUpload {
+  id: string
+  bytes: number
+  received: number
+}
+
+/** What is wrong with what was sent, by its field; nothing was changed then. */
+export interface SiteProblem {
+  field: string
+  message: string
+}
+
+/** What the uploader declares about a video, and what others may do with it. */
+export interface ReleaseSheet {
+  visibility: 'public' | 'unlisted' | 'private'
+  /** `null`: not answered, which the site does not accept. */
+  madeForChildren: boolean | null
+  ageLimit: boolean
+  paidPromotion: boolean
+  category: string | null
+  licence: 'standard' | 'reuse'
+  embedding: boolean
+  comments: 'open' | 'reviewed' | 'closed'
+  ratingsShown: boolean
+  notifySubscribers: boolean
+  premiere: boolean
+  monetised: boolean
+  automaticCaptions: boolean
+  recordedAt: number | null
+  recordedIn: string | null
+}
+
+/** A pointer to something else that shows while the video plays. */
+export interface SiteCard {
+  /** Seconds from the start. */
+  at: number
+  kind: 'video' | 'playlist' | 'channel' | 'link'
+  target: string
+  message: string
+  teaser: string
+}
+export interface EndScreenElement {
+  kind: 'video' | 'playlist' | 'channel' | 'subscribe' | 'link'
+  /** `null` lets the site choose, for a video, or where there is nothing to choose. */
+  target: string | null
+}
+export interface EndScreen {
+  /** Seconds from the start at which it begins. */
+  from: number
+  elements: EndScreenElement[]
+}
+
+/** All a video is published with. */
+export interface VideoDraft {
+  title: string
+  description: string
+  tags: string[]
+  language: string
+  /** A picture as a `data:` address, 2 MB at most; `null` lets the site choose one. */
+  thumbnail: string | null
+  captions: SiteCaptions | null
+  sheet: ReleaseSheet
+  cards: SiteCard[]
+  endScreen: EndScreen | null
+  /** Ids of the channel's playlists it is added to. */
+  playlists: string[]
+}
+
+/** What became of a video that was sent. */
+export interface Published {
+  /** `null` when it was not accepted. */
+  id: string | null
+  /** From when on it can be seen, as far as the site knows: not before it is processed. */
+  visibleFrom: number | null
+  problems: SiteProblem[]
+}
+
+/** Where views came from. */
+export interface ViewSources {
+  search: number
+  suggested: number
+  subscribers: number
+  web: number
+  elsewhere: number
+}
+export interface DayFigures {
+  /** `yyyy-mm-dd`, UTC. */
+  day: string
+  /** How often its thumbnail was shown on the site, and clicked there. */
+  impressions: number
+  clicks: number
+  views: number
+  bySource: ViewSources
+  watchedSeconds: number
+}
+export interface SiteAnalytics {
+  /** Complete days, oldest first; at most the last 400. */
+  days: DayFigures[]
+  /** The part of viewers still there at the start, after each tenth of the video, and at its end: 11 values, 0 to 1. */
+  retention: number[]
+}
+
+/** When a channel's viewers are there: parts of the week's views by hour, Monday 0:00 UTC first; 168 values. */
+export interface SiteAudience {
+  hours: number[]
 }
 
 export interface VideoSite {
@@ -57,6 +188,57 @@ export interface VideoSite {
   trending(region: Region, language: string): Promise<Answer<SiteVideo[]>>
   /** The captions of a video; `null` where it has none, or is not there. */
   captions(id: string, language: string): Promise<Answer<SiteCaptions | null>>
+  playlist(id: string, language: string): Promise<Answer<SitePlaylist | null>>
+  searchPlaylists(
+    phrase: string,
+    region: Region,
+    language: string,
+    depth: number,
+  ): Promise<Answer<{ playlists: SitePlaylist[] }>>
+  channelPlaylists(id: string, language: string): Promise<Answer<SitePlaylist[]>>
+
+  // With the owner's key. Whoever sends again with the same request id gets the first answer: nothing is done twice.
+
+  /** The channels one may act for. */
+  account(): Promise<Answer<{ channels: OwnedChannel[] }>>
+  /** Asks for the right to act for a channel. The address is where its owner agrees; `null` when that is done. */
+  authorise(channel: string): Promise<Answer<{ authorised: boolean; address: string | null }>>
+  startUpload(request: string, channel: string, file: UploadedFile): Promise<Answer<UploadAnswer>>
+  /** @param bytes a part of the file in base64, 2 MB at most before that, which begins at `offset`. */
+  sendPart(upload: string, offset: number, bytes: string): Promise<Answer<UploadAnswer>>
+  /** How far an upload is; `null` when there is none. */
+  upload(id: string): Promise<Answer<SiteUpload | null>>
+  /** @param at when it may be seen first; `null` as soon as it is processed. */
+  publish(request: string, upload: string, draft: VideoDraft, at: number | null): Promise<Answer<Published>>
+  /** Changes what is given of a published video. */
+  update(id: string, draft: Partial<VideoDraft>): Promise<Answer<Published>>
+  /** Makes a playlist, or changes the one with this id. */
+  savePlaylist(request: string, id: string | null, playlist: PlaylistDraft): Promise<Answer<SavedPlaylist>>
+  /** `null` where the channel is not ours to ask about. */
+  audience(channel: string): Promise<Answer<SiteAudience | null>>
+  analytics(id: string): Promise<Answer<SiteAnalytics | null>>
+}
+
+export interface UploadedFile {
+  name: string
+  bytes: number
+  /** As far as the sender knows; the site reads it from the file while it is processed. */
+  seconds: number
+}
+export interface UploadAnswer {
+  /** `null` when it was not accepted. */
+  upload: SiteUpload | null
+  problems: SiteProblem[]
+}
+export interface PlaylistDraft {
+  channel: string
+  title: string
+  description: string
+  videos: string[]
+}
+export interface SavedPlaylist {
+  id: string | null
+  problems: SiteProblem[]
 }
 
 export interface DemandData {
@@ -84,6 +266,8 @@ export interface Services {
   site: VideoSite
   demand: DemandData
   web: WebSearch
+  /** Another web search engine, with suggestions and a block of videos of its own. */
+  otherWeb: WebSearch
 }
 
 /** How a call to a service can fail, distinguished by `name`, which survives threads and wires. */

@@ -1,6 +1,7 @@
 import type { Attached } from '../data/attached'
 import type { Answer, Services } from './contract'
 import type { ConnectedServices } from './connect'
+import type { SimulatedClock } from '../../shared/services'
 import { gate } from './gate'
 import { remoteServices } from './remote'
 
@@ -12,28 +13,51 @@ export interface Switchboard extends ConnectedServices {
   superseded: (source: string) => boolean
   /** Whether calls go to a live service, whose quota they spend. */
   isLive: () => boolean
+  /**
+   * The time by which ages of what was observed are counted, UTC milliseconds: this machine's, or that of the simulated
+   * services when their clock was moved on.
+   */
+  now: () => number
 }
 
 type Ask = (...args: unknown[]) => Promise<Answer<unknown>>
 
 /** A live service's figures are named after its server as well: it may have the name of a simulated one. */
 const BY = ' by '
+/** Clocks that differ by less, in milliseconds, are the same one. */
+const SAME_TIME = 60_000
 
 export function switchboard(standin: ConnectedServices, attached: Attached | null): Switchboard {
   let live: { services: Services; host: string } | null = null
+  /** Milliseconds by which the simulated services are ahead, as their last answer says. */
+  let ahead = 0
+  const seen = (now: number) => {
+    ahead = Math.abs(now - Date.now()) > SAME_TIME ? now - Date.now() : 0
+  }
   const { forget, ...gated } = gate(async (service, method, args) => {
     const asked = live
     const answer = await ((asked?.services ?? standin)[service] as unknown as Record<string, Ask>)[method]!(...args)
-    return asked ? { ...answer, source: `${answer.source}${BY}${asked.host}` } : answer
+    if (asked) return { ...answer, source: `${answer.source}${BY}${asked.host}` }
+    seen(answer.at)
+    return answer
   })
   const attach = (to: Attached | null) => {
     live = to && { services: remoteServices(to), host: new URL(to.address).host }
     forget()
   }
   attach(attached)
+  const timed = async (clock: Promise<SimulatedClock>) => {
+    const answer = await clock
+    seen(answer.now)
+    return answer
+  }
   return {
     ...gated,
     behave: settings => standin.behave(settings),
+    clock: () => timed(standin.clock()),
+    move: days => timed(standin.move(days)),
+    stopMoving: () => timed(standin.stopMoving()),
+    now: () => Date.now() + (live ? 0 : ahead),
     close: () => standin.close(),
     attach,
     isLive: () => live !== null,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { newKeySchema, signInSchema, type AccessKey, type NewKey, type SessionAnswer } from '../access'
 import type { JobState } from '../jobs'
-import type { LiveService, Misbehaviour } from '../services'
+import { MOST_DAYS, type LiveService, type Misbehaviour, type SimulatedClock } from '../services'
 import { call, type } from './call'
 
 const part = z.number().min(0).max(1).optional()
@@ -42,4 +42,19 @@ export const programCalls = {
     body: z.object({ delayMs: z.number().min(0).max(60_000).optional(), refuse: part, fail: part, half: part }),
     answer: type<Misbehaviour>(),
   }),
+  /** The clock of the simulated services; 409 while a live service is connected, as for the two below. */
+  'GET /api/standin/clock': call({ answer: type<SimulatedClock>() }),
+  /** Moves it on, day by day, in the background. */
+  'POST /api/standin/clock': call({
+    body: z.object({
+      days: z
+        .number('Enter a number of days.')
+        .int('Enter a whole number of days.')
+        .min(1, 'Enter 1 day or more.')
+        .max(MOST_DAYS, `Enter ${MOST_DAYS} days at most.`),
+    }),
+    answer: type<SimulatedClock>(),
+  }),
+  /** Stops it there; days that passed stay. */
+  'DELETE /api/standin/clock': call({ answer: type<SimulatedClock>() }),
 }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseRow } from '../../../shared/phrases'
+import { now } from '~/composables/clock'
 import { chanceText, inFull, percentChange, rounded, sourceText, UNKNOWN } from '~/composables/figures'
 import type { Perspective } from '~/stores/workspace'
 
@@ -16,7 +17,7 @@ const props = defineProps<{
   tabIndex: number
 }>()
 const emit = defineEmits<{ worth: [] }>()
-const now = Date.now()
+const today = now()
 const worth = computed(() => props.row.worth[props.perspective])
 const lastYear = computed(() => props.row.months.slice(-12).map(month => month ?? 0))
 const flat = computed(() => lastYear.value.every(value => value === lastYear.value[0]))
@@ -55,7 +56,7 @@ const chanceTitle = computed(() => {
   </td>
   <td
     class="end figure"
-    :class="{ stale: isStale(row.at, now) }"
+    :class="{ stale: isStale(row.at, today) }"
     :title="`${inFull(row.volume, 'searches a month')}${sourceText(row.source, row.at)}`"
   >
     {{ rounded(row.volume) }}

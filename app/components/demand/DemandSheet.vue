@@ -5,6 +5,7 @@ import { INTENT_WORDS } from '../../../core/demand/intent'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
+import { now } from '~/composables/clock'
 import { dateOnly, inFull, percentChange } from '~/composables/figures'
 import { useAccess } from '~/stores/access'
 import { useTray } from '~/stores/tray'
@@ -25,7 +26,7 @@ const tray = useTray()
 const workspace = useWorkspace()
 const sheet = shallowRef<PhraseSheet | null>(null)
 const problem = ref('')
-const now = Date.now()
+const today = now()
 
 async function load() {
   const { phrase, region, language } = props
@@ -151,7 +152,7 @@ const intentText = computed(() => {
           <li v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`">
             {{ figure.source }}, {{ figure.region ?? 'everywhere' }}:
             <span class="figure">{{ inFull(figure.volume === null ? null : Math.round(figure.volume)) }}</span>,
-            {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, now)" class="missing"> · out of date</strong>
+            {{ dateOnly(figure.at) }}<strong v-if="isStale(figure.at, today)" class="missing"> · out of date</strong>
           </li>
         </ul>
       </section>

@@ -117,6 +117,7 @@ function closePages() {
       >
     </section>
     <LibraryServices />
+    <LibraryClock />
     <LazyLibraryPages v-if="pagesOpen" @close="closePages" />
   </div>
 </template>

@@ -24,6 +24,10 @@ const rivals = useRivals()
 const age = computed(() => (props.row.publishedAt === null ? null : (props.at - props.row.publishedAt) / DAY))
 const shortAge = (days: number) =>
   ageWords(days).replace(' days', ' d').replace(' day', ' d').replace(' months', ' mo').replace(' years', ' y')
+const likesInFull = computed(() => {
+  const { likes, dislikes } = props.row
+  return dislikes === null ? inFull(likes, 'likes') : `${inFull(likes, 'likes')}, ${inFull(dislikes, 'dislikes')}`
+})
 const strengthTitle = computed(() => {
   const { strength, targeting, reach, pull, ahead } = props.row
   const parts = [
@@ -139,7 +143,7 @@ const note = computed(() => {
         {{ age === null ? UNKNOWN : shortAge(age) }}
       </td>
       <td class="figure">{{ lengthWords(row.durationSeconds) }}</td>
-      <td class="figure" :title="inFull(row.likes, 'likes')">{{ rounded(row.likes) }}</td>
+      <td class="figure" :title="likesInFull">{{ rounded(row.likes) }}</td>
       <td class="figure" :title="inFull(row.comments, 'comments')">{{ rounded(row.comments) }}</td>
       <td class="words">
         <span v-for="each in matches" :key="each.where" :title="each.words"

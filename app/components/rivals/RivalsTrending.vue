@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { TrendingAnswer } from '../../../shared/rivals'
+import { now } from '~/composables/clock'
 import { api, EVERY_REGION, messageOf } from '~/composables/api'
 import { ago, dateOnly, inFull, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
 import { useAccess } from '~/stores/access'
@@ -55,7 +56,7 @@ const { typed, type } = useDebouncedFields(
         data-test="trending-find"
         @update:model-value="type('contains', $event)"
       /><span v-if="answer?.at" class="small muted"
-        >{{ answer.rows.length }} of {{ answer.total }}, {{ answer.source }}, seen {{ ago(answer.at) }}.
+        >{{ answer.rows.length }} of {{ answer.total }}, {{ answer.source }}, seen {{ ago(answer.at, now()) }}.
         <button class="plain link" @click="load(true)">Reload</button></span
       ><span v-if="answer?.problem" class="small missing">{{ answer.problem }}</span>
     </div>

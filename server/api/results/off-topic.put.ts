@@ -2,11 +2,11 @@ import { Problem } from '../../http/problem'
 import { route } from '../../http/route'
 
 /** Takes results out of a phrase's pages, or back in, all or none; difficulty, chance and worth follow. */
-export default route('PUT /api/results/off-topic', async (event, { phrases, results, videos }, { body }) => {
+export default route('PUT /api/results/off-topic', async (event, { now, phrases, results, videos }, { body }) => {
   const { phrase, language, videoId, videoIds = [videoId!], off } = body
   const known = phrases.known(phrase, '', language)
   if (!known || videoIds.some(id => !videos.video(id)))
     throw new Problem(404, 'unknown-result', 'This result is unknown. Load the result page first.')
-  results.setOffTopic(known.id, videoIds, off, Date.now())
+  results.setOffTopic(known.id, videoIds, off, now())
   return { ok: true }
 })

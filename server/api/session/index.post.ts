@@ -8,7 +8,7 @@ import { route } from '../../http/route'
 const MONTH = 30 * 86_400
 
 /** Signs a window in with a key. */
-export default route('POST /api/session', async (event, { access }, { body }) => {
+export default route('POST /api/session', async (event, { access, services }, { body }) => {
   const { key } = body
   const found = await tries(event, () => access.check(key))
   if (!found) throw new Problem(401, 'wrong-key', 'This key is unknown or was revoked. Ask the owner for a new one.')
@@ -19,5 +19,5 @@ export default route('POST /api/session', async (event, { access }, { body }) =>
     maxAge: MONTH,
     secure: network().origin?.protocol === 'https:',
   })
-  return { needed: network().shared, who: { name: found.name, role: found.role } }
+  return { needed: network().shared, who: { name: found.name, role: found.role }, now: services.now() }
 })

@@ -3,6 +3,7 @@ import { hash, normal, seeded } from './chance'
 import { GERMAN, TRADES } from './trades'
 import { CHANNEL_NOUNS, TOWNS as GERMAN_TOWNS } from './trades/germanBicycle'
 import { TOWNS } from './places'
+import { CHANNEL_RIGHTS, type ChannelRight } from '../contract'
 import type { Habits } from './writing/descriptions'
 import { STYLES, type Style } from './writing/titles'
 
@@ -19,6 +20,8 @@ export interface WorldChannel {
   /** 0 to 1: what the site thinks of it. */
   standing: number
   palette: number
+  /** Whether the site tells how many disliked its videos. */
+  showsDislikes: boolean
   /** How it likes to title its videos, and what its series is called. */
   style: Style
   series: string
@@ -110,6 +113,7 @@ export function makeChannels(size: number, seed: number, newest: number): WorldC
       foundedAt: newest - 1500 * DAY,
       standing: 0.5,
       palette: 3,
+      showsDislikes: true,
       style: 'plain',
       series: 'From the Shed',
       habits: { ...habits(HOME_CHANNEL.title), town: 'Marrowby', contact: 0.9, chapters: 0.6, hashtags: 0.8 },
@@ -136,6 +140,7 @@ export function makeChannels(size: number, seed: number, newest: number): WorldC
       foundedAt: newest - Math.floor(200 + random() * 4200) * DAY,
       standing: random(),
       palette: Math.floor(random() * 12),
+      showsDislikes: hash(title) % 10 < 4,
       // Every other channel writes plainly; the rest has a manner of its own.
       style: random() < 0.4 ? 'plain' : pick(STYLES),
       series: pick(SERIES),
@@ -143,4 +148,22 @@ export function makeChannels(size: number, seed: number, newest: number): WorldC
     })
   }
   return channels
+}
+
+/**
+ * Who may be acted for with the demo's key: its own channel, and two of clients that have not agreed yet; the second
+ * client's is too new for everything.
+ */
+export function ownersOf(
+  channels: readonly WorldChannel[],
+): { channel: number; authorised: boolean; rights: ChannelRight[] }[] {
+  const clients = channels.flatMap((channel, i) => (i > 0 && channel.trade === 'bicycle' ? [i] : [])).slice(0, 2)
+  return [
+    { channel: 0, authorised: true, rights: [...CHANNEL_RIGHTS] },
+    ...clients.map((channel, n) => ({
+      channel,
+      authorised: false,
+      rights: n === 0 ? [...CHANNEL_RIGHTS] : (['publish', 'update', 'analytics'] satisfies ChannelRight[]),
+    })),
+  ]
 }

@@ -14,11 +14,28 @@ interface Hit {
   title: string
   published_at: number
   views: number
+  live: 0 | 1
   clicks: number
   watched: number
   subscribers: number
   standing: number
   trade: string
+}
+
+/** A video with what it scores for a query. */
+export interface Scored {
+  id: number
+  score: number
+  /** What of the score does not depend on how the video stands: its words, and its luck. */
+  text: number
+}
+
+/** The time the site's answers are given at. */
+export interface SiteTime {
+  /** The day on which the world was made. */
+  madeOn: number
+  today: () => number
+  now: () => number
 }
 
 /** What each thing weighs. Drawn from the world's seed, so that nobody can know it from the code alone. */
@@ -87,6 +104,7 @@ export function standsFor(
 /** The best by their text, and the best by how they stand, are weighed in full. Any video can be among the first. */
 const BY_TEXT = 200
 const BY_STANDING = 200
+const BY_YOUTH = 200
 /** Candidates beyond the asked depth with which a looser query is not tried. */
 const SPARE = 15
 /** A word in this many videos is common, and counting further tells nothing. */
@@ -111,37 +129,65 @@ export function viewsBy(day: number, publishedAt: number, madeOn: number): numbe
 }
 
 export class Ranking {
-  private readonly byText: Statement<[string, string], Hit>
-  private readonly byStanding: Statement<[string, string], Hit>
+  private readonly byText: Statement<[string, string, number], Hit>
+  private readonly byStanding: Statement<[string, string, number], Hit>
+  private readonly byYouth: Statement<[string, number, string, number], Hit>
   private readonly countHits: Statement<[string], { n: number }>
   private readonly frequencies = new Map<string, number>()
-  private readonly weights: Weights
+  readonly weights: Weights
+  /** The last video that was there when the world was made. */
+  private readonly firstOnes: number
 
-  /** @param madeOn the day on which the world was made. @param today the day its clock stands at. */
   constructor(
     db: Database,
     seed: number,
-    private readonly madeOn: number,
-    private readonly today: () => number = () => madeOn,
+    private readonly time: SiteTime,
   ) {
     this.weights = weightsOf(seed)
     const weighed = (found: string) => `
-      SELECT v.id, h.score AS bm25, v.title, v.published_at, v.views, v.clicks, v.watched, c.subscribers, c.standing, c.trade
-      FROM (${found}) h JOIN video v ON v.id = h.rowid JOIN channel c ON c.id = v.channel_id WHERE v.language = ?`
-    this.byText = db.prepare<[string, string], Hit>(
+      SELECT v.id, h.score AS bm25, v.title, v.published_at, v.views, v.live, v.clicks, v.watched, c.subscribers, c.standing, c.trade
+      FROM (${found}) h JOIN video v ON v.id = h.rowid JOIN channel c ON c.id = v.channel_id
+      WHERE v.language = ? AND v.published_at <= ? AND v.shown = 1`
+    this.byText = db.prepare(
       weighed(`SELECT rowid, rank AS score FROM video_words WHERE video_words MATCH ? ORDER BY rank LIMIT ${BY_TEXT}`),
     )
     // Videos are numbered by how well they stand whatever is searched: the first hits are the best-standing ones.
-    this.byStanding = db.prepare<[string, string], Hit>(
+    this.byStanding = db.prepare(
       weighed(`SELECT rowid, rank AS score FROM video_words WHERE video_words MATCH ? LIMIT ${BY_STANDING}`),
+    )
+    // Those that came later are numbered as they came.
+    this.byYouth = db.prepare(
+      weighed(
+        `SELECT rowid, rank AS score FROM video_words WHERE video_words MATCH ? AND rowid > ? ORDER BY rowid DESC
+          LIMIT ${BY_YOUTH}`,
+      ),
     )
     this.countHits = db.prepare<[string], { n: number }>(
       `SELECT count(*) AS n FROM (SELECT 1 FROM video_words WHERE video_words MATCH ? LIMIT ${COMMON})`,
     )
+    this.firstOnes = Number(db.prepare("SELECT value FROM fact WHERE name = 'videos'").pluck().get() ?? Infinity)
   }
 
   /** Video ids, best first. @param language BCP 47: only videos in it are shown. */
   rank(phrase: string, region: string | null, language: string, depth: number): number[] {
+    return this.scored(phrase, region, language, depth)
+      .slice(0, depth)
+      .map(hit => hit.id)
+  }
+
+  /**
+   * Every candidate for a query, best first.
+   *
+   * @param depth as many are looked for at least, if there are so many.
+   * @param at the day whose order is asked for, and the time until which videos are there.
+   */
+  scored(
+    phrase: string,
+    region: string | null,
+    language: string,
+    depth: number,
+    { today, now } = { today: this.time.today(), now: this.time.now() },
+  ): Scored[] {
     const words = phrase.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []
     const content = words.filter(word => !STOPS.has(word))
     const asked = (content.length ? content : words).slice(0, 12)
@@ -150,36 +196,47 @@ export class Ranking {
       const right = MEANT.get(word)
       return right ? `("${word}" OR "${right}")` : `"${word}"`
     }
-    const today = this.today()
     const hits = new Map<number, Hit & { loosened: number }>()
     let loosened = 0
     for (const query of this.queries(asked.map(term))) {
-      for (const find of [this.byText, this.byStanding])
-        for (const hit of find.all(query, language))
+      for (const found of [
+        this.byText.all(query, language, now),
+        this.byStanding.all(query, language, now),
+        this.byYouth.all(query, this.firstOnes, language, now),
+      ])
+        for (const hit of found)
           if (!hits.has(hit.id))
-            hits.set(hit.id, { ...hit, loosened, views: hit.views * viewsBy(today, hit.published_at, this.madeOn) })
+            hits.set(hit.id, {
+              ...hit,
+              loosened,
+              views: hit.live ? hit.views : hit.views * viewsBy(today, hit.published_at, this.time.madeOn),
+            })
       if (hits.size >= depth + SPARE) break
       loosened++
     }
     const plain = ` ${words.join(' ')} `
     const { weights } = this
-    const scored = [...hits.values()]
-      .filter(hit => hit.published_at <= today)
+    return [...hits.values()]
       .map(hit => {
         const title = ` ${hit.title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')} `
-        const score =
+        const text =
           weights.text * Math.min(12, -hit.bm25) -
           weights.loose * hit.loosened +
           (title.includes(plain) ? weights.wording(hit.trade) : 0) +
-          standsFor(weights, { ...hit, publishedAt: hit.published_at }, hit, today) +
           weights.region * (hash(`${region ?? ''}${hit.id}`) / 4_294_967_296) +
           weights.day * (hash(`${Math.floor(today / DAY)}${hit.id}`) / 4_294_967_296)
-        return { id: hit.id, score }
+        return {
+          id: hit.id,
+          text,
+          score: text + standsFor(weights, { ...hit, publishedAt: hit.published_at }, hit, today),
+        }
       })
-    return scored
       .sort((a, b) => b.score - a.score || a.id - b.id)
-      .slice(0, depth)
-      .map(hit => hit.id)
+  }
+
+  /** To be called after videos came or changed: how common a word is, is counted anew. */
+  changed(): void {
+    this.frequencies.clear()
   }
 
   /** All words first; then without the commonest of them, and so on down to the rarest alone; at last any word. */

@@ -1,6 +1,7 @@
 import { DAY } from '../../../core/time'
 import type { WorldChannel } from './channels'
 import { HOME_CHANNEL } from './channels'
+import { appealOf } from './appeal'
 import { hash, normal, pickCumulated, seeded } from './chance'
 import type { GermanAbout } from './germanGrammar'
 import type { About } from './grown'
@@ -28,6 +29,9 @@ export interface WorldVideo {
   views: number
   likes: number
   comments: number
+  dislikes: number
+  /** Name of the trade's part it is about. */
+  part: string
   /** 0 to 1: how often a shown result is clicked, and how much of it is watched. */
   clicks: number
   watched: number
@@ -100,6 +104,10 @@ function written(
   }
 }
 
+/** Who leaves early is more often displeased. */
+export const dislikesOf = (views: number, watched: number) => Math.round(views * 0.002 * (1.4 - watched))
+
+/** @param day the day on which it will be published, for one that is still to come; its views are the first day's. */
 function videoOf(
   channel: WorldChannel,
   index: number,
@@ -108,13 +116,16 @@ function videoOf(
   n: number,
   seed: number,
   newest: number,
+  appeal: (title: string) => number,
+  day: number | null,
 ): WorldVideo {
   const luck = seeded(seed + 31 * n + 5)
   const seconds = Math.round(Math.exp(5.9 + 0.7 * normal(luck)))
   const texts = written(channel, phrase, near, n, seconds, luck)
   const life = Math.max(YOUNGEST, (newest - channel.foundedAt) / DAY)
-  const age = YOUNGEST + (life - YOUNGEST) * Math.pow(luck(), AGE_TILT)
-  const clicks = Math.min(1, Math.max(0.02, 0.35 + 0.15 * normal(luck)))
+  const drawn = YOUNGEST + (life - YOUNGEST) * Math.pow(luck(), AGE_TILT)
+  const age = day === null ? drawn : 1
+  const clicks = Math.min(1, Math.max(0.02, 0.33 + 0.15 * normal(luck) + appeal(texts.title)))
   const watched = Math.min(1, Math.max(0.05, 0.45 + 0.16 * normal(luck)))
   const perDay =
     Math.exp(0.42 * Math.log(1 + phrase.base) + 0.38 * Math.log(1 + channel.subscribers) - 2.4 + 1.1 * normal(luck)) *
@@ -125,11 +136,13 @@ function videoOf(
     channel: index,
     language: phrase.language,
     ...texts,
-    publishedAt: Math.round(newest - age * DAY),
+    publishedAt: Math.round(day === null ? newest - age * DAY : day + luck() * DAY),
     seconds,
     views,
     likes: Math.round(views * 0.03 * (0.5 + luck())),
     comments: Math.round(views * 0.003 * luck()),
+    dislikes: dislikesOf(views, watched),
+    part: phrase.part,
     clicks,
     watched,
   }
@@ -174,7 +187,40 @@ export function makeVideos(
   phrases: readonly WorldPhrase[],
   newest: number,
 ): WorldVideo[] {
-  const random = seeded(seed + 2)
+  const draw = drawing(seed + 2, channels, phrases)
+  const appeal = appealOf(seed)
+  return Array.from({ length: size }, (_, n) => {
+    const { index, phrase, near } = draw(n < HOME_CHANNEL.videos)
+    return videoOf(channels[index]!, index, phrase, near, n, seed, newest, appeal, null)
+  })
+}
+
+/** Days for which is known in advance what channels will publish. */
+const DAYS_AHEAD = 730
+/** A site publishes so many of its videos a day. */
+const PART_A_DAY = 1 / 2200
+
+/** What channels other than the demo's own will publish from the world's newest day on, in order of days. */
+export function videosAhead(
+  size: number,
+  seed: number,
+  channels: readonly WorldChannel[],
+  phrases: readonly WorldPhrase[],
+  newest: number,
+): WorldVideo[] {
+  const draw = drawing(seed + 3, channels, phrases)
+  const appeal = appealOf(seed)
+  const first = Math.ceil(newest / DAY) * DAY
+  return Array.from({ length: Math.round(size * PART_A_DAY * DAYS_AHEAD) }, (_, i) => {
+    const { index, phrase, near } = draw(false)
+    const day = first + Math.floor(i / (size * PART_A_DAY)) * DAY
+    return videoOf(channels[index]!, index, phrase, near, size + i, seed, newest, appeal, day)
+  })
+}
+
+/** Draws who makes the next video, for which phrase, and phrases near it. */
+function drawing(seed: number, channels: readonly WorldChannel[], phrases: readonly WorldPhrase[]) {
+  const random = seeded(seed)
   const drawer = new Drawer(phrases, random)
   let sum = 0
   // The demo's own channel has its number of videos, however busy the others are.
@@ -183,8 +229,8 @@ export function makeVideos(
     (channel, i) => (sum += i === 0 ? 0 : 0.5 + Math.log10(1 + channel.subscribers)),
   )
   const all = [...phrases]
-  return Array.from({ length: size }, (_, n) => {
-    const index = n < HOME_CHANNEL.videos ? 0 : pickCumulated(busy, random)
+  return (byHome: boolean) => {
+    const index = byHome ? 0 : pickCumulated(busy, random)
     const channel = channels[index]!
     const liked = channel.parts.length ? channel.parts[Math.floor(random() * channel.parts.length)]! : ''
     // A small world may hold no phrase of a channel's trade; it then films what others film.
@@ -193,6 +239,6 @@ export function makeVideos(
     const phrase = drawer.draw(list)
     const siblings = drawer.list(`${phrase.trade}/${phrase.part}`)!
     const near = Array.from({ length: 8 }, () => drawer.draw(siblings)).filter(each => each !== phrase)
-    return videoOf(channel, index, phrase, near, n, seed, newest)
-  })
+    return { index, phrase, near }
+  }
 }

@@ -1,8 +1,11 @@
 import Database from 'better-sqlite3'
 import { makePhrases } from './phrases'
-import { makeChannels } from './channels'
 import { standsFor, weightsOf } from './ranking'
-import { makeVideos } from './videos'
+import { makeVideos, videosAhead, type WorldVideo } from './videos'
+import { SCHEMA } from './schema'
+import { makePlaylists, type WorldPlaylist } from './playlists'
+import { makeChannels, ownersOf, type WorldChannel } from './channels'
+import { addComing, addVideos } from './videoRows'
 import { inDigits } from '../../../core/text/inWords'
 
 export interface WorldSize {
@@ -14,20 +17,7 @@ export interface WorldSize {
 export const DEMO_SIZE: WorldSize = { phrases: 40_000, videos: 8_000, channels: 600 }
 export const DEMO_SEED = 20_117
 /** Grows when a world made by an older generator must be made anew. */
-export const WORLD_FORMAT = 2
-
-export const SCHEMA = `
-  CREATE TABLE fact (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
-  CREATE TABLE phrase (id INTEGER PRIMARY KEY, text TEXT NOT NULL, language TEXT NOT NULL, trade TEXT NOT NULL, part TEXT NOT NULL, base REAL NOT NULL,
-    swing REAL NOT NULL, peak INTEGER NOT NULL, growth REAL NOT NULL, spike_at INTEGER NOT NULL, town TEXT);
-  CREATE VIRTUAL TABLE phrase_words USING fts5(text, content='', tokenize='porter unicode61 remove_diacritics 2', detail=none, prefix='1 2 3');
-  CREATE TABLE channel (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, title TEXT NOT NULL, trade TEXT NOT NULL, subscribers INTEGER NOT NULL,
-    hidden INTEGER NOT NULL, founded_at INTEGER NOT NULL, standing REAL NOT NULL, palette INTEGER NOT NULL, videos INTEGER NOT NULL DEFAULT 0);
-  CREATE TABLE video (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, language TEXT NOT NULL, title TEXT NOT NULL,
-    description TEXT NOT NULL, tags TEXT NOT NULL, captions TEXT, published_at INTEGER NOT NULL, seconds INTEGER NOT NULL, views INTEGER NOT NULL,
-    likes INTEGER NOT NULL, comments INTEGER NOT NULL, clicks REAL NOT NULL, watched REAL NOT NULL);
-  CREATE VIRTUAL TABLE video_words USING fts5(title, description, tags, content='', tokenize='porter unicode61 remove_diacritics 2');
-`
+export const WORLD_FORMAT = 3
 
 /**
  * Makes a world in a new file. Same seed, size and day: the same world on any machine.
@@ -80,46 +70,11 @@ export function makeWorld(
       .map(video => ({ video, stands: standsFor(weights, video, channels[video.channel]!, newestDay) }))
       .sort((a, b) => b.stands - a.stands)
       .map(({ video }) => video)
-    const count = new Array<number>(channels.length).fill(0)
-    for (const video of videos) count[video.channel]!++
-    const addChannel = db.prepare('INSERT INTO channel VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
-    channels.forEach((c, i) =>
-      addChannel.run(
-        i + 1,
-        c.id,
-        c.title,
-        c.trade,
-        c.subscribers,
-        c.hidden ? 1 : 0,
-        c.foundedAt,
-        c.standing,
-        c.palette,
-        count[i],
-      ),
-    )
-    const addVideo = db.prepare('INSERT INTO video VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
-    const addVideoWords = db.prepare('INSERT INTO video_words (rowid, title, description, tags) VALUES (?, ?, ?, ?)')
-    videos.forEach((v, i) => {
-      addVideo.run(
-        i + 1,
-        v.id,
-        v.channel + 1,
-        v.language,
-        v.title,
-        v.description,
-        JSON.stringify(v.tags),
-        v.captions,
-        v.publishedAt,
-        v.seconds,
-        v.views,
-        v.likes,
-        v.comments,
-        v.clicks,
-        v.watched,
-      )
-      addVideoWords.run(i + 1, v.title, v.description, v.tags.join(' , '))
-    })
+    addChannels(db, channels, videos)
+    addVideos(db, videos)
+    addComing(db, videosAhead(size.videos, seed, channels, phrases, newestDay))
     db.exec('CREATE INDEX video_channel ON video (channel_id); CREATE INDEX video_day ON video (published_at)')
+    addPlaylists(db, makePlaylists(channels, videos, seed))
     const fact = db.prepare('INSERT INTO fact VALUES (?, ?)')
     for (const [name, value] of Object.entries({ format: WORLD_FORMAT, seed, newestDay, ...size }))
       fact.run(name, String(value))
@@ -130,4 +85,37 @@ export function makeWorld(
   })
   all()
   db.close()
+}
+
+function addChannels(db: Database.Database, channels: readonly WorldChannel[], videos: readonly WorldVideo[]): void {
+  const count = new Array<number>(channels.length).fill(0)
+  for (const video of videos) count[video.channel]!++
+  const add = db.prepare('INSERT INTO channel VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+  channels.forEach((c, i) =>
+    add.run(
+      i + 1,
+      c.id,
+      c.title,
+      c.trade,
+      c.subscribers,
+      c.hidden ? 1 : 0,
+      c.foundedAt,
+      c.standing,
+      c.palette,
+      count[i],
+      c.showsDislikes ? 1 : 0,
+    ),
+  )
+  const own = db.prepare('INSERT INTO owner VALUES (?, ?, ?)')
+  for (const { channel, authorised, rights } of ownersOf(channels))
+    own.run(channel + 1, authorised ? 1 : 0, JSON.stringify(rights))
+}
+
+function addPlaylists(db: Database.Database, playlists: readonly WorldPlaylist[]): void {
+  const add = db.prepare('INSERT INTO playlist VALUES (?, ?, ?, ?, ?, ?, ?, NULL)')
+  const addWords = db.prepare('INSERT INTO playlist_words (rowid, title, description) VALUES (?, ?, ?)')
+  playlists.forEach((p, i) => {
+    add.run(i + 1, p.id, p.channel + 1, p.title, p.description, JSON.stringify(p.videos), p.updatedAt)
+    addWords.run(i + 1, p.title, p.description)
+  })
 }

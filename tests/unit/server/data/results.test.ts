@@ -13,6 +13,7 @@ const video = (n: number, more: Partial<SiteVideo> = {}): SiteVideo => ({
   channel: { id: `c${n % 3}`, title: `Channel ${n % 3}`, subscribers: n * 10 },
   views: 1000,
   likes: 5,
+  dislikes: null,
   comments: 1,
   publishedAt: 0,
   durationSeconds: 60,

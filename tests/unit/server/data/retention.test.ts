@@ -60,6 +60,7 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
           channel: { id: 'c', title: 'C', subscribers: null },
           views: 1,
           likes: 0,
+          dislikes: null,
           comments: 0,
           publishedAt: 0,
           durationSeconds: 1,

@@ -187,6 +187,7 @@ describe('workspaces', () => {
     channel: { id: 'c', title: 'Shed', subscribers: 999 },
     views: 100 * i,
     likes: null,
+    dislikes: null,
     comments: null,
     publishedAt: clock.at - 10 * DAY,
     durationSeconds: null,

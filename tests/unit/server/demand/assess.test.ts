@@ -83,6 +83,7 @@ describe('assessing', () => {
           channel: { id: 'c', title: 'C', subscribers: null },
           views: null,
           likes: null,
+          dislikes: null,
           comments: null,
           publishedAt: null,
           durationSeconds: null,

@@ -56,6 +56,7 @@ export const page = (phraseId: number, strength: number) => ({
       channel: { id: 'c', title: 'C', subscribers: null },
       views: 1,
       likes: 0,
+      dislikes: null,
       comments: 0,
       publishedAt: 0,
       durationSeconds: 1,

@@ -54,6 +54,7 @@ export function services(
       },
     },
     web: { ...standin.web, suggest: replaced.suggest ?? standin.web.suggest },
+    otherWeb: standin.otherWeb,
   }
 }
 export function deps(given = services(), db = freshData(folder)) {

@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3'
 import { Ranking, weightsOf } from '../../../../server/services/standin/ranking'
-import { SCHEMA } from '../../../../server/services/standin/world'
+import { SCHEMA } from '../../../../server/services/standin/schema'
 
 const TODAY = Date.UTC(2026, 9, 15)
 const YEAR = 365 * 86_400_000
@@ -9,8 +9,10 @@ const YEAR = 365 * 86_400_000
 function siteOf(titles: readonly string[]) {
   const db = new Database(':memory:')
   db.exec(SCHEMA)
-  db.exec("INSERT INTO channel VALUES (1, 'c', 'Channel', 'bicycle', 1000, 0, 0, 0.5, 1, 0)")
-  const addVideo = db.prepare("INSERT INTO video VALUES (?, ?, 1, 'en', ?, '', '[]', NULL, ?, 100, 10, 0, 0, ?, ?)")
+  db.exec("INSERT INTO channel VALUES (1, 'c', 'Channel', 'bicycle', 1000, 0, 0, 0.5, 1, 0, 0)")
+  const addVideo = db.prepare(
+    "INSERT INTO video VALUES (?, ?, 1, 'en', ?, '', '[]', NULL, ?, 100, 10, 0, 0, 0, ?, ?, 0, 1)",
+  )
   const addWords = db.prepare("INSERT INTO video_words (rowid, title, description, tags) VALUES (?, ?, '', '')")
   titles.forEach((title, i) => {
     // The first ones stand best.
@@ -19,7 +21,7 @@ function siteOf(titles: readonly string[]) {
     addWords.run(i + 1, title)
   })
   db.exec("INSERT INTO video_words (video_words, rank) VALUES ('rank', 'bm25(10.0, 2.0, 1.0)')")
-  return new Ranking(db, 5, TODAY)
+  return new Ranking(db, 5, { madeOn: TODAY, today: () => TODAY, now: () => TODAY })
 }
 
 test('of 3,000 that hold a common word each can be found by what it says besides', () => {

@@ -1,0 +1,85 @@
+import { DAY } from '../../../core/time'
+import { dayOf, facts } from './clock'
+import type { OpenWorld } from './openWorld'
+import { videoRows } from './videoRows'
+import type { WorldVideo } from './videos'
+import { Watching } from './watching'
+
+/** A video in the stock of those to come, with its channel's number. */
+interface ComingRow {
+  id: number
+  video: string
+}
+
+/**
+ * The days of a world, one after the other: channels publish what they have in hand, and live videos are watched. The
+ * same acts at the same times make the same days, whether they pass one by one or many at once.
+ */
+export class Days {
+  private readonly watching: Watching
+  private readonly kept
+  private readonly q
+  private readonly rows
+
+  constructor(private readonly world: OpenWorld) {
+    const { db } = world
+    this.watching = new Watching(world)
+    this.kept = facts(db)
+    this.rows = videoRows(db)
+    this.q = {
+      due: db.prepare<[number], ComingRow>('SELECT id, video FROM coming WHERE published_at < ? ORDER BY id'),
+      drop: db.prepare('DELETE FROM coming WHERE id = ?'),
+      live: db.prepare<[], number>('SELECT count(*) FROM live').pluck(),
+      begin: db.prepare('BEGIN IMMEDIATE'),
+      end: db.prepare('COMMIT'),
+      undo: db.prepare('ROLLBACK'),
+    }
+  }
+
+  /** A video's text is what it is found by from now on. */
+  aim: Watching['aim'] = video => {
+    this.watching.aim(video)
+  }
+
+  /** The first day that has not passed in the world yet, as its UTC midnight. */
+  private next(): number {
+    return this.kept.number('nextDay', dayOf(this.world.clock.madeOn))
+  }
+
+  /**
+   * Lets days pass until the world is where its clock stands.
+   *
+   * @param most days at most.
+   * @returns days still to pass.
+   */
+  catchUp(most = Infinity): number {
+    // Another process may serve the same world: a day passes once.
+    this.q.begin.run()
+    try {
+      const today = dayOf(this.world.clock.now())
+      let next = this.next()
+      for (let n = 0; n < most && next < today; n++, next += DAY) {
+        this.arrive(next + DAY)
+        this.watching.live(next)
+      }
+      // Of the day that is under way, what comes in its course waits with its time.
+      if (next >= today) this.arrive(today + DAY)
+      this.kept.set('nextDay', next)
+      this.q.end.run()
+      return Math.max(0, Math.round((today - next) / DAY))
+    } catch (error) {
+      this.q.undo.run()
+      throw error
+    }
+  }
+
+  /** What is published before a time is there. */
+  private arrive(before: number): void {
+    const due = this.q.due.all(before)
+    for (const { id, video } of due) {
+      this.rows.add(JSON.parse(video) as WorldVideo)
+      this.q.drop.run(id)
+    }
+    if (due.length) this.world.ranking.changed()
+  }
+}

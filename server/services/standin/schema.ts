@@ -1,0 +1,42 @@
+/** The tables of a world. Those after `coming` hold what happened since it was made. */
+export const SCHEMA = `
+  CREATE TABLE fact (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
+  CREATE TABLE phrase (id INTEGER PRIMARY KEY, text TEXT NOT NULL, language TEXT NOT NULL, trade TEXT NOT NULL, part TEXT NOT NULL, base REAL NOT NULL,
+    swing REAL NOT NULL, peak INTEGER NOT NULL, growth REAL NOT NULL, spike_at INTEGER NOT NULL, town TEXT);
+  CREATE VIRTUAL TABLE phrase_words USING fts5(text, content='', tokenize='porter unicode61 remove_diacritics 2', detail=none, prefix='1 2 3');
+  CREATE TABLE channel (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, title TEXT NOT NULL, trade TEXT NOT NULL, subscribers INTEGER NOT NULL,
+    hidden INTEGER NOT NULL, founded_at INTEGER NOT NULL, standing REAL NOT NULL, palette INTEGER NOT NULL, videos INTEGER NOT NULL DEFAULT 0,
+    shows_dislikes INTEGER NOT NULL DEFAULT 0);
+
+  -- The views of a video that is not live are those of the day on which the world was made: its growth is a formula.
+  -- A live one was published or changed since, and gathers its views day by day.
+  CREATE TABLE video (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, language TEXT NOT NULL, title TEXT NOT NULL,
+    description TEXT NOT NULL, tags TEXT NOT NULL, captions TEXT, published_at INTEGER NOT NULL, seconds INTEGER NOT NULL, views INTEGER NOT NULL,
+    likes INTEGER NOT NULL, comments INTEGER NOT NULL, dislikes INTEGER NOT NULL, clicks REAL NOT NULL, watched REAL NOT NULL,
+    live INTEGER NOT NULL DEFAULT 0, shown INTEGER NOT NULL DEFAULT 1);
+  CREATE INDEX video_unlisted ON video (id) WHERE shown <> 1;
+  CREATE VIRTUAL TABLE video_words USING fts5(title, description, tags, content='', tokenize='porter unicode61 remove_diacritics 2');
+  CREATE TABLE playlist (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, title TEXT NOT NULL,
+    description TEXT NOT NULL, videos TEXT NOT NULL, updated_at INTEGER NOT NULL, request TEXT UNIQUE);
+  CREATE INDEX playlist_channel ON playlist (channel_id);
+  CREATE VIRTUAL TABLE playlist_words USING fts5(title, description, content='', tokenize='porter unicode61 remove_diacritics 2');
+  CREATE TABLE owner (channel_id INTEGER PRIMARY KEY REFERENCES channel, authorised INTEGER NOT NULL, rights TEXT NOT NULL);
+
+  -- What other channels will publish in the days to come.
+  CREATE TABLE coming (id INTEGER PRIMARY KEY, published_at INTEGER NOT NULL, video TEXT NOT NULL);
+  CREATE INDEX coming_day ON coming (published_at);
+
+  CREATE TABLE upload (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, request TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel,
+    name TEXT NOT NULL, bytes INTEGER NOT NULL, received INTEGER NOT NULL, seconds INTEGER NOT NULL, video_id INTEGER REFERENCES video);
+  CREATE TABLE release (video_id INTEGER PRIMARY KEY REFERENCES video, request TEXT UNIQUE, thumbnail TEXT, sheet TEXT NOT NULL, cards TEXT NOT NULL,
+    end_screen TEXT, sent_at INTEGER NOT NULL);
+  -- What a live video had by the formula before it became live, and since when it is.
+  CREATE TABLE live (video_id INTEGER PRIMARY KEY REFERENCES video, since INTEGER NOT NULL, views_before INTEGER NOT NULL);
+  -- The searches that can find a live video: what its words score there, NULL where it is not found.
+  CREATE TABLE aim (video_id INTEGER NOT NULL REFERENCES video, phrase_id INTEGER NOT NULL REFERENCES phrase, text REAL, PRIMARY KEY (video_id, phrase_id)) WITHOUT ROWID;
+  -- What the first ones scored on a search's page when it was last looked at, as doubles, best first.
+  CREATE TABLE page_scores (phrase_id INTEGER PRIMARY KEY REFERENCES phrase, day INTEGER NOT NULL, scores BLOB NOT NULL);
+  CREATE TABLE day_figures (video_id INTEGER NOT NULL REFERENCES video, day INTEGER NOT NULL, impressions INTEGER NOT NULL, clicks INTEGER NOT NULL,
+    search INTEGER NOT NULL, suggested INTEGER NOT NULL, subscribers INTEGER NOT NULL, web INTEGER NOT NULL, elsewhere INTEGER NOT NULL,
+    watched INTEGER NOT NULL, PRIMARY KEY (video_id, day)) WITHOUT ROWID;
+`

@@ -1,0 +1,59 @@
+import type { SiteVideo } from '../contract'
+import type { OpenWorld } from './openWorld'
+import { viewsBy } from './ranking'
+import { thumbnail } from './thumbnail'
+
+export interface VideoRow {
+  id: number
+  code: string
+  title: string
+  description: string
+  tags: string
+  views: number
+  likes: number
+  comments: number
+  dislikes: number
+  published_at: number
+  seconds: number
+  live: 0 | 1
+  channel_code: string
+  channel_title: string
+  subscribers: number
+  hidden: number
+  palette: number
+  shows_dislikes: number
+  own_thumbnail: string | null
+}
+
+/** A picture the site shows is this small; a larger one is kept, and the site draws one of its own to show. */
+const SHOWN_THUMBNAIL = 20_000
+
+/** Videos as the site shows them on the day its clock stands at. */
+export function siteVideos({ db, clock }: OpenWorld) {
+  const video = db.prepare<[number], VideoRow>(
+    `SELECT v.*, c.code AS channel_code, c.title AS channel_title, c.subscribers, c.hidden, c.palette, c.shows_dislikes,
+      r.thumbnail AS own_thumbnail
+      FROM video v JOIN channel c ON c.id = v.channel_id LEFT JOIN release r ON r.video_id = v.id WHERE v.id = ?`,
+  )
+  return function toVideo(id: number): SiteVideo {
+    const row = video.get(id)!
+    const grown = row.live ? 1 : viewsBy(clock.today(), row.published_at, clock.madeOn)
+    return {
+      id: row.code,
+      title: row.title,
+      description: row.description,
+      tags: JSON.parse(row.tags) as string[],
+      channel: { id: row.channel_code, title: row.channel_title, subscribers: row.hidden ? null : row.subscribers },
+      views: Math.round(row.views * grown),
+      likes: Math.round(row.likes * grown),
+      dislikes: row.shows_dislikes ? Math.round(row.dislikes * grown) : null,
+      comments: Math.round(row.comments * grown),
+      publishedAt: row.published_at,
+      durationSeconds: row.seconds,
+      thumbnail:
+        row.own_thumbnail && row.own_thumbnail.length <= SHOWN_THUMBNAIL
+          ? row.own_thumbnail
+          : thumbnail(row.code, row.palette),
+    }
+  }
+}

@@ -1,0 +1,190 @@
+import { DAY } from '../../../core/time'
+import { hash, normal, seeded } from './chance'
+import { dislikesOf } from './videos'
+import { lastMonthOf } from './demandData'
+import type { OpenWorld } from './openWorld'
+import { standsFor } from './ranking'
+import { monthSeries, type SeriesRow } from './series'
+import { showsVideos } from './webSearch'
+
+/** A search looks at a page again after so many days; between them only the live videos move on it. */
+const PAGE_DAYS = 28
+/** As many places of a page are looked at. */
+const PLACES = 60
+/** At most so many searches are followed for a video, the most searched ones of those its words answer. */
+const AIMS = 24
+/** Searches that share a word with a title, looked through for those that its text answers. */
+const LOOKED_THROUGH = 400
+const DAYS_A_MONTH = 30.4
+
+interface AimRow extends SeriesRow {
+  phrase_id: number
+  aim_text: number | null
+}
+export interface LiveRow {
+  id: number
+  code: string
+  channel_id: number
+  language: string
+  title: string
+  description: string
+  tags: string
+  published_at: number
+  seconds: number
+  views: number
+  clicks: number
+  watched: number
+  subscribers: number
+  standing: number
+}
+
+/** What viewers do with what they are shown. Drawn from the world's seed, as its ranking is. */
+function viewersOf(seed: number) {
+  const random = seeded(seed ^ 0x71e3e5)
+  const between = (low: number, high: number) => low + (high - low) * random()
+  return {
+    /** The part of searchers that clicks the first result, and how fast that falls with the place. */
+    first: between(0.18, 0.26),
+    fall: between(1, 1.25),
+    /** The part of subscribers that sees a new video on its first day, and how many days that lasts. */
+    told: between(0.03, 0.06),
+    lasting: between(1.5, 3),
+    /** Views that suggestions bring for each view from elsewhere, for a video that is watched as most are. */
+    suggested: between(0.2, 0.4),
+    /** The part of viewers that subscribes. */
+    subscribe: between(0.003, 0.006),
+  }
+}
+
+/** The day-by-day life of live videos: where they stand, and who watches them. */
+export class Watching {
+  private readonly viewers
+  private readonly q
+
+  constructor(private readonly world: OpenWorld) {
+    this.viewers = viewersOf(world.seed)
+    const { db } = world
+    this.q = {
+      live: db.prepare<[number], LiveRow>(
+        `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched,
+          c.subscribers, c.standing FROM live l JOIN video v ON v.id = l.video_id JOIN channel c ON c.id = v.channel_id
+          WHERE v.published_at < ? AND v.shown = 1 ORDER BY v.id`,
+      ),
+      aims: db.prepare<[number], AimRow>(
+        'SELECT a.phrase_id, a.text AS aim_text, p.* FROM aim a JOIN phrase p ON p.id = a.phrase_id WHERE a.video_id = ? ORDER BY p.id',
+      ),
+      sharing: db.prepare<[string, string], { id: number; text: string }>(
+        `SELECT p.id, p.text FROM phrase_words w JOIN phrase p ON p.id = w.rowid WHERE phrase_words MATCH ? AND p.language = ?
+          ORDER BY w.rowid LIMIT ${LOOKED_THROUGH}`,
+      ),
+      dropAims: db.prepare('DELETE FROM aim WHERE video_id = ?'),
+      addAim: db.prepare('INSERT INTO aim (video_id, phrase_id, text) VALUES (?, ?, NULL)'),
+      setAims: db.prepare('UPDATE aim SET text = ? WHERE phrase_id = ? AND video_id = ?'),
+      aimedAt: db.prepare<[number], number>('SELECT video_id FROM aim WHERE phrase_id = ?').pluck(),
+      page: db.prepare<[number], { day: number; scores: Buffer }>(
+        'SELECT day, scores FROM page_scores WHERE phrase_id = ?',
+      ),
+      setPage: db.prepare('INSERT OR REPLACE INTO page_scores VALUES (?, ?, ?)'),
+      dropPage: db.prepare('DELETE FROM page_scores WHERE phrase_id = ?'),
+      figures: db.prepare('INSERT OR REPLACE INTO day_figures VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)'),
+      watched: db.prepare(
+        'UPDATE video SET views = views + ?, likes = likes + ?, comments = comments + ?, dislikes = ? WHERE id = ?',
+      ),
+      subscribed: db.prepare('UPDATE channel SET subscribers = subscribers + ? WHERE id = ?'),
+    }
+  }
+
+  /** Finds the searches a video's text answers; to be called when it becomes live and when its text changes. */
+  aim({ id, language, title, description, tags }: Pick<LiveRow, 'id' | 'language' | 'title' | 'description' | 'tags'>) {
+    const words = (text: string) => text.toLowerCase().match(/[\p{L}\p{N}]{2,}/gu) ?? []
+    const stem = (word: string) => word.slice(0, 6).replace(/e?s$/u, '')
+    const first = description.slice(0, 300)
+    const held = new Set(
+      [...words(title), ...words(first), ...words((JSON.parse(tags) as string[]).join(' '))].map(stem),
+    )
+    const asked = [...new Set(words(title).filter(word => word.length > 3))].slice(0, 12)
+    for (const phrase of this.q.aimedAt.all(id)) this.q.dropPage.run(phrase)
+    this.q.dropAims.run(id)
+    if (!asked.length) return
+    let aims = 0
+    for (const { id: phrase, text } of this.q.sharing.all(asked.map(word => `"${word}"`).join(' OR '), language)) {
+      if (!words(text).every(word => held.has(stem(word)))) continue
+      this.q.addAim.run(id, phrase)
+      this.q.dropPage.run(phrase)
+      if (++aims === AIMS) break
+    }
+  }
+
+  /** All live videos live through a day. @param day its UTC midnight. */
+  live(day: number): void {
+    for (const video of this.q.live.all(day + DAY)) this.watch(video, day)
+  }
+
+  private watch(video: LiveRow, day: number): void {
+    const { first, fall, told, lasting, suggested, subscribe } = this.viewers
+    const age = Math.max(0, day - video.published_at) / DAY
+    // What belongs to a day and a video alone, however the clock was moved there.
+    const luck = seeded(hash(`${video.code}/${day}`) ^ this.world.seed)
+    const noise = Math.exp(0.18 * normal(luck))
+    const liked = 0.5 + video.clicks
+    let impressions = 0
+    let search = 0
+    let web = 0
+    for (const aim of this.q.aims.all(video.id)) {
+      const rank = this.rankOf(video, aim, day)
+      if (rank === null) continue
+      const searches = this.searchesOf(aim, day)
+      impressions += searches * Math.pow(rank, -0.7)
+      const clicks = searches * first * Math.pow(rank, -fall) * liked
+      search += clicks
+      if (rank <= 10 && showsVideos(aim.text)) web += 0.08 * clicks
+    }
+    const news = video.subscribers * told * Math.exp(-age / lasting) * liked + video.subscribers * 0.0001 * liked
+    const near = (search + news) * suggested * (video.watched / 0.45) + (0.0015 * video.views) / (1 + age / 30)
+    const elsewhere = 0.03 * (search + news + near)
+    const whole = (value: number) => Math.floor(value * noise + luck())
+    const views = [search, near, news, web, elsewhere].map(whole)
+    const clicked = views[0]! + views[1]! + views[2]!
+    const total = clicked + views[3]! + views[4]!
+    const shown = Math.max(clicked, whole(impressions + 14 * near + 5 * news))
+    const seconds = Math.round(total * video.seconds * video.watched * (0.95 + 0.1 * luck()))
+    this.q.figures.run(video.id, day, shown, clicked, ...views, seconds)
+    this.q.watched.run(
+      total,
+      Math.floor(0.03 * total + luck()),
+      Math.floor(0.003 * total + luck()),
+      dislikesOf(video.views + total, video.watched),
+      video.id,
+    )
+    this.q.subscribed.run(Math.floor(subscribe * total + luck()), video.channel_id)
+  }
+
+  private searchesOf(phrase: SeriesRow, day: number): number {
+    const month = lastMonthOf(day) + 1
+    const origin = lastMonthOf(this.world.clock.madeOn)
+    return monthSeries(phrase, null, month, { origin, count: 1 })[0]! / DAYS_A_MONTH
+  }
+
+  /** Where a video stands for a search on a day; `null` where it is not among the first ones. */
+  private rankOf(video: LiveRow, aim: AimRow, day: number): number | null {
+    let page = this.q.page.get(aim.phrase_id)
+    let { aim_text: text } = aim
+    if (!page || day - page.day >= PAGE_DAYS * DAY) {
+      const scored = this.world.ranking.scored(aim.text, null, video.language, PLACES, { today: day, now: day + DAY })
+      const aiming = new Set(this.q.aimedAt.all(aim.phrase_id))
+      for (const id of aiming) this.q.setAims.run(scored.find(each => each.id === id)?.text ?? null, aim.phrase_id, id)
+      text = scored.find(each => each.id === video.id)?.text ?? null
+      const others = scored.filter(each => !aiming.has(each.id)).slice(0, PLACES)
+      const scores = Buffer.from(Float64Array.from(others, each => each.score).buffer)
+      this.q.setPage.run(aim.phrase_id, day, scores)
+      page = { day, scores }
+    }
+    if (text === null) return null
+    const score =
+      text + standsFor(this.world.ranking.weights, { ...video, publishedAt: video.published_at }, video, day)
+    const scores = new Float64Array(new Uint8Array(page.scores).buffer)
+    let rank = 1
+    while (rank <= scores.length && scores[rank - 1]! > score) rank++
+    return rank <= PLACES ? rank : null
+  }
+}
