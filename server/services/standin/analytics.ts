@@ -1,11 +1,10 @@
 import { DAY } from '../../../core/time'
 import type { DayFigures, SiteAnalytics, SiteAudience, VideoSite } from '../contract'
-import type { Answering } from './answering'
+import { SITE, type Answering } from './answering'
 import { hash, seeded } from './chance'
 import { dayOf } from './clock'
 import type { OpenWorld } from './openWorld'
 import { viewsBy } from './ranking'
-import { SITE } from './siteReads'
 
 const MOST_DAYS = 400
 

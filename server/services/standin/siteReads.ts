@@ -1,6 +1,6 @@
 import { DAY } from '../../../core/time'
 import type { Answer, Region, SearchAnswer, SiteCaptions, SiteChannel, SitePlaylist, VideoSite } from '../contract'
-import type { Answering } from './answering'
+import { SITE, type Answering } from './answering'
 import { hash } from './chance'
 import type { OpenWorld } from './openWorld'
 import { viewsBy } from './ranking'
@@ -10,7 +10,6 @@ import { spoken, suggesting, terms } from './suggesting'
 /** Trending are so many of the so many youngest videos. */
 const TRENDS = 40
 const YOUNG = 160
-export const SITE = 'video site'
 
 interface ChannelRow {
   id: number
