@@ -14,13 +14,26 @@ export interface RemoteOptions {
 const MAX_BYTES = 32 * 1024 * 1024
 
 /** What went wrong, for the person: without the key, and without what the service wrote. */
-function faultOf(status: number): Error {
+function faultOf(status: number, offered: boolean): Error {
   if (status === 429) return serviceError('ServiceRefused', 'Too many requests to the service. Trying again shortly.')
   if (status === 401 || status === 403)
     return serviceError('ServiceFailed', 'The service does not accept the key. Check it in the Library, under Sources.')
+  if (!offered) return serviceError('ServiceFailed', 'The service does not offer this.')
   if (status === 404)
     return serviceError('ServiceFailed', 'No such service at this address. Check it in the Library, under Sources.')
   return serviceError('ServiceFailed', `The service answered with status ${status}.`)
+}
+
+/** Whether the service says that it lacks a call, rather than that nothing is at its address. */
+async function isNotOffered(response: Response): Promise<boolean> {
+  if (response.status !== 404) return false
+  try {
+    const told = JSON.parse(await readBounded(response)) as { error?: { code?: unknown } } | null
+    return told?.error?.code === 'no-such-call'
+  } catch {
+    // Not in the form of the contract: something else answers there.
+    return false
+  }
 }
 
 async function readBounded(response: Response): Promise<string> {
@@ -66,7 +79,7 @@ export function remoteServices({ address, key, timeOutMs = 12_000 }: RemoteOptio
       }
       throw serviceError('ServiceFailed', 'The service cannot be reached.')
     }
-    if (!response.ok) throw faultOf(response.status)
+    if (!response.ok) throw faultOf(response.status, !(await isNotOffered(response)))
     let received: unknown
     try {
       received = JSON.parse(await readBounded(response))

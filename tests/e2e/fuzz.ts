@@ -148,6 +148,7 @@ const FIELDS = [
   'playlist',
   'durationSeconds',
   'delayMs',
+  'days',
 ]
 const BODIES: Record<string, unknown>[] = [
   {

@@ -221,6 +221,9 @@ test('a live service is attached over the wire, its key is never told, and the s
     await page.getByTestId('service-key').locator('input').fill('open-sesame-77')
     await page.getByTestId('service-attach').click()
     await expect(page.getByText(`In use: ${address}, with a key.`)).toBeVisible()
+    // Time cannot be moved elsewhere.
+    await expect(page.getByTestId('clock')).toHaveCount(0)
+    expect((await call(app, '/api/standin/clock', { method: 'POST', body: { days: 1 } })).status).toBe(409)
     for (const path of ['/api/services', '/api/workspaces', '/api/sources'])
       expect((await call(app, path)).text).not.toContain('open-sesame')
     const { host } = new URL(address)

@@ -2,7 +2,7 @@
 import { useTimeoutPoll } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { MOST_DAYS, type SimulatedClock } from '../../../shared/services'
-import { api, messageOf } from '~/composables/api'
+import { api, ApiProblem, messageOf } from '~/composables/api'
 import { setClock } from '~/composables/clock'
 import { counted, dateOnly } from '~/composables/figures'
 import { useAccess } from '~/stores/access'
@@ -14,6 +14,8 @@ const changes = useChanges()
 const clock = shallowRef<SimulatedClock | null>(null)
 const days = ref('7')
 const problem = ref('')
+/** Time cannot be moved where a live service is connected. */
+const live = ref(false)
 const wrong = computed(() => {
   const count = Number(days.value)
   if (!days.value.trim()) return 'Enter a number of days.'
@@ -29,6 +31,7 @@ async function ask(work: () => Promise<SimulatedClock>) {
     take(await work())
     problem.value = ''
   } catch (error) {
+    live.value = error instanceof ApiProblem && error.code === 'live-service'
     problem.value = messageOf(error)
   }
 }
@@ -57,7 +60,7 @@ void ask(() => api('GET /api/standin/clock')).then(() => {
 </script>
 
 <template>
-  <section v-if="access.owns" class="sheet" aria-label="Demo clock" data-test="clock">
+  <section v-if="access.owns && !live" class="sheet" aria-label="Demo clock" data-test="clock">
     <h2>Demo clock</h2>
     <p class="small muted">
       Part of the demo: moves the simulated services on. Other channels publish, published videos gather views, months

@@ -4,6 +4,7 @@ import type { LiveService } from '../../../shared/services'
 import { api, messageOf } from '~/composables/api'
 import { useNotices } from '~/stores/notices'
 
+const emit = defineEmits<{ changed: [] }>()
 const notices = useNotices()
 const live = ref<LiveService | null>(null)
 const address = ref('')
@@ -32,6 +33,7 @@ async function attach(to: string | null) {
       })
     ).live
     key.value = ''
+    emit('changed')
     notices.show(to === null ? 'Using the simulated services.' : 'Connected. This service is used from now on.')
   } catch (error) {
     problem.value = messageOf(error)

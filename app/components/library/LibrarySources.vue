@@ -13,6 +13,8 @@ const sources = shallowRef<SourceLine[] | null>(null)
 const problem = ref('')
 const busy = ref(false)
 const pagesOpen = ref(false)
+/** How often another service was chosen: the clock of the simulated ones comes and goes with it. */
+const serviceChanges = ref(0)
 
 async function refresh() {
   problem.value = ''
@@ -116,8 +118,8 @@ function closePages() {
         >Import pages, videos or a feed</v-btn
       >
     </section>
-    <LibraryServices />
-    <LibraryClock />
+    <LibraryServices @changed="serviceChanges++" />
+    <LibraryClock :key="serviceChanges" />
     <LazyLibraryPages v-if="pagesOpen" @close="closePages" />
   </div>
 </template>

@@ -27,7 +27,11 @@ export function serveStandin(services: Services, key: string | null): Server {
       problem(401, 'no-key', 'Send the key as a bearer token.')
       return
     }
-    const call = version === 'v1' && request.method === 'POST' ? callOf(service, method) : undefined
+    if (version !== 'v1') {
+      problem(404, 'not-found', 'There is nothing at this address.')
+      return
+    }
+    const call = request.method === 'POST' ? callOf(service, method) : undefined
     if (!call) {
       problem(404, 'no-such-call', 'There is no such call; docs/services.md lists them.')
       return

@@ -28,6 +28,9 @@ test('an editor may do all but what concerns keys, the data as a whole and the s
     'GET /api/services',
     'PUT /api/services',
     'PUT /api/standin/behaviour',
+    'DELETE /api/standin/clock',
+    'GET /api/standin/clock',
+    'POST /api/standin/clock',
   ])
 })
 

@@ -5,7 +5,9 @@ import { Behaviour } from '../../../../server/services/standin/behaviour'
 import { serveStandin } from '../../../../server/services/standin/serve'
 import { openStandin } from '../../../../server/services/standin/standin'
 import { makeWorld } from '../../../../server/services/standin/world'
+import type { Services } from '../../../../server/services/contract'
 import { temporaryFolder } from '../files'
+import { draft, HOME, published } from './acting'
 
 const folder = temporaryFolder()
 const behaviour = new Behaviour()
@@ -65,6 +67,40 @@ test('every call says over the wire what it says in the same process', async () 
     remote.web.blockVideos('how to fix bike chain', 'GB', 'en'),
     standin.web.blockVideos('how to fix bike chain', 'GB', 'en'),
   )
+  for (const call of ['suggest', 'videoBlock', 'blockVideos'] as const)
+    await same(
+      remote.otherWeb[call]('how to fix bike chain', 'GB', 'en'),
+      standin.otherWeb[call]('how to fix bike chain', 'GB', 'en'),
+    )
+})
+
+test('what an owner does is done over the wire as in the same process', async () => {
+  const remote = remoteServices({ address: await listen(serveStandin(standin, 'secret')), key: 'secret' })
+  const { id, problems } = await published(remote.site, 'over-the-wire', { tags: ['bike chain'] }, Date.now() + 60_000)
+  expect(problems).toEqual([])
+  expect(await published(standin.site, 'over-the-wire')).toMatchObject({ id })
+  const [list] = (await remote.site.channelPlaylists(HOME, 'en')).data
+  const [video] = (await remote.site.channelVideos(HOME, 'en')).data
+  const same = async (call: (site: Services['site']) => Promise<{ data: unknown }>) => {
+    expect((await call(remote.site)).data).toEqual((await call(standin.site)).data)
+  }
+  await same(site => site.account())
+  await same(site => site.authorise(HOME))
+  await same(site => site.upload('nobody'))
+  await same(site => site.sendPart('nobody', 0, 'AAAA'))
+  await same(site => site.publish('publish-1', 'nobody', draft(), null))
+  await same(site => site.update(id!, { title: 'x'.repeat(200) }))
+  await same(site => site.update(id!, { title: 'How to index gears' }))
+  await same(site => site.savePlaylist('playlist-1', null, { channel: HOME, title: '', description: '', videos: [] }))
+  await same(site => site.playlist(list!.id, 'en'))
+  await same(site => site.searchPlaylists('bike', 'GB', 'en', 20))
+  await same(site => site.audience(HOME))
+  await same(site => site.analytics(video!.id))
+  await same(site => site.analytics('nobody'))
+  behaviour.current = { ...behaviour.current, refuse: 1 }
+  await expect(remote.site.account()).rejects.toMatchObject({ name: 'ServiceRefused' })
+  behaviour.current = { ...behaviour.current, refuse: 0, fail: 1 }
+  await expect(remote.site.update(id!, { title: 'Gears' })).rejects.toMatchObject({ name: 'ServiceFailed' })
 })
 
 test('refusals, failures and wrong keys come as what they are, and no message holds the key', async () => {
@@ -135,11 +171,27 @@ describe('answers that are broken', () => {
   })
 })
 
+test('a service that offers less says so, and an act sent late is late', async () => {
+  const lean = createServer((_, response) => {
+    response.writeHead(404, { 'Content-Type': 'application/json' })
+    response.end('{"error":{"code":"no-such-call","message":"","details":null}}')
+  })
+  const remote = remoteServices({ address: await listen(lean), key: null })
+  await expect(remote.site.account()).rejects.toThrow('The service does not offer this.')
+  const hurried = remoteServices({ address: await listen(serveStandin(standin, null)), key: null, timeOutMs: 60 })
+  behaviour.current = { ...behaviour.current, delayMs: 400 }
+  await expect(hurried.site.publish('publish-1', 'nobody', draft(), null)).rejects.toMatchObject({
+    name: 'ServiceLate',
+  })
+})
+
 test('a wrong question is refused by the simulated services', async () => {
   const address = await listen(serveStandin(standin, null))
   const ask = async (path: string, body: string) => (await fetch(`${address}${path}`, { method: 'POST', body })).status
   expect(await ask('/v1/site/search', '{"phrase":"a","region":"Britain","language":"en","depth":20}')).toBe(400)
   expect(await ask('/v1/site/search', '{')).toBe(400)
+  expect(await ask('/v1/site/publish', '{"request":"r","upload":"u","draft":{},"at":null}')).toBe(400)
+  expect(await ask('/v1/site/sendPart', '{"upload":"u","offset":0,"bytes":"no base64!"}')).toBe(400)
   expect(await ask('/v1/site/constructor', '{}')).toBe(404)
   expect(await ask('/v1/site/nothing', '{}')).toBe(404)
 })
