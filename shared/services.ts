@@ -24,6 +24,8 @@ export interface SimulatedClock {
   daysAhead: number
   /** Days it is still moving on. */
   left: number
+  /** What kept the last days from passing. */
+  problem: string | null
 }
 
 /** Days the clock can be moved on in one go. */

@@ -66,7 +66,7 @@ void ask(() => api('GET /api/standin/clock')).then(() => {
       Part of the demo: moves the simulated services on. Other channels publish, published videos gather views, months
       end. It does not go back.
     </p>
-    <p v-if="problem" role="alert">{{ problem }}</p>
+    <p v-if="problem || clock?.problem" role="alert">{{ problem || clock?.problem }}</p>
     <p v-if="clock" aria-live="polite">
       Their clock shows <strong data-test="clock-day">{{ dateOnly(clock.now) }}</strong>{{
         clock.left

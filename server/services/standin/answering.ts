@@ -1,4 +1,4 @@
-import type { Answer } from '../contract'
+import { serviceError, type Answer } from '../contract'
 import type { Behaviour } from './behaviour'
 import type { WorldClock } from './clock'
 
@@ -17,7 +17,13 @@ export function answering(behaviour: Behaviour, clock: WorldClock) {
     <Args extends unknown[], Result>(work: (...args: Args) => Result) =>
     async (...args: Args): Promise<Result> => {
       await behaviour.before()
-      return work(...args)
+      try {
+        return work(...args)
+      } catch (error) {
+        // Such as a full disk: to whoever asks, a service that fails.
+        console.error('The simulated services failed:', error)
+        throw serviceError('ServiceFailed', 'The service did not answer as it should.')
+      }
     }
   return {
     behaviour,

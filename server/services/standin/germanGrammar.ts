@@ -1,4 +1,4 @@
-import { TOWNS, TASKS, PARTS, ENDINGS, type GermanPart } from './trades/germanBicycle'
+import { CARE, TOWNS, TASKS, PARTS, ENDINGS, type GermanPart } from './trades/germanBicycle'
 
 /** What a German phrase is about. */
 export interface GermanAbout {
@@ -66,8 +66,10 @@ export function* growGerman(): Generator<GermanGrown> {
       )
       yield make(`${name} ${noun.toLowerCase()}`, 0.06 * often, doing)
       yield make(`${name} ${noun.toLowerCase()} kosten`, 0.03 * often, doing)
-      yield make(`wie oft ${name} ${task}`, 0.02 * often, doing)
-      yield make(`wann ${name} ${task}`, 0.02 * often, doing)
+      if (CARE.has(task)) {
+        yield make(`wie oft ${name} ${task}`, 0.08 * often, doing)
+        yield make(`wann ${name} ${task}`, 0.02 * often, doing)
+      }
     }
     for (const fault of part.fault ?? []) {
       const failing = about('fault', { fault })

@@ -117,6 +117,7 @@ function* ofTask(
   const weight = part.weight * share * task.weight * 0.16
   const a = withArticle(part, name)
   const my = `my ${name}`
+  const bare = (trade.bare ?? []).includes(key)
   const make = (text: string, times: number, more: Partial<About> = {}): Grown => ({
     text,
     weight: weight * times,
@@ -136,8 +137,10 @@ function* ofTask(
   yield make(`best way to ${verb} ${a}`, 0.08)
   yield make(`easy way to ${verb} ${a}`, 0.04)
   yield make(`can you ${verb} ${a} yourself`, 0.012)
-  yield make(`tools to ${verb} ${a}`, 0.02)
-  yield make(`what do i need to ${verb} ${a}`, 0.01)
+  if (!bare) {
+    yield make(`tools to ${verb} ${a}`, 0.02)
+    yield make(`what do i need to ${verb} ${a}`, 0.01)
+  }
   yield make(`how long does it take to ${verb} ${a}`, 0.02)
   if (noun) {
     yield make(`${compound(part, name)} ${noun} tutorial`, 0.03)
@@ -155,8 +158,16 @@ function* ofTask(
     yield make(`when should i ${verb} ${my}`, 0.02)
   }
   const endings: [string, number][] = [
-    ...DOING.filter(([ending]) => !(ending === 'yourself' && !task.paid)),
-    ...(task.without ?? []).map((tool): [string, number] => [`without ${tool}`, 0.07]),
+    ...DOING.filter(
+      ([ending]) =>
+        !(ending === 'yourself' && !task.paid) &&
+        !(ending === 'quickly' && bare) &&
+        !(trade.unsaid ?? []).includes(ending),
+    ),
+    ...[...(task.without ?? []), ...((key === 'replace' && part.without) || [])].map((tool): [string, number] => [
+      `without ${tool}`,
+      0.07,
+    ]),
     ...(task.using ?? []).map((what): [string, number] => [`with ${what}`, 0.06]),
   ]
   for (const [ending, times] of endings) {
@@ -169,7 +180,7 @@ function* ofTask(
   }
   for (const whole of wholes) {
     yield make(`how to ${verb} ${joined(whole, name)}`, 0.06, { whole })
-    yield make(`how to ${verb} ${a} on ${article(whole)} ${whole}`, 0.03, { whole })
+    yield make(`how to ${verb} ${a} ${trade.before ?? 'on'} ${article(whole)} ${whole}`, 0.03, { whole })
     if (noun) yield make(`${joined(whole, compound(part, name))} ${noun}`, 0.04, { whole })
     if (noun && task.paid) yield make(`${joined(whole, compound(part, name))} ${noun} cost`, 0.012, { whole })
     for (const [ending, times] of endings)

@@ -16,6 +16,7 @@ export class Passing {
   private left = 0
   private moving: Promise<void> | null = null
   private closed = false
+  private problem: string | null = null
   private readonly timer
 
   constructor(private readonly services: Standin) {
@@ -27,14 +28,15 @@ export class Passing {
   private async catchUp(): Promise<void> {
     try {
       while (!this.closed && this.services.catchUp(AT_ONCE) > 0) await pause()
+      this.problem = null
     } catch (error) {
       // Answers go on from the last day that passed; it is tried again at the next look.
-      console.error('The simulated services could not let a day pass:', error)
+      this.failed(error)
     }
   }
 
   clock(): SimulatedClock {
-    return { ...this.services.clock(), left: this.left }
+    return { ...this.services.clock(), left: this.left, problem: this.problem }
   }
 
   /** Moves the clock on, day by day, in the background. Days asked for while it moves are added. */
@@ -48,6 +50,7 @@ export class Passing {
   }
 
   private async run(): Promise<void> {
+    this.problem = null
     try {
       for (; this.left > 0 && !this.closed; this.left--) {
         this.services.move(1)
@@ -55,8 +58,13 @@ export class Passing {
         await pause()
       }
     } catch (error) {
-      console.error('The clock of the simulated services could not be moved on:', error)
+      this.failed(error)
     }
+  }
+
+  private failed(error: unknown): void {
+    this.problem = `The days could not pass: ${(error as Error).message}. Try again.`
+    console.error('The simulated services could not let a day pass:', error)
   }
 
   /** Stops moving; the days that passed stay. */

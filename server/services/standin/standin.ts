@@ -11,7 +11,7 @@ import { OTHER_WEB, WEB, webSearch } from './webSearch'
 import type { SimulatedClock } from '../../../shared/services'
 
 export interface Standin extends Services {
-  clock: () => Omit<SimulatedClock, 'left'>
+  clock: () => Omit<SimulatedClock, 'left' | 'problem'>
   /** Moves the clock on. The days pass by `catchUp`. */
   move: (days: number) => void
   /** Lets days pass in the world that have passed on its clock, at most so many. @returns days still to pass. */

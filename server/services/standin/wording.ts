@@ -7,6 +7,7 @@ export const pluralOf = (part: Part, name: string) => {
   if (part.mass) return name
   if (name === part.name && part.plural) return part.plural
   if (name.endsWith('s')) return name
+  if (name.endsWith('knife')) return `${name.slice(0, -2)}ves`
   return /(?:(?<!me)ch|sh|x)$/u.test(name) ? `${name}es` : name.endsWith('y') ? `${name.slice(0, -1)}ies` : `${name}s`
 }
 /** What stands before another noun: “brake pad replacement”. */

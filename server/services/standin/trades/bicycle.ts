@@ -1,4 +1,5 @@
-import { bicycleParts } from './bicycleParts'
+import { fittings } from './bicycleFittings'
+import { runningParts } from './bicycleParts'
 import { bicycleTasks } from './bicycleTasks'
 import type { Trade } from './trade'
 
@@ -43,12 +44,16 @@ export const bicycle: Trade = {
     noisy: { is: 'making noise', does: 'make noise', adjective: 'noisy', when: ['when pedaling', 'going uphill'] },
     slipping: { is: 'slipping', does: 'slip', adjective: 'slipping', when: ['under load', 'when pedaling hard'] },
     skipping: { is: 'skipping', does: 'skip', adjective: 'skipping', when: ['under load', 'in high gear'] },
-    rubbing: { is: 'rubbing', does: 'rub', adjective: 'rubbing', when: ['after wheel change', 'when braking'] },
+    rubbing: { is: 'rubbing', does: 'rub', adjective: 'rubbing', when: ['after wheel change'] },
+    scraping: { is: 'rubbing', does: 'rub', adjective: 'rubbing', when: ['in low gear'] },
+    touching: { is: 'rubbing', does: 'rub', adjective: 'rubbing', when: ['over bumps'] },
     clicking: { is: 'clicking', does: 'click', adjective: 'clicking', when: ['when pedaling', 'going uphill'] },
     creaking: { is: 'creaking', does: 'creak', adjective: 'creaky', when: ['when pedaling', 'out of the saddle'] },
     loose: { is: 'loose', does: 'come loose', adjective: 'loose', when: ['after tightening'] },
     stuck: { is: 'stuck', does: 'get stuck', adjective: 'stuck', when: ['after winter'] },
-    leaking: { is: 'leaking', does: 'leak', adjective: 'leaking', when: ['overnight', 'at the lever'] },
+    leaking: { is: 'leaking', does: 'leak', adjective: 'leaking', when: ['overnight'] },
+    weeping: { is: 'leaking', does: 'leak', adjective: 'leaking', when: ['at the lever'] },
+    oily: { is: 'leaking', does: 'leak', adjective: 'leaking', when: ['oil'] },
     spongy: { is: 'spongy', does: 'feel spongy', adjective: 'spongy', when: ['after bleeding'] },
     bent: { is: 'bent', adjective: 'bent', when: ['after a crash'] },
     wobbling: { is: 'wobbling', does: 'wobble', adjective: 'wobbly', when: ['at high speed'] },
@@ -58,7 +63,7 @@ export const bicycle: Trade = {
     notShifting: { is: 'not shifting', when: ['to the biggest cog', 'to the smallest cog'] },
   },
   tasks: bicycleTasks,
-  parts: bicycleParts,
+  parts: [...runningParts, ...fittings],
   remarks: [
     'We run a small workshop and film what comes through the door.',
     'This bike has done eleven winters on salted roads, and looks like it.',

@@ -4,8 +4,8 @@ const ROAD = ['road bike', 'gravel bike', 'touring bike']
 const DIRT = ['mountain bike', 'gravel bike', 'electric bike']
 const SPEEDS = ['8 speed', '10 speed', '11 speed', '12 speed']
 
-/** What bicycles are made of, what goes with them, and the whole. Makers are invented. */
-export const bicycleParts: Part[] = [
+/** Bicycles, and what moves and stops them. Makers are invented. */
+export const runningParts: Part[] = [
   part('bike', 160, 'clean wash service pack store fix paint', {
     plain: true,
     buy: true,
@@ -61,7 +61,7 @@ export const bicycleParts: Part[] = [
   }),
   part('rear derailleur', 15, 'adjust index align clean replace install remove', {
     also: ['rear mech'],
-    faults: ['notShifting', 'rubbing', 'clicking', 'bent'],
+    faults: ['notShifting', 'scraping', 'clicking', 'bent'],
     kinds: SPEEDS,
     buy: true,
     made: true,
@@ -69,7 +69,7 @@ export const bicycleParts: Part[] = [
     on: ['road bike', 'mountain bike', 'gravel bike', 'touring bike', 'kids bike'],
   }),
   part('front derailleur', 8, 'adjust index align replace install remove', {
-    faults: ['notShifting', 'rubbing', 'stuck'],
+    faults: ['notShifting', 'scraping', 'stuck'],
     made: true,
     growth: -0.14,
     on: ROAD,
@@ -106,12 +106,13 @@ export const bicycleParts: Part[] = [
   }),
   part('rim brake', 6, 'adjust align replace clean', { faults: ['squealing', 'rubbing'], growth: -0.2, on: ROAD }),
   part('hydraulic brake', 7, 'bleed adjust fix service', {
-    faults: ['leaking', 'spongy', 'squealing'],
+    faults: ['weeping', 'spongy', 'squealing'],
     growth: 0.2,
     on: DIRT,
     made: true,
   }),
   part('brake pads', 18, 'replace clean install', {
+    without: ['removing the wheel'],
     mass: true,
     faults: ['squealing', 'rubbing'],
     kinds: ['metal', 'organic'],
@@ -144,7 +145,11 @@ export const bicycleParts: Part[] = [
     buy: true,
     sized: true,
   }),
-  part('spoke', 9, 'replace tighten measure', { faults: ['loose', 'bent', 'clicking'], sized: true }),
+  part('spoke', 9, 'replace tighten measure', {
+    without: ['removing the wheel'],
+    faults: ['loose', 'bent', 'clicking'],
+    sized: true,
+  }),
   part('cassette', 10, 'replace clean remove install', {
     kinds: SPEEDS,
     buy: true,
@@ -178,7 +183,7 @@ export const bicycleParts: Part[] = [
   part('saddle', 14, 'adjust fit', { faults: ['creaking', 'loose'], buy: true }),
   part('seatpost', 6, 'remove adjust', { faults: ['stuck', 'creaking', 'bent'], buy: true, sized: true }),
   part('dropper post', 5, 'install service fix bleed', {
-    faults: ['stuck', 'leaking', 'loose'],
+    faults: ['stuck', 'oily', 'loose'],
     buy: true,
     made: true,
     growth: 0.2,
@@ -193,6 +198,7 @@ export const bicycleParts: Part[] = [
   }),
   part('bar tape', 6, 'replace install clean', { mass: true, faults: ['loose'], buy: true, made: true, on: ROAD }),
   part('bike tyre', 36, 'replace patch inflate remove install', {
+    without: ['removing the wheel'],
     also: ['bicycle tyre'],
     plural: 'bike tyres',
     faults: ['flat', 'wobbling'],
@@ -206,7 +212,12 @@ export const bicycleParts: Part[] = [
     also: ['puncture'],
     on: ['road bike', 'mountain bike', 'electric bike', 'kids bike'],
   }),
-  part('inner tube', 15, 'replace patch inflate', { faults: ['flat', 'leaking'], buy: true, sized: true }),
+  part('inner tube', 15, 'replace patch inflate', {
+    without: ['removing the wheel'],
+    faults: ['flat', 'leaking'],
+    buy: true,
+    sized: true,
+  }),
   part('tubeless tyre', 10, 'install fix inflate', {
     plural: 'tubeless tyres',
     faults: ['leaking', 'flat'],
@@ -216,87 +227,4 @@ export const bicycleParts: Part[] = [
     against: ['inner tube'],
     on: ['mountain bike', 'gravel bike', 'road bike'],
   }),
-  part('tyre sealant', 6, 'install clean', {
-    mass: true,
-    buy: true,
-    made: true,
-    growth: 0.15,
-    on: ['mountain bike', 'gravel bike'],
-  }),
-  part('hub', 6, 'service adjust replace', { faults: ['loose', 'clicking', 'noisy'], kinds: ['front', 'rear'] }),
-  part('dynamo hub', 3, 'install service', {
-    buy: true,
-    growth: 0.12,
-    on: ['touring bike', 'cargo bike'],
-    against: ['battery lights'],
-  }),
-  part('suspension fork', 9, 'service adjust clean upgrade', {
-    faults: ['leaking', 'stuck', 'creaking'],
-    buy: true,
-    made: true,
-    growth: 0.06,
-    on: ['mountain bike', 'electric bike'],
-  }),
-  part('fork', 6, 'service replace measure', { faults: ['leaking', 'creaking'], on: ['mountain bike'] }),
-  part('rear shock', 5, 'service adjust rebuild', {
-    faults: ['leaking', 'creaking'],
-    buy: true,
-    made: true,
-    on: ['mountain bike', 'electric bike'],
-  }),
-  part('mudguards', 10, 'install fit adjust', {
-    mass: true,
-    faults: ['rubbing', 'loose'],
-    buy: true,
-    made: true,
-    peak: 10,
-    swing: 0.8,
-  }),
-  part('pannier rack', 6, 'install fit', {
-    buy: true,
-    made: true,
-    on: ['touring bike', 'gravel bike', 'electric bike'],
-    against: ['bikepacking bags'],
-  }),
-  part('bike lights', 18, 'install charge fix', { mass: true, buy: true, made: true, peak: 10, swing: 0.9 }),
-  part('bike frame', 14, 'paint clean measure straighten', {
-    plain: true,
-    faults: ['creaking', 'bent', 'rusty'],
-    buy: true,
-    sized: true,
-  }),
-  part('electric bike battery', 14, 'charge replace store rebuild', {
-    faults: ['dead'],
-    buy: true,
-    growth: 0.35,
-    on: [],
-  }),
-  part('electric bike motor', 9, 'service fix replace', {
-    faults: ['noisy', 'clicking'],
-    growth: 0.3,
-    on: [],
-    against: ['hub motor'],
-  }),
-  part('kick stand', 5, 'install adjust', {
-    faults: ['loose'],
-    buy: true,
-    on: ['electric bike', 'touring bike', 'kids bike'],
-  }),
-  part('training wheels', 9, 'install remove adjust', {
-    plain: true,
-    mass: true,
-    faults: ['loose'],
-    peak: 11,
-    swing: 0.55,
-    on: [],
-    against: ['balance bike'],
-  }),
-  part('bike bell', 5, 'install fix', { plain: true, buy: true, on: [] }),
-  part('bike computer', 6, 'install fix', { buy: true, made: true, growth: -0.12, on: [] }),
-  part('cleats', 7, 'install adjust replace', { mass: true, faults: ['loose', 'squeaking'], on: ROAD, buy: true }),
-  part('bike pump', 14, 'fix', { buy: true, made: true, on: [], faults: ['leaking'] }),
-  part('torque wrench', 7, 'adjust', { buy: true, on: [] }),
-  part('bike rack', 15, 'install', { buy: true, on: ['electric bike', 'mountain bike'], faults: ['loose'] }),
-  part('bike lock', 14, 'remove fix', { plain: true, buy: true, made: true, faults: ['stuck'], on: [] }),
-  part('bike helmet', 22, 'adjust fit clean', { plain: true, worn: true, buy: true, sized: true, on: [], peak: 4 }),
 ]

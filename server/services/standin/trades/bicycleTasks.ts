@@ -34,13 +34,13 @@ export const bicycleTasks: Record<string, Task> = {
     'replace/replacing/replacement',
     0.95,
     [
-      'Compare the old {part} with the new one before you take anything apart.',
+      'Put old and new {part} side by side before you take anything apart.',
       'Lay the small parts out in the order in which they come off.',
       'Clean the seat of the {part} while it is off; you will not get there again soon.',
       'Fit the new {part} by hand first, without any tool.',
       'Tighten to the torque that is printed beside the bolt.',
     ],
-    { paid: true, care: true, without: ['special tools', 'removing the wheel'] },
+    { paid: true, care: true, without: ['special tools'] },
   ),
   remove: task(
     'remove/removing/removal',
@@ -140,12 +140,12 @@ export const bicycleTasks: Record<string, Task> = {
       'Tap the hose with a spanner; the last bubbles hide in the bend.',
       'Pull the lever ten times, and wait before you close it.',
     ],
-    { paid: true, care: true, without: ['a bleed kit', 'removing the wheel'] },
+    { paid: true, care: true, without: ['a bleed kit'] },
   ),
   tighten: task('tighten/tightening', 0.45, [
-    'Snug the top cap first, then the side bolts.',
+    'By hand first, then with the tool, a little at a time.',
     'Rock the bike with the front brake on: nothing may knock.',
-    'Stop when it turns freely and has no play.',
+    'Stop when there is no play, and write the torque down.',
   ]),
   true: task(
     'true/truing/truing',
@@ -229,9 +229,9 @@ export const bicycleTasks: Record<string, Task> = {
     'The dearest part is seldom the one you feel.',
   ]),
   store: task('store/storing/storage', 0.35, [
-    'Clean it once before it stands, and take the weight off the tyres.',
+    'Clean it once before it stands.',
     'Cold does less harm than damp.',
-    'Charge to about half and look at it once a month.',
+    'Look at it once a month, and charge what has a battery to about half.',
   ]),
   pack: task('pack/packing', 0.25, [
     'Turn the bars, take the pedals off, and lower the saddle.',

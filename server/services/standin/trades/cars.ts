@@ -36,7 +36,7 @@ export const cars: Trade = {
         'Always in pairs, both sides of the axle.',
         'Pump the pedal before you roll a single metre.',
       ],
-      { paid: true, care: true, without: ['a jack', 'removing the wheel'] },
+      { paid: true, care: true, without: ['special tools'] },
     ),
     check: task(
       'check/checking/inspection',
@@ -100,6 +100,7 @@ export const cars: Trade = {
     part('engine tune-up', 8, '', {}),
     part('spark plugs', 16, 'replace clean check', { mass: true, buy: true, kinds: ['iridium'] }),
     part('car tyre', 26, 'change check replace', {
+      without: ['a jack'],
       buy: true,
       sized: true,
       faults: ['flat'],

@@ -13,6 +13,9 @@ export interface GermanPart {
 }
 
 /** Verbs in the infinitive, with the third person of “wie … man”, a noun, and steps. */
+/** What is done again and again: people ask how often, and when. */
+export const CARE = new Set(['wechseln', 'einstellen', 'reinigen', 'ölen', 'entlüften', 'laden'])
+
 export const TASKS: Record<string, { third: string; noun: string; weight: number; steps: string[] }> = {
   wechseln: {
     third: 'wechselt',
@@ -113,7 +116,6 @@ export const ENDINGS: [string, number][] = [
   ['beim e-bike', 0.14],
   ['mit hausmitteln', 0.06],
   ['werkzeug', 0.06],
-  ['wie oft', 0.06],
   ['dauer', 0.03],
   ['tipps', 0.04],
   ['video', 0.03],

@@ -5,6 +5,7 @@ export const jewellery: Trade = {
   id: 'jewellery',
   language: 'en',
   share: 0.055,
+  bare: ['wear'],
   wholes: ['necklace', 'bracelet', 'ring', 'pendant'],
   makers: [],
   peak: 11,
@@ -130,6 +131,7 @@ export const jewellery: Trade = {
     }),
     part('chain', 12, 'untangle polish solder wear', { plain: true, faults: ['tangled', 'tarnished'] }),
     part('necklace', 22, 'clean untangle shorten wear fix', {
+      on: [],
       plain: true,
       worn: true,
       buy: true,
@@ -139,6 +141,7 @@ export const jewellery: Trade = {
     }),
     part('necklace clasp', 6, 'fix solder', { faults: ['broken', 'bent'], plural: 'necklace clasps' }),
     part('wedding ring', 18, 'resize clean measure polish', {
+      on: [],
       plain: true,
       worn: true,
       buy: true,
@@ -146,6 +149,7 @@ export const jewellery: Trade = {
       faults: ['stuck', 'bent'],
     }),
     part('ring', 16, 'resize measure clean polish', {
+      on: [],
       plain: true,
       worn: true,
       buy: true,
@@ -153,6 +157,7 @@ export const jewellery: Trade = {
       faults: ['stuck', 'green', 'tarnished'],
     }),
     part('bracelet', 14, 'shorten fix clean wear', {
+      on: [],
       plain: true,
       worn: true,
       buy: true,
@@ -161,15 +166,16 @@ export const jewellery: Trade = {
       faults: ['broken', 'tarnished'],
     }),
     part('earrings', 17, 'clean wear fix', {
+      on: [],
       plain: true,
       mass: true,
       buy: true,
       kinds: ['hoop', 'pearl', 'stud'],
       faults: ['tarnished', 'green'],
     }),
-    part('silver jewellery', 13, 'clean polish', { plain: true, mass: true, faults: ['tarnished'], buy: true }),
-    part('watch chain', 4, 'clean fix shorten', { faults: ['broken'] }),
-    part('saddle ring', 2, 'polish resize', { buy: true }),
+    part('silver jewellery', 13, 'clean polish', { on: [], plain: true, mass: true, faults: ['tarnished'], buy: true }),
+    part('watch chain', 4, 'clean fix shorten', { on: [], faults: ['broken'] }),
+    part('saddle ring', 2, 'polish resize', { on: [], buy: true }),
   ],
   remarks: [
     'Everything on the bench today came from one shoebox.',

@@ -6,6 +6,7 @@ export const riding: Trade = {
   language: 'en',
   share: 0.05,
   prefix: 'horse',
+  bare: ['teach', 'fit'],
   wholes: ['pony', 'young horse', 'cob'],
   makers: [],
   peak: 5,
@@ -116,6 +117,7 @@ export const riding: Trade = {
       swing: 0.7,
     }),
     part('riding boots', 12, 'clean fit', {
+      on: [],
       plain: true,
       worn: true,
       mass: true,

@@ -53,6 +53,8 @@ export interface Part {
   on?: string[]
   /** Kinds people name: “12 speed”, “hydraulic”. */
   kinds?: string[]
+  /** What people would rather do without when they replace it: “removing the wheel”. */
+  without?: string[]
   /** Whether people choose and buy it. */
   buy?: boolean
   /** Whether makers are named with it. */
@@ -79,6 +81,12 @@ export interface Trade {
   /** Put before a part's name where it stands alone: “bike”. */
   prefix?: string
   wholes: string[]
+  /** What stands before a whole: “on a road bike”, “for a wedding”; `on` unless given. */
+  before?: 'on' | 'for'
+  /** Endings that nobody adds to what is done in this trade: “give a speech at home”. */
+  unsaid?: string[]
+  /** Tasks for which nobody needs tools, or hurries. */
+  bare?: string[]
   makers: string[]
   parts: Part[]
   tasks: Record<string, Task>

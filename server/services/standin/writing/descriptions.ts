@@ -85,6 +85,8 @@ const HANGING = new Set(
   'a an the and or with than you your of in to at is it its will are from for by on more'.split(' '),
 )
 
+/** A sentence as it goes on after a colon. */
+const uncapital = (text: string) => (/^I\b/u.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1))
 const stamp = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
 
 /** Times and names of an outline's parts over a video's length. */
@@ -112,10 +114,7 @@ export function descriptionOf(
   if (effort < 0.12) return random() < 0.5 ? capital(phrase) : `${phrase}, ${near.slice(0, 4).join(', ')}`
 
   const begins = random()
-  const opening =
-    begins < 0.3
-      ? `${capital(phrase)}: ${outline.opening.charAt(0).toLowerCase()}${outline.opening.slice(1)}`
-      : outline.opening
+  const opening = begins < 0.3 ? `${capital(phrase)}: ${uncapital(outline.opening)}` : outline.opening
   paragraphs.push([opening, ...outline.steps.slice(0, 1).map(step => step.sentence)].join(' '))
   const rest = outline.steps.slice(1).map(step => step.sentence)
   if (rest.length)
@@ -134,7 +133,11 @@ export function descriptionOf(
     )
   if (random() < 0.2)
     after.push(
-      `${pick(GEAR)}\n${some(trade.parts, 3, random)
+      `${pick(GEAR)}\n${some(
+        trade.parts.filter(each => each.buy),
+        3,
+        random,
+      )
         .map(each => `- ${capital(each.name)}`)
         .join('\n')}`,
     )

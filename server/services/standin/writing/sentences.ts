@@ -145,7 +145,7 @@ export const MIDDLES = {
   ],
   compare: [
     'The first wins on price, the second on peace of mind.',
-    'In the wet there is no contest.',
+    'On a bad day there is no contest.',
     'After a thousand hours the difference was smaller than I had thought.',
     'I say what I would choose with little money, and what with more.',
     'The noise alone would decide it for me.',
@@ -204,7 +204,6 @@ export const REQUESTS = [
   'There is a longer version for members.',
   'Thank you for ten thousand of you.',
   'Correct me if I said something wrong.',
-  'What does it cost where you live?',
   'Who taught you?',
   'Would you have thrown it away?',
   'Show me a picture of yours.',

@@ -54,7 +54,8 @@ function wordsOf({ trade, part, about }: Subject, pick: Pick) {
     does: plural ? 'do' : 'does',
     n: pick(COUNTS),
     minutes: pick(MINUTES),
-    on: about.whole && about.kind !== 'compare' ? ` on ${article(about.whole)} ${about.whole}` : '',
+    on:
+      about.whole && about.kind !== 'compare' ? ` ${trade.before ?? 'on'} ${article(about.whole)} ${about.whole}` : '',
     with: about.ending && about.kind === 'do' ? ` ${about.ending}` : '',
   }
 }
@@ -160,7 +161,7 @@ function failing(subject: Subject, style: Style, pick: Pick): string {
 }
 
 function buying(subject: Subject, style: Style, pick: Pick): string {
-  const { name, many, a, n } = wordsOf(subject, pick)
+  const { name, many, a, is, n } = wordsOf(subject, pick)
   const who = subject.about.ending ? ` ${subject.about.ending}` : ''
   const whole = subject.about.whole ? ` for ${article(subject.about.whole)} ${subject.about.whole}` : ''
   switch (style) {
@@ -172,7 +173,7 @@ function buying(subject: Subject, style: Style, pick: Pick): string {
       ])
     case 'question':
       return pick([
-        `Which ${name} is right for you?`,
+        `Which ${name} ${is} right for you?`,
         `Cheap ${many}: are they worth it?`,
         `How much should ${a} cost?`,
       ])
@@ -196,7 +197,7 @@ function buying(subject: Subject, style: Style, pick: Pick): string {
         `Best ${many}${who || whole}`,
         `${capital(name)} buying guide`,
         `How to choose ${a}${whole}`,
-        `${capital(name)} review after 1,000 hours`,
+        `${capital(name)} review after a year`,
       ])
   }
 }
@@ -256,16 +257,17 @@ function comparing(subject: Subject, style: Style, pick: Pick): string {
 function local(subject: Subject, style: Style, pick: Pick): string {
   const { name } = subject.about
   const { town } = subject.about
+  const [costs, it] = /[^s]s$/u.test(name) ? ['cost', 'they cost'] : ['costs', 'it costs']
   if (style === 'clumsy') return clumsy(subject, pick)
   if (!town)
     return pick([
-      `What ${name} costs, and why`,
-      `${capital(name)}: what happens behind the counter`,
+      `What ${name} ${costs}, and why`,
+      `${capital(name)}: what you get for the money`,
       `${capital(name)}, honestly explained`,
       `How to find good ${name} near you`,
     ])
   return pick([
-    `${capital(name)} in ${town}: what it costs`,
+    `${capital(name)} in ${town}: what ${it}`,
     `A day in ${town}: ${name}`,
     `${capital(name)} ${town} | open on Saturdays`,
     `${capital(name)} in ${town}, from the first call to the bill`,
