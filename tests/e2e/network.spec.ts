@@ -70,7 +70,7 @@ test('without a key nothing is told and nothing is done; files and the health ar
   }
   expect((await call(app, '/api/health')).status).toBe(200)
   expect((await call(app, '/library')).status).toBe(200)
-  expect((await call(app, '/api/session')).json).toEqual({ needed: true, who: null })
+  expect((await call(app, '/api/session')).json).toEqual({ needed: true, who: null, now: expect.any(Number) })
 })
 
 test('each role does what it may, and no more', async ({ app, keys }) => {
