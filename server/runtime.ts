@@ -3,6 +3,7 @@ import { join, resolve } from 'node:path'
 import type { Kind } from '../shared/changes'
 import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
+import { briefItemStore, type BriefItemStore } from './data/briefItems'
 import { briefStore, type BriefStore } from './data/briefs'
 import { migrationsOf, openUserFile, type Db } from './data/open'
 import { phraseStore, type PhraseStore } from './data/phrases'
@@ -33,6 +34,7 @@ import { switchboard, type Switchboard } from './services/switchboard'
 export interface Runtime {
   db: Db
   briefs: BriefStore
+  briefItems: BriefItemStore
   access: AccessStore
   phrases: PhraseStore
   results: ResultStore
@@ -144,9 +146,11 @@ async function opened(): Promise<Runtime> {
     const videos = videoStore(db)
     const asked = askedStore(db, services.now)
     const fileWork = startFileWork(join(workers, 'file.mjs'), file)
+    const briefItems = briefItemStore(db)
     const opening: Runtime = {
       db,
-      briefs: briefStore(db),
+      briefs: briefStore(db, Date.now, briefItems),
+      briefItems,
       access: accessStore(db),
       phrases,
       results: resultStore(db, changed('pages')),

@@ -42,6 +42,12 @@ export const limitProfileSchema = z.object({
   }),
 })
 
+/** The phrases a text is written for. */
+export const draftPhrasesSchema = z.object({
+  lead: z.string().max(1000).default(''),
+  support: z.array(z.string().max(1000)).max(200).default([]),
+})
+
 /** A draft, the phrases it is written for, and by which rules it is scored. */
 export const checkBodySchema = z.object({
   draft: z.object({
@@ -53,10 +59,7 @@ export const checkBodySchema = z.object({
     captions: z.string().max(2_000_000).optional(),
     durationSeconds: z.number().min(0).optional(),
   }),
-  phrases: z.object({
-    lead: z.string().max(1000).default(''),
-    support: z.array(z.string().max(1000)).max(200).default([]),
-  }),
+  phrases: draftPhrasesSchema,
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
   profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
   language: languageInput.default('en'),

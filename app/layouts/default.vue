@@ -43,7 +43,13 @@ const narrow = computed(() => width.value < NARROW)
 const PHONE = 700
 const phone = computed(() => width.value < PHONE)
 const trayOver = ref(false)
-const trayOpen = ref(localStorage.getItem('fonetra.tray') !== 'closed')
+/** On the Desk the phrases stand in its grid: the panel is there only when it was opened there. */
+const trayKey = computed(() => (route.path === '/desk' ? 'fonetra.tray.desk' : 'fonetra.tray'))
+const trays = ref<Record<string, boolean>>({
+  'fonetra.tray': localStorage.getItem('fonetra.tray') !== 'closed',
+  'fonetra.tray.desk': localStorage.getItem('fonetra.tray.desk') === 'open',
+})
+const trayOpen = computed(() => trays.value[trayKey.value]!)
 const dark = computed(() => theme.global.name.value === 'dark')
 
 /** An area as the brief was last looked at there. */
@@ -59,8 +65,8 @@ function switchTheme() {
 
 function switchTray() {
   if (narrow.value) return void (trayOver.value = !trayOver.value)
-  trayOpen.value = !trayOpen.value
-  remember('fonetra.tray', trayOpen.value ? 'open' : 'closed')
+  trays.value[trayKey.value] = !trayOpen.value
+  remember(trayKey.value, trayOpen.value ? 'open' : 'closed')
 }
 
 useShellKeys({

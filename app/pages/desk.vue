@@ -22,6 +22,15 @@ const { scored, problem } = useScore(
   computed(() => brief.brief?.id ?? null),
   fields,
 )
+/** What lies beside the writing: what it earns, or other titles. */
+const SIDES = [
+  { side: 'points', title: 'Points' },
+  { side: 'bench', title: 'Bench' },
+] as const
+const route = useRoute()
+const address = useAddress()
+const side = computed(() => (route.query.side === 'bench' ? 'bench' : 'points'))
+const turn = (to: string) => address({ side: to === 'points' ? undefined : to }, true)
 const newOpen = ref(false)
 const historyOf = ref<BriefField | null>(null)
 const titleText = ref<InstanceType<typeof DeskText> | null>(null)
@@ -80,7 +89,7 @@ function restore(field: BriefField, value: unknown) {
       <p v-else-if="library.state === 'failed'" role="alert">{{ library.problem }}</p>
       <v-skeleton-loader v-else type="heading, paragraph@3" />
     </div>
-    <div v-else class="desk">
+    <div v-else class="desk" :class="side">
       <div class="write">
         <section aria-label="Title" data-first-field>
           <div class="head">
@@ -147,23 +156,45 @@ function restore(field: BriefField, value: unknown) {
           data-test="file-name"
           @update:model-value="brief.set('fileName', $event)"
         />
-        <DeskGrid
-          class="places sheet"
-          :fields="fields"
-          :phrases="phrases"
-          :placements="scored?.score.placements ?? []"
-          :insertions="scored?.insertions ?? {}"
-          @show="showPlacement"
-          @insert="apply"
+      </div>
+      <div class="side">
+        <v-btn-toggle
+          :model-value="side"
+          mandatory
+          density="compact"
+          variant="outlined"
+          divided
+          aria-label="Beside the writing"
+        >
+          <v-btn
+            v-for="each in SIDES"
+            :key="each.side"
+            :value="each.side"
+            size="small"
+            :data-test="`side-${each.side}`"
+            @click="turn(each.side)"
+            >{{ each.title }}</v-btn
+          >
+        </v-btn-toggle>
+        <LazyDeskTitleBench v-if="side === 'bench'" />
+        <DeskLedger
+          v-else
+          :score="scored?.score ?? null"
+          :problem="problem"
+          :rule-set="fields.ruleSet"
+          @update:rule-set="brief.set('ruleSet', $event)"
+          @fix="apply"
+          @show="showRange"
         />
       </div>
-      <DeskLedger
-        :score="scored?.score ?? null"
-        :problem="problem"
-        :rule-set="fields.ruleSet"
-        @update:rule-set="brief.set('ruleSet', $event)"
-        @fix="apply"
-        @show="showRange"
+      <DeskGrid
+        class="places sheet"
+        :fields="fields"
+        :phrases="phrases"
+        :placements="scored?.score.placements ?? []"
+        :insertions="scored?.insertions ?? {}"
+        @show="showPlacement"
+        @insert="apply"
       />
       <LazyDeskHistory v-if="historyOf" v-model="historyOf" :brief-id="brief.brief!.id" @restore="restore" />
     </div>
@@ -174,10 +205,23 @@ function restore(field: BriefField, value: unknown) {
 <style scoped>
 .desk {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 322px;
-  gap: 14px;
+  grid-template-columns: minmax(0, 1fr) minmax(322px, 0.62fr);
+  grid-template-rows: minmax(0, 1fr) auto;
+  gap: 12px 14px;
   flex: 1;
   min-height: 0;
+}
+.desk.bench {
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+}
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 0;
+}
+.side > :last-child {
+  flex: 1;
 }
 .write {
   display: flex;
@@ -208,7 +252,8 @@ function restore(field: BriefField, value: unknown) {
   flex: none;
 }
 .places {
-  padding: 4px 8px;
+  grid-column: 1 / -1;
+  padding: 4px 8px 6px;
 }
 .state {
   padding: 36px;

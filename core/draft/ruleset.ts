@@ -70,5 +70,28 @@ export const EXACT_LINE: RuleSet = {
   },
 }
 
+/** Every character a title may have, and a description that tells everything. */
+export const FULL_WIDTH: RuleSet = {
+  format: 1,
+  id: 'full-width',
+  name: 'Full width',
+  note: 'The title uses most of its hundred characters for several phrases; the description is long and holds every phrase; tags fill their space.',
+  checks: {
+    ...FORM,
+    'title-lead': { weight: 14 },
+    'title-front': { weight: 5 },
+    'title-spoken': { weight: 4 },
+    'title-width': { weight: 10, settings: { aim: 'long', least: 75, most: 100 } },
+    'description-begin': { weight: 8, settings: { where: 'opening' } },
+    'description-length': { weight: 8, settings: { least: 1500, most: 5000 } },
+    'support-told': { weight: 12 },
+    'viewer-request': { weight: 3 },
+    'title-kept': { weight: 4 },
+    'tag-lead': { weight: 4, settings: { position: 'first' } },
+    'tag-count': { weight: 6, settings: { least: 15, most: 60 } },
+    'tag-support': { weight: 6 },
+  },
+}
+
 /** The sets that ship, the first being the one a new brief begins with. */
-export const RULE_SETS: readonly RuleSet[] = [BALANCED, EXACT_LINE]
+export const RULE_SETS: readonly RuleSet[] = [BALANCED, FULL_WIDTH, EXACT_LINE]

@@ -31,7 +31,7 @@ const SIGNS: Record<string, Signs> = {
     choice: /\b(?:best|cheap|cheapest|top|review|reviews|price|prices|used|buy|second hand)\b/u,
     place: /\b(?:near me|nearby|lessons|course|courses|rental|hire|shop|workshop)$/u,
     fault:
-      /(?:\b(?:not|keeps|won't|wont)\b.*|\b(?:loose|stuck|bent|broken|flat|rusty|leaking|noisy|dead|seized|worn|blunt|warped|tangled|tarnished|spongy|frozen)|\b(?:squeak|squeal|creak|click|skipp|slipp|rubb|wobbl|buzz|rattl|leak|grind|stick|crackl|overheat)ing)(?: .*)?$/u,
+      /\b(?:not|keeps|won't|wont|loose|stuck|bent|broken|flat|rusty|leaking|noisy|dead|seized|worn|blunt|warped|tangled|tarnished|spongy|frozen|squeaking|squealing|creaking|clicking|skipping|slipping|rubbing|wobbling|buzzing|rattling|grinding|sticking|crackling|overheating)\b/u,
     task: /^(?:adjust|align|bleed|build|change|charge|check|choose|clean|cook|cut|draw|fit|fix|fold|grow|hang|index|inflate|install|learn|lubricate|make|measure|oil|open|paint|patch|plan|plant|play|polish|prepare|remove|repair|replace|resize|season|service|set up|sew|sharpen|start|store|teach|tighten|train|true|tune|upgrade|use|wash|wax|write)\b/u,
   },
   de: {
@@ -41,8 +41,9 @@ const SIGNS: Record<string, Signs> = {
     question: /^(?:was|wann|wo|wer|welche[rsn]?|wie|ist|sind|kann|soll) /u,
     choice: /\b(?:beste[rsn]?|günstige?[rsn]?|test|kaufen|preis|gebraucht)\b/u,
     place: /\b(?:in der nähe|werkstatt|kurs|unterricht)\b/u,
-    fault: /\b(?:nicht|quietscht|knackt|klappert|springt|schleift|rutscht|wackelt|verbogen|locker|undicht|platt|defekt)\b/u,
-    task: /\S+(?:en|ern|eln)(?: .*)?$/u,
+    fault:
+      /\b(?:nicht|quietscht|knackt|klappert|springt|schleift|rutscht|wackelt|verbogen|locker|undicht|platt|defekt)\b/u,
+    task: /(?:en|ern|eln)\b/u,
   },
   es: {
     way: /^(?:cómo|como) /u,

@@ -145,7 +145,9 @@ function* candidates(question: IdeasQuestion, random: () => number): Generator<C
         if (ENDS.includes(kind) || /[)\d]$/u.test(title)) continue
         const seconds = [fill(' ({year})'), fill(' | {brand}'), ...(i ? [] : beside.map(each => ` | ${whole(each)}`))]
         const second = pick(seconds)
-        if (second) yield { title: `${title}${second}`, pattern }
+        // Without other phrases there is less to draw from.
+        for (const each of beside.length || folded.length ? [second] : seconds)
+          if (each) yield { title: `${title}${each}`, pattern }
       }
   }
 }
@@ -156,9 +158,7 @@ const isSlip = (a: string, b: string) => !a.startsWith(b) && !b.startsWith(a) &&
 /** Whether a phrase is another one with a word or two spelt otherwise: nobody puts both in a title. */
 function isMisspelt(phrase: string, lead: string, language: string): boolean {
   const [own, others] = [readText(phrase, language).norms, readText(lead, language).norms]
-  return own.some(
-    word => word.length > 3 && !others.includes(word) && others.some(other => isSlip(word, other)),
-  )
+  return own.some(word => word.length > 3 && !others.includes(word) && others.some(other => isSlip(word, other)))
 }
 
 /** Whether all that a phrase says is said by another one. */

@@ -37,8 +37,8 @@ export const PATTERN_NAMES: Record<PatternKind, string> = {
 }
 
 /**
- * What follows a phrase in a title. `{n}` is a small number, `{minutes}` a short time, `{year}` the year, `{part}` the
- * place in a series, `{brand}` the channel's name. It begins with the sign that joins it: “: ”, “ | ”, “? ”, or a space.
+ * What follows a phrase in a title, with the sign that joins it, as in “: ” and “? ”. `{n}` is a small number,
+ * `{minutes}` a short time, `{year}` the year, `{part}` the place in a series, `{brand}` the channel's name.
  */
 export interface Pattern {
   kind: Exclude<PatternKind, 'phrase' | 'support'>

@@ -21,7 +21,11 @@ export const ENGLISH: readonly Pattern[] = [
   { kind: 'year', forms: DOING, tails: [' ({year})', ' in {year}', ' ({year} guide)'] },
   // Something is wrong.
   { kind: 'number', forms: ['fault'], tails: ['? {n} causes and what to do', ': {n} things to check first'] },
-  { kind: 'question', forms: ['fault'], tails: ['? Check this first', ': what is the cause?', '? Here is where to look'] },
+  {
+    kind: 'question',
+    forms: ['fault'],
+    tails: ['? Check this first', ': what is the cause?', '? Here is where to look'],
+  },
   { kind: 'outcome', forms: ['fault'], tails: [': find the cause and fix it', ': how to fix it for good'] },
   { kind: 'outcome', forms: ['fault'], tails: ['? How to find out why', ': from symptom to cure'] },
   { kind: 'contrast', forms: ['fault'], tails: [': quick fix or new part?', ': repair it or replace it?'] },
@@ -37,7 +41,11 @@ export const ENGLISH: readonly Pattern[] = [
   { kind: 'question', forms: ASKING, tails: ['? Let us find out', '? And what can you do about it?'] },
   { kind: 'outcome', forms: ['reason'], tails: ['? And how to stop it', '? Find the cause, then fix it'] },
   { kind: 'outcome', forms: ['question'], tails: ['? A clear answer', '? Everything you need to decide'] },
-  { kind: 'contrast', forms: ASKING, tails: ['? What people say and what is true', '? The easy answer and the right one'] },
+  {
+    kind: 'contrast',
+    forms: ASKING,
+    tails: ['? What people say and what is true', '? The easy answer and the right one'],
+  },
   { kind: 'time', forms: ASKING, tails: ['? Answered in {minutes} minutes', '? Explained in {minutes} minutes'] },
   { kind: 'audience', forms: ASKING, tails: ['? Explained for beginners', '? A plain explanation'] },
   { kind: 'mistake', forms: ASKING, tails: ['? What most people get wrong', '? The answer most people miss'] },
@@ -62,7 +70,11 @@ export const ENGLISH: readonly Pattern[] = [
   { kind: 'year', forms: ['versus'], tails: [' ({year})', ' in {year}'] },
   // Something is offered at a place.
   { kind: 'number', forms: ['place'], tails: [': {n} things to ask first', ': {n} questions answered'] },
-  { kind: 'question', forms: ['place'], tails: [': what does it cost?', ': how does it work?', ': how long does it take?'] },
+  {
+    kind: 'question',
+    forms: ['place'],
+    tails: [': what does it cost?', ': how does it work?', ': how long does it take?'],
+  },
   { kind: 'outcome', forms: ['place'], tails: [': from the first call to the bill', ': what you get for your money'] },
   { kind: 'contrast', forms: ['place'], tails: [': repair or replace?', ': do it yourself or bring it in?'] },
   { kind: 'time', forms: ['place'], tails: [' in {minutes} minutes', ': the {minutes} minute tour'] },

@@ -5,6 +5,8 @@ const READING = new Set(
   [
     '/api/check',
     '/api/tags/pack',
+    '/api/titles/ideas',
+    '/api/titles/measure',
     '/api/phrases/assess',
     '/api/phrases/clusters',
     '/api/phrases/cross',

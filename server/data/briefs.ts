@@ -13,6 +13,7 @@ import {
   type BriefFields,
 } from '../../core/brief/brief'
 import type { Brief, BriefLine, FieldConflict, PatchAnswer } from '../../shared/brief'
+import { briefItemStore, type BriefItemStore } from './briefItems'
 import { fieldHistory, storedValue, type Writer } from './fieldHistory'
 import { relaxedTransaction, type Db } from './open'
 
@@ -80,7 +81,7 @@ export type BriefStore = ReturnType<typeof briefStore>
  *
  * @param now the clock, in UTC milliseconds; tests pass their own.
  */
-export function briefStore(db: Db, now: () => number = Date.now) {
+export function briefStore(db: Db, now: () => number = Date.now, items: BriefItemStore = briefItemStore(db, now)) {
   const workspace = db.prepare<[], { id: string }>('SELECT id FROM workspace ORDER BY created_at LIMIT 1')
   const addWorkspace = db.prepare(
     'INSERT INTO workspace (id, name, channel_id, time_zone, created_at) VALUES (?, ?, NULL, ?, ?)',
@@ -240,10 +241,13 @@ export function briefStore(db: Db, now: () => number = Date.now) {
   const duplicate = db.transaction((id: string, writer: string | null): Brief | null => {
     const from = get(id)
     if (!from || from.deletedAt !== null) return null
-    return create({ ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) }, undefined, {
-      workspace: from.workspaceId,
-      writer,
-    })
+    const copy = create(
+      { ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) },
+      undefined,
+      { workspace: from.workspaceId, writer },
+    )
+    items.copy(id, copy.id)
+    return copy
   })
 
   return {

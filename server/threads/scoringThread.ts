@@ -9,6 +9,8 @@ import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { scoreDraft } from '../../core/draft/score'
+import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
+import { titleIdeas, type IdeasQuestion } from '../../core/titles/ideas'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
 
 // A text may be long and its rules many: scored here, it holds up nobody else.
@@ -31,6 +33,8 @@ const thread = {
       })),
     }
   },
+  measure: (question: MeasureQuestion) => measureTitles(question),
+  ideas: (question: IdeasQuestion) => titleIdeas(question),
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
   percents: (list: BriefFields[]): (number | null)[] =>
     list.map(fields => {

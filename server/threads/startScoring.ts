@@ -1,5 +1,7 @@
 import type { Score, scoreDraft } from '../../core/draft/score'
 import type { BriefFields } from '../../core/brief/brief'
+import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
+import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
 import { restartingThread } from './restartingThread'
 import type { ScoringThread } from './scoringThread'
 
@@ -7,6 +9,8 @@ import type { ScoringThread } from './scoringThread'
 export interface Scoring {
   /** @throws ThreadLate when a text takes longer than a person would wait. */
   score: (...question: Parameters<typeof scoreDraft>) => Promise<Score>
+  measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
+  ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
   percents: (list: BriefFields[]) => Promise<(number | null)[]>
   close: () => Promise<void>
 }
@@ -21,6 +25,8 @@ export function startScoring(entry: string): Scoring {
   })
   return {
     score: (...question) => thread.ask(remote => remote.score(...question), LONGEST),
+    measure: question => thread.ask(remote => remote.measure(question), LONGEST),
+    ideas: question => thread.ask(remote => remote.ideas(question), LONGEST),
     percents: list => (list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([])),
     close: thread.close,
   }

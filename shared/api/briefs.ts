@@ -11,6 +11,7 @@ import {
   type HistoryEntry,
   type PatchAnswer,
 } from '../brief'
+import { itemBodySchema, itemKindInput, type BriefItem } from '../briefItems'
 import { checkBodySchema, limitProfileSchema } from '../check'
 import { call, type, type Done } from './call'
 import { ofWorkspace, unlessChanged } from './inputs'
@@ -35,6 +36,12 @@ export const briefCalls = {
     body: z.object({ field: z.enum(BRIEF_FIELDS), value: z.unknown() }),
     answer: type<Done>(),
   }),
+  'GET /api/briefs/:id/items': call({
+    query: z.object({ kind: itemKindInput }),
+    answer: type<{ items: BriefItem[] }>(),
+  }),
+  'PUT /api/briefs/:id/items/:item': call({ body: itemBodySchema, answer: type<BriefItem>() }),
+  'DELETE /api/briefs/:id/items/:item': call({ answer: type<Done>() }),
   /** Answered with a file. */
   'GET /api/briefs/:id/export': call({
     query: z.object({

@@ -6,6 +6,7 @@ import { libraryCalls } from './library'
 import { phraseCalls } from './phrases'
 import { programCalls } from './program'
 import { rivalCalls } from './rivals'
+import { textCalls } from './texts'
 
 /**
  * Every call of the HTTP API, by method and path. Routes parse their input by it and must answer what it declares; the
@@ -18,6 +19,7 @@ export const calls = {
   ...rivalCalls,
   ...libraryCalls,
   ...briefCalls,
+  ...textCalls,
 }
 
 export type CallName = keyof typeof calls

@@ -69,6 +69,10 @@ test('a phrase has one letter everywhere, also where there is no lead', async ({
     tray: { lead: null, support: ['bike bell', 'bike pump'], setAside: [] },
   })
   await page.goto(`/desk?brief=${id}`)
+  await expect(
+    page.getByTestId('grid').locator('tbody tr').filter({ hasText: 'bike pump' }).locator('.mark'),
+  ).toHaveText('C')
+  await page.getByRole('button', { name: 'Tray' }).click()
   await expect(page.getByTestId('support').filter({ hasText: 'bike pump' }).locator('.mark')).toHaveText('C')
   await expect(page.getByTestId('title').locator('[data-mark]')).toHaveAttribute('data-mark', 'C')
 })
@@ -140,7 +144,7 @@ test('markup and control characters are text in every field', async ({ page, app
   })
   for (const path of ['desk', 'library', 'demand']) {
     await page.goto(`/${path}?brief=${id}`)
-    await expect(page.getByTestId('lead')).toContainText('<script>')
+    await expect(page.getByTestId(path === 'desk' ? 'grid' : 'lead')).toContainText('<script>')
     expect(await page.title()).not.toContain('hacked')
     expect(await page.locator('main img').count()).toBe(0)
   }
@@ -175,4 +179,75 @@ test('a score of the browser’s worker is the score of the API', async ({ page,
     })
   ).json
   await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent!)} %`)
+})
+
+test('titles stand beside each other: written, taken from ideas, kept, discarded and used, with a way back', async ({
+  page,
+  app,
+}) => {
+  const id = await brief(app, { title: 'My wheel', tray })
+  await page.goto(`/desk?brief=${id}`)
+  await page.getByTestId('side-bench').click()
+  await expect(page).toHaveURL(/side=bench/u)
+  await expect(page.getByTestId('title-now')).toContainText('no lead')
+  await page.getByTestId('candidate-text').locator('input').fill('True a bike wheel at home')
+  await page.getByTestId('candidate-text').locator('input').press('Enter')
+  const candidates = page.getByTestId('candidate')
+  await expect(candidates).toHaveCount(1)
+  await expect(candidates.first()).toContainText('lead at the front')
+  await expect(candidates.first()).toContainText('holds 1 of 3')
+  // The same title twice is one.
+  await page.getByTestId('candidate-text').locator('input').fill('  true a bike wheel AT HOME ')
+  await page.getByTestId('candidate-text').locator('input').press('Enter')
+  await expect(candidates).toHaveCount(1)
+
+  await page.getByTestId('ideas').click()
+  await expect(page.getByTestId('idea')).toHaveCount(30)
+  const first = await page.getByTestId('idea').first().locator('.text').innerText()
+  await page.getByTestId('idea-keep').first().click()
+  await expect(candidates).toHaveCount(2)
+  // Kept ones stand first, and are no idea any more.
+  await expect(candidates.first().locator('.text')).toHaveText(first)
+  await expect(page.getByTestId('idea')).toHaveCount(29)
+  await page.getByTestId('ideas').click()
+  await expect(page.getByTestId('idea').first()).toBeVisible()
+
+  await page.getByTestId('candidate-discard').last().click()
+  await expect(candidates).toHaveCount(1)
+  await page.getByTestId('undo').click()
+  await expect(candidates).toHaveCount(2)
+  await page.getByTestId('candidate-use').first().click()
+  await expect(editor(page, 'title')).toHaveText(first)
+  // The title that stood there is not lost.
+  await expect(page.getByTestId('candidate').filter({ hasText: 'My wheel' })).toHaveCount(1)
+  await page.getByTestId('undo').click()
+  await expect(editor(page, 'title')).toHaveText('My wheel')
+  await page.reload()
+  await expect(candidates).toHaveCount(2)
+  await expect(candidates.first().locator('.text')).toHaveText(first)
+})
+
+test('phrases are managed where they are placed: the grid holds searches, order, lead and what is set aside', async ({
+  page,
+  app,
+}) => {
+  const id = await brief(app, { title: 'Wheel', tray })
+  await page.goto(`/desk?brief=${id}`)
+  const grid = page.getByTestId('grid')
+  await expect(page.getByTestId('tray')).toHaveCount(0)
+  await page.getByTestId('grid-add').locator('input').fill('nipple key')
+  await page.getByTestId('grid-add').locator('input').press('Enter')
+  await expect(grid.locator('tbody tr')).toHaveCount(4)
+  await page.getByRole('button', { name: 'More for wheel truing stand' }).click()
+  await page.getByText('Make lead', { exact: true }).click()
+  await expect(grid.locator('tbody tr').first()).toContainText('wheel truing stand')
+  await page.getByRole('button', { name: 'More for nipple key' }).click()
+  await page.getByText('Set aside', { exact: true }).click()
+  await expect(grid).toContainText('1 set aside')
+  await page.getByRole('button', { name: 'Fold the places' }).click()
+  await expect(grid.locator('table')).toHaveCount(0)
+  await expect(grid).toContainText('Places')
+  await page.reload()
+  await page.getByRole('button', { name: 'Unfold the places' }).click()
+  await expect(grid.locator('tbody tr')).toHaveCount(3)
 })

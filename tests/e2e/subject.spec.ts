@@ -47,6 +47,7 @@ test('an undo leads to its own brief, also when another one is open, and overwri
     }),
   ].map(each => each.json as { id: string })
   await page.goto(`/desk?brief=${one!.id}`)
+  await page.getByRole('button', { name: 'Tray' }).click()
   await page.getByTestId('tray').getByRole('button', { name: 'Remove bike bell' }).click()
   await expect(page.getByTestId('notice')).toContainText('removed')
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)

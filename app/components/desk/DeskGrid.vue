@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Fix, PlaceId, Placement } from '../../../core/draft/draft'
 import { insertionKey } from '../../../core/draft/insertions'
 import type { BriefFields } from '../../../core/brief/brief'
-import { trayMark } from '~/composables/figures'
+import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
+import { inFull, rounded, trayMark } from '~/composables/figures'
+import { remember } from '~/composables/remember'
+import { useTray } from '~/stores/tray'
 
 const props = defineProps<{
   fields: BriefFields
@@ -11,6 +14,14 @@ const props = defineProps<{
   placements: Placement[]
   insertions: Record<string, Fix>
 }>()
+const tray = useTray()
+/** Folded it shows only how many places each phrase has. */
+const folded = ref(localStorage.getItem('fonetra.grid') === 'folded')
+function fold() {
+  folded.value = !folded.value
+  remember('fonetra.grid', folded.value ? 'folded' : 'open')
+}
+const volumeOf = (phrase: string) => tray.figures.get(phrase)?.volume
 const emit = defineEmits<{ show: [placement: Placement]; insert: [insertion: Fix] }>()
 
 const PLACES: { id: PlaceId; short: string; name: string }[] = [
@@ -71,11 +82,26 @@ const cells = computed(() => {
 
 <template>
   <div class="grid" data-test="grid">
-    <table aria-label="Where each phrase appears">
+    <div v-if="folded" class="folded">
+      <h2>Places</h2>
+      <span v-for="row in cells" :key="row.phrase" :title="row.phrase" class="small">
+        <span class="figure mark">{{ row.mark }}</span>{{ ' '
+        }}{{ row.places.filter(cell => cell.state === 'met' || cell.state === 'partly').length }} of
+        {{ row.places.filter(cell => cell.state !== 'n/a').length }}
+      </span>
+      <v-spacer /><v-btn size="x-small" :icon="mdiChevronUp" aria-label="Unfold the places" @click="fold" />
+    </div>
+    <table v-else aria-label="Where each phrase appears">
       <thead>
         <tr>
           <th scope="col" class="phrase"><h2>Places</h2></th>
-          <th v-for="place in PLACES" :key="place.id" scope="col" :title="place.name">{{ place.short }}</th>
+          <th scope="col" class="volume" title="Searches a month">Searches</th>
+          <th v-for="place in PLACES" :key="place.id" scope="col" class="place" :title="place.name">
+            {{ place.short }}
+          </th>
+          <th scope="col" class="more">
+            <v-btn size="x-small" :icon="mdiChevronDown" aria-label="Fold the places" @click="fold" />
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -83,6 +109,9 @@ const cells = computed(() => {
           <th scope="row" class="phrase" :title="row.phrase">
             <span class="figure mark">{{ row.mark }}</span> {{ row.phrase }}
           </th>
+          <td class="figure volume" :title="inFull(volumeOf(row.phrase), 'searches a month')">
+            {{ rounded(volumeOf(row.phrase)) }}
+          </td>
           <td v-for="cell in row.places" :key="cell.place.id">
             <button
               v-if="cell.placement && cell.state !== 'missing'"
@@ -111,12 +140,21 @@ const cells = computed(() => {
               ><DeskShape :state="cell.state" :label="cell.label"
             /></span>
           </td>
+          <td class="more"><TrayPhraseMenu :phrase="row.phrase" /></td>
         </tr>
       </tbody>
     </table>
-    <p v-if="!phrases.length" class="muted small pa-2">
-      Phrases from the tray appear here with the places they are used in. Add some to the tray on the Demand screen.
-    </p>
+    <div v-if="!folded" class="foot">
+      <TrayAdd class="add" data-test="grid-add" />
+      <span class="muted small"
+        ><template v-if="!phrases.length">Phrases appear here with the places they are used in. </template
+        ><template v-if="tray.tray.setAside.length">{{ tray.tray.setAside.length }} set aside, in the tray.</template
+        ><template v-if="tray.problem">
+          Could not load searches.
+          <button class="plain link" @click="tray.refreshFigures()">Try again</button></template
+        ></span
+      >
+    </div>
   </div>
 </template>
 
@@ -126,7 +164,7 @@ const cells = computed(() => {
   min-height: 0;
   container-type: inline-size;
   flex: none;
-  max-height: 190px;
+  max-height: 206px;
 }
 table {
   border-collapse: collapse;
@@ -139,8 +177,35 @@ th {
   color: var(--muted);
   padding: 2px 0;
 }
+.volume {
+  width: 74px;
+  text-align: end;
+  padding-inline-end: 14px;
+  font-size: 12px;
+}
+.more {
+  width: 34px;
+}
+.folded,
+.foot {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+}
+.foot {
+  padding-top: 4px;
+}
+.add {
+  max-width: 300px;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  background: var(--surface);
+  z-index: 1;
+}
 .phrase {
-  width: 178px;
+  width: 34%;
   text-align: start;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -157,11 +222,14 @@ td {
   padding: 0;
 }
 /* Heads that would run into one another stand upright. */
-@container (max-width: 500px) {
+@container (max-width: 620px) {
+  table {
+    min-width: 540px;
+  }
   .phrase {
     width: 104px;
   }
-  th:not(.phrase) {
+  th.place {
     writing-mode: vertical-rl;
     height: 46px;
     text-align: start;

@@ -1,14 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiArchiveArrowDownOutline,
-  mdiArrowDown,
-  mdiArrowUp,
-  mdiClose,
-  mdiContentCopy,
-  mdiDotsVertical,
-  mdiDrag,
-  mdiStarOutline,
-} from '@mdi/js'
+import { mdiClose, mdiContentCopy, mdiDrag } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { copyText } from '~/composables/copyText'
@@ -20,22 +11,11 @@ import { useTray } from '~/stores/tray'
 const brief = useBrief()
 const tray = useTray()
 const notices = useNotices()
-const typed = ref('')
 const asideOpen = ref(false)
 const support = computed({ get: () => tray.tray.support, set: list => tray.reorder(list) })
 
 function volumeOf(phrase: string) {
   return tray.figures.get(phrase)?.volume
-}
-
-function addTyped() {
-  const list = typed.value
-    .split(/[\n,;]+/u)
-    .map(each => each.normalize('NFKC').replace(/\s+/gu, ' ').trim().toLowerCase())
-    .filter(each => /[\p{L}\p{N}]/u.test(each))
-    .map(each => each.slice(0, 200))
-  if (list.length) tray.add(list)
-  typed.value = ''
 }
 
 async function copyAll() {
@@ -90,44 +70,11 @@ async function copyAll() {
             <span class="figure small volume" :title="`${inFull(volumeOf(phrase), 'searches a month')}`">{{
               rounded(volumeOf(phrase))
             }}</span>
-            <v-menu>
-              <template #activator="{ props }"
-                ><v-btn v-bind="props" size="x-small" :icon="mdiDotsVertical" :aria-label="`More for ${phrase}`"
-              /></template>
-              <v-list density="compact">
-                <v-list-item :prepend-icon="mdiStarOutline" title="Make lead" @click="tray.makeLead(phrase)" />
-                <v-list-item
-                  :prepend-icon="mdiArrowUp"
-                  title="Move up"
-                  :disabled="i === 0"
-                  @click="tray.move(phrase, -1)"
-                />
-                <v-list-item
-                  :prepend-icon="mdiArrowDown"
-                  title="Move down"
-                  :disabled="i === support.length - 1"
-                  @click="tray.move(phrase, 1)"
-                />
-                <v-list-item
-                  :prepend-icon="mdiArchiveArrowDownOutline"
-                  title="Set aside"
-                  @click="tray.setAside([phrase])"
-                />
-                <v-list-item :prepend-icon="mdiClose" title="Remove" @click="tray.remove(phrase)" />
-              </v-list>
-            </v-menu>
+            <TrayPhraseMenu :phrase="phrase" />
           </li>
         </VueDraggable>
         <p v-if="!support.length" class="empty">Add a few related phrases. About ten is plenty.</p>
-        <v-text-field
-          v-model="typed"
-          class="mt-2"
-          density="compact"
-          label="Add a phrase"
-          maxlength="2000"
-          data-test="tray-add"
-          @keydown.enter.prevent="addTyped"
-        />
+        <TrayAdd class="mt-2" data-test="tray-add" />
       </section>
       <p v-if="tray.problem" class="small muted" role="status">
         Could not load searches: {{ tray.problem }}

@@ -47,6 +47,8 @@ test('a reader looks things up, and writes nothing', () => {
     'DELETE /api/session',
     'POST /api/session',
     'POST /api/tags/pack',
+    'POST /api/titles/ideas',
+    'POST /api/titles/measure',
   ])
   for (const owned of ['/api/access', '/api/data', '/api/services']) expect(mayDo('reader', 'GET', owned)).toBe(false)
 })

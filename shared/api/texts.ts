@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { languageInput, regionInput } from '../../core/text/inputs'
+import type { TitleIdea } from '../../core/titles/ideas'
+import type { MeasuredTitle } from '../../core/titles/measure'
+import { draftPhrasesSchema, ruleSetSchema } from '../check'
+import { call, type } from './call'
+import { workspaceInput } from './inputs'
+
+const titleQuestion = z.object({
+  phrases: draftPhrasesSchema,
+  region: regionInput,
+  language: languageInput,
+  ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
+})
+
+/** What is composed for a video's texts. */
+export const textCalls = {
+  'POST /api/titles/measure': call({
+    body: titleQuestion.extend({ titles: z.array(z.string().max(2000)).max(300) }),
+    answer: type<{ titles: MeasuredTitle[] }>(),
+  }),
+  'POST /api/titles/ideas': call({
+    body: titleQuestion.extend({
+      workspace: workspaceInput,
+      /** Another number gives other ideas; the same number the same ones. */
+      seed: z.number().int().min(0).max(1e9).default(1),
+      count: z.number().int().min(1, 'Ask for 1 idea or more.').max(100, 'Ask for 100 ideas at most.').default(30),
+    }),
+    answer: type<{ ideas: TitleIdea[] }>(),
+  }),
+}
