@@ -48,17 +48,20 @@ export const draftPhrasesSchema = z.object({
   support: z.array(z.string().max(1000)).max(200).default([]),
 })
 
+/** The texts of one video; what is absent does not apply. */
+export const draftSchema = z.object({
+  fileName: z.string().max(1000).optional(),
+  title: z.string().max(20_000).optional(),
+  description: z.string().max(200_000).optional(),
+  tags: z.array(z.string().max(2000)).max(2000).optional(),
+  playlist: z.object({ title: z.string().max(20_000), description: z.string().max(200_000) }).optional(),
+  captions: z.string().max(2_000_000).optional(),
+  durationSeconds: z.number().min(0).optional(),
+})
+
 /** A draft, the phrases it is written for, and by which rules it is scored. */
 export const checkBodySchema = z.object({
-  draft: z.object({
-    fileName: z.string().max(1000).optional(),
-    title: z.string().max(20_000).optional(),
-    description: z.string().max(200_000).optional(),
-    tags: z.array(z.string().max(2000)).max(2000).optional(),
-    playlist: z.object({ title: z.string().max(20_000), description: z.string().max(200_000) }).optional(),
-    captions: z.string().max(2_000_000).optional(),
-    durationSeconds: z.number().min(0).optional(),
-  }),
+  draft: draftSchema,
   phrases: draftPhrasesSchema,
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
   profile: z.union([z.string(), limitProfileSchema]).default('video-site'),

@@ -31,6 +31,10 @@ const route = useRoute()
 const address = useAddress()
 const side = computed(() => (route.query.side === 'bench' ? 'bench' : 'points'))
 const turn = (to: string) => address({ side: to === 'points' ? undefined : to }, true)
+const chances = useDraftChances(
+  fields,
+  computed(() => brief.brief?.workspaceId),
+)
 const newOpen = ref(false)
 const historyOf = ref<BriefField | null>(null)
 const titleText = ref<InstanceType<typeof DeskText> | null>(null)
@@ -191,6 +195,7 @@ function restore(field: BriefField, value: unknown) {
         class="places sheet"
         :fields="fields"
         :phrases="phrases"
+        :chances="chances"
         :placements="scored?.score.placements ?? []"
         :insertions="scored?.insertions ?? {}"
         @show="showPlacement"

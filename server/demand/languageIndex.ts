@@ -50,13 +50,15 @@ export class LanguageIndex {
     for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
     this.postings.compact()
     for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
+    // Whoever asks first for what is near does not wait for it.
+    this.vocabulary()
   }
 
   get size(): number {
     return this.postings.size
   }
 
-  /** Made when it is first wanted, and anew when a twentieth more words are held. */
+  /** Made with the index, and anew when a twentieth more words are held. */
   vocabulary(): Vocabulary {
     const words = this.postings.vocabularySize
     if (!this.known || words > this.known.size * 1.05) this.known = new Vocabulary(this.postings.words(), this.language)

@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { languageInput, regionInput } from '../../core/text/inputs'
 import type { TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle } from '../../core/titles/measure'
-import { draftPhrasesSchema, ruleSetSchema } from '../check'
+import { draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
+import type { DraftChance } from '../draftChances'
 import { call, type } from './call'
 import { workspaceInput } from './inputs'
 
@@ -13,8 +14,18 @@ const titleQuestion = z.object({
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
 })
 
-/** What is composed for a video's texts. */
+/** What is composed for a video's texts, and what they do. */
 export const textCalls = {
+  'POST /api/draft/chances': call({
+    body: z.object({
+      draft: draftSchema,
+      phrases: draftPhrasesSchema,
+      region: regionInput,
+      language: languageInput,
+      workspace: workspaceInput,
+    }),
+    answer: type<{ rows: DraftChance[] }>(),
+  }),
   'POST /api/titles/measure': call({
     body: titleQuestion.extend({ titles: z.array(z.string().max(2000)).max(300) }),
     answer: type<{ titles: MeasuredTitle[] }>(),

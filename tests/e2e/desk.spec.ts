@@ -251,3 +251,17 @@ test('phrases are managed where they are placed: the grid holds searches, order,
   await page.getByRole('button', { name: 'Unfold the places' }).click()
   await expect(grid.locator('tbody tr')).toHaveCount(3)
 })
+
+test('each phrase says what the wording does to its chance, and follows the typing', async ({ page }) => {
+  await page.goto('/library')
+  await page.getByRole('link', { name: 'Indexing a rear derailleur' }).click()
+  const chance = page.getByTestId('grid-chance').first()
+  await expect(chance).toHaveText(/%/u)
+  const before = await chance.innerText()
+  await editor(page, 'title').click()
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('A film')
+  await expect(chance).not.toHaveText(before)
+  await expect(chance).toHaveText(/→/u)
+  await page.keyboard.press('Control+Z')
+})

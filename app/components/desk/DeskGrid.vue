@@ -2,14 +2,17 @@
 import { computed, ref } from 'vue'
 import type { Fix, PlaceId, Placement } from '../../../core/draft/draft'
 import { insertionKey } from '../../../core/draft/insertions'
+import type { DraftChance } from '../../../shared/draftChances'
 import type { BriefFields } from '../../../core/brief/brief'
 import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
-import { inFull, rounded, trayMark } from '~/composables/figures'
+import { chanceText, inFull, rounded, trayMark, UNKNOWN } from '~/composables/figures'
 import { remember } from '~/composables/remember'
 import { useTray } from '~/stores/tray'
 
 const props = defineProps<{
   fields: BriefFields
+  /** Chance of page one by phrase: as worded now, and worded in full. */
+  chances: ReadonlyMap<string, DraftChance>
   phrases: string[]
   placements: Placement[]
   insertions: Record<string, Fix>
@@ -20,6 +23,19 @@ const folded = ref(localStorage.getItem('fonetra.grid') === 'folded')
 function fold() {
   folded.value = !folded.value
   remember('fonetra.grid', folded.value ? 'folded' : 'open')
+}
+/** As worded now, then worded in full; a dash where the page or the channel is not known. */
+const chanceOf = (phrase: string) => {
+  const chance = props.chances.get(phrase)
+  if (!chance || chance.asWorded === null || chance.inFull === null) return UNKNOWN
+  const [now, full] = [chanceText(chance.asWorded), chanceText(chance.inFull)]
+  return now === full ? now : `${now} → ${full}`
+}
+const chanceTitle = (phrase: string) => {
+  const chance = props.chances.get(phrase)
+  if (!chance?.known) return 'The result page of this phrase is not known yet. Open it in Rivals.'
+  if (chance.asWorded === null || chance.inFull === null) return 'Choose your channel in the Library to see a chance.'
+  return `Chance of page one for my channel, a rough estimate: ${chanceText(chance.asWorded)} as worded now, ${chanceText(chance.inFull)} with the phrase word for word in title, first line and a tag.`
 }
 const volumeOf = (phrase: string) => tray.figures.get(phrase)?.volume
 const emit = defineEmits<{ show: [placement: Placement]; insert: [insertion: Fix] }>()
@@ -96,6 +112,9 @@ const cells = computed(() => {
         <tr>
           <th scope="col" class="phrase"><h2>Places</h2></th>
           <th scope="col" class="volume" title="Searches a month">Searches</th>
+          <th scope="col" class="chance" title="Chance of page one for my channel: as worded now, then worded in full">
+            Chance
+          </th>
           <th v-for="place in PLACES" :key="place.id" scope="col" class="place" :title="place.name">
             {{ place.short }}
           </th>
@@ -111,6 +130,9 @@ const cells = computed(() => {
           </th>
           <td class="figure volume" :title="inFull(volumeOf(row.phrase), 'searches a month')">
             {{ rounded(volumeOf(row.phrase)) }}
+          </td>
+          <td class="figure chance" :title="chanceTitle(row.phrase)" data-test="grid-chance">
+            {{ chanceOf(row.phrase) }}
           </td>
           <td v-for="cell in row.places" :key="cell.place.id">
             <button
@@ -183,6 +205,13 @@ th {
   padding-inline-end: 14px;
   font-size: 12px;
 }
+.chance {
+  width: 116px;
+  text-align: end;
+  padding-inline-end: 10px;
+  font-size: 12px;
+  white-space: nowrap;
+}
 .more {
   width: 34px;
 }
@@ -205,7 +234,7 @@ thead th {
   z-index: 1;
 }
 .phrase {
-  width: 34%;
+  width: 28%;
   text-align: start;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -224,7 +253,7 @@ td {
 /* Heads that would run into one another stand upright. */
 @container (max-width: 620px) {
   table {
-    min-width: 540px;
+    min-width: 640px;
   }
   .phrase {
     width: 104px;

@@ -133,10 +133,13 @@ export class Ranking {
   private readonly byStanding: Statement<[string, string, number], Hit>
   private readonly byYouth: Statement<[string, number, string, number], Hit>
   private readonly countHits: Statement<[string], { n: number }>
+  private readonly newestId: Statement<[], number>
   private readonly frequencies = new Map<string, number>()
   readonly weights: Weights
   /** The last video that was there when the world was made. */
   private readonly firstOnes: number
+  /** The last video there is now. */
+  private lastOne = 0
 
   constructor(
     db: Database,
@@ -165,7 +168,9 @@ export class Ranking {
     this.countHits = db.prepare<[string], { n: number }>(
       `SELECT count(*) AS n FROM (SELECT 1 FROM video_words WHERE video_words MATCH ? LIMIT ${COMMON})`,
     )
+    this.newestId = db.prepare<[], number>('SELECT max(id) FROM video').pluck()
     this.firstOnes = Number(db.prepare("SELECT value FROM fact WHERE name = 'videos'").pluck().get() ?? Infinity)
+    this.changed()
   }
 
   /** Video ids, best first. @param language BCP 47: only videos in it are shown. */
@@ -202,7 +207,7 @@ export class Ranking {
       for (const found of [
         this.byText.all(query, language, now),
         this.byStanding.all(query, language, now),
-        this.byYouth.all(query, this.firstOnes, language, now),
+        this.lastOne > this.firstOnes ? this.byYouth.all(query, this.firstOnes, language, now) : [],
       ])
         for (const hit of found)
           if (!hits.has(hit.id))
@@ -237,6 +242,7 @@ export class Ranking {
   /** To be called after videos came or changed: how common a word is, is counted anew. */
   changed(): void {
     this.frequencies.clear()
+    this.lastOne = this.newestId.get() ?? 0
   }
 
   /** All words first; then without the commonest of them, and so on down to the rarest alone; at last any word. */

@@ -10,7 +10,19 @@ import { temporaryFolder } from '../files'
 import { draft, HOME, published } from './acting'
 
 const folder = temporaryFolder()
-const behaviour = new Behaviour()
+/** Counts the calls that are still held back, so that the services are not closed under them. */
+class Watched extends Behaviour {
+  held = 0
+  override async before() {
+    this.held++
+    try {
+      await super.before()
+    } finally {
+      this.held--
+    }
+  }
+}
+const behaviour = new Watched()
 let standin: ReturnType<typeof openStandin>
 const servers: Server[] = []
 const listen = async (server: Server) => {
@@ -26,7 +38,9 @@ beforeAll(() => {
   makeWorld(join(folder, 'world.sqlite'), { phrases: 3000, videos: 600, channels: 60 }, 3, Date.UTC(2026, 9, 15))
   standin = openStandin(join(folder, 'world.sqlite'), behaviour)
 })
-afterAll(() => {
+afterAll(async () => {
+  do await new Promise(resolve => setImmediate(resolve))
+  while (behaviour.held)
   standin.close()
   for (const server of servers) {
     server.closeAllConnections()

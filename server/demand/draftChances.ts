@@ -1,0 +1,35 @@
+import { chanceOfPageOne, firstPage } from '../../core/rivals/forecast'
+import { RivalReader } from '../../core/rivals/strength'
+import { strengthAsWorded, type OwnParts } from '../../core/draft/chances'
+import type { Draft } from '../../core/draft/draft'
+import type { DraftChance } from '../../shared/draftChances'
+import type { PhraseStore } from '../data/phrases'
+import type { OwnStanding } from './regionColumns'
+
+/**
+ * The chance of page one for each phrase, with the text as it is worded and with the phrase word for word in title,
+ * first line and a tag, from the pages kept; nothing is asked of a service.
+ *
+ * @param region '' for everywhere. @param own what is known of my channel; `null` where nothing is.
+ */
+export function draftChances(
+  phrases: PhraseStore,
+  question: { draft: Draft; phrases: readonly string[]; region: string; language: string },
+  own: (OwnParts & OwnStanding) | null,
+): DraftChance[] {
+  const { draft, region, language } = question
+  const reader = new RivalReader(language)
+  return question.phrases.map((phrase): DraftChance => {
+    const known = phrases.known(phrase, region, language)
+    const strengths = known && known.difficulty !== null ? known.strengths : null
+    if (!strengths || !own) return { phrase, asWorded: null, inFull: null, known: strengths !== null }
+    const page = firstPage(strengths, known!.more)
+    const chance = (strength: number) => chanceOfPageOne(strength, page.strengths, page.more, own.spread)
+    return {
+      phrase,
+      asWorded: chance(strengthAsWorded(own, phrase, draft, language, reader)),
+      inFull: chance(own.strength),
+      known: true,
+    }
+  })
+}
