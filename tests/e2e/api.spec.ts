@@ -186,7 +186,7 @@ const wrong: [string, string, Parameters<typeof call>[2], number, RegExp][] = [
     '/api/check',
     { method: 'POST', body: { ...GOOD_DRAFT, ruleSet: 'lucky' } },
     400,
-    /balanced, exact-line/u,
+    /balanced, full-width, exact-line/u,
   ],
   [
     'an unknown field of a brief',
