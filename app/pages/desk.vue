@@ -22,14 +22,15 @@ const { scored, problem } = useScore(
   computed(() => brief.brief?.id ?? null),
   fields,
 )
-/** What lies beside the writing: what it earns, or other titles. */
+/** What lies beside the writing: what it earns, other titles, or a first draft of the description. */
 const SIDES = [
   { side: 'points', title: 'Points' },
   { side: 'bench', title: 'Bench' },
+  { side: 'compose', title: 'Compose' },
 ] as const
 const route = useRoute()
 const address = useAddress()
-const side = computed(() => (route.query.side === 'bench' ? 'bench' : 'points'))
+const side = computed(() => SIDES.find(each => each.side === route.query.side)?.side ?? 'points')
 const turn = (to: string) => address({ side: to === 'points' ? undefined : to }, true)
 const chances = useDraftChances(
   fields,
@@ -181,6 +182,7 @@ function restore(field: BriefField, value: unknown) {
           >
         </v-btn-toggle>
         <LazyDeskTitleBench v-if="side === 'bench'" />
+        <LazyDeskDescriptionCompose v-else-if="side === 'compose'" :key="brief.brief!.id" />
         <DeskLedger
           v-else
           :score="scored?.score ?? null"
@@ -216,7 +218,7 @@ function restore(field: BriefField, value: unknown) {
   flex: 1;
   min-height: 0;
 }
-.desk.bench {
+.desk:is(.bench, .compose) {
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
 }
 .side {

@@ -21,6 +21,7 @@ export default defineNuxtPlugin(app => {
       defaults: {
         VBtn: { variant: 'text', density: 'comfortable', rounded: 'sm' },
         VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+        VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
         VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
         VTooltip: { openDelay: 350 },
       },

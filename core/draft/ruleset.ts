@@ -20,6 +20,7 @@ const FORM: Record<string, Rule> = {
   'description-limit': { weight: 3 },
   'description-signs': { weight: 2 },
   'link-scheme': { weight: 3 },
+  'no-gaps': { weight: 6 },
   'tag-limit': { weight: 3 },
   'tag-repeats': { weight: 2 },
 }

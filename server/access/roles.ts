@@ -4,6 +4,7 @@ import type { Role } from '../../shared/access'
 const READING = new Set(
   [
     '/api/check',
+    '/api/descriptions/compose',
     '/api/draft/chances',
     '/api/tags/pack',
     '/api/titles/ideas',

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { DESCRIPTION_PARTS, LENGTHS, type Composed } from '../../core/descriptions/compose'
 import { languageInput, regionInput } from '../../core/text/inputs'
 import type { TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle } from '../../core/titles/measure'
@@ -7,6 +8,7 @@ import type { DraftChance } from '../draftChances'
 import { call, type } from './call'
 import { workspaceInput } from './inputs'
 
+const givenLines = z.array(z.string().max(2000)).max(100).optional()
 const titleQuestion = z.object({
   phrases: draftPhrasesSchema,
   region: regionInput,
@@ -25,6 +27,22 @@ export const textCalls = {
       workspace: workspaceInput,
     }),
     answer: type<{ rows: DraftChance[] }>(),
+  }),
+  'POST /api/descriptions/compose': call({
+    body: z.object({
+      phrases: draftPhrasesSchema,
+      language: languageInput,
+      benefits: givenLines,
+      contact: givenLines,
+      links: givenLines,
+      chapters: givenLines,
+      /** Made from the phrases unless given; an empty list is none. */
+      hashtags: z.array(z.string().max(200)).max(60).optional(),
+      order: z.array(z.enum(DESCRIPTION_PARTS)).max(20).optional(),
+      length: z.enum(LENGTHS, 'A length is short, middle or long.').default('middle'),
+      seed: z.number().int().min(0).max(1e9).default(1),
+    }),
+    answer: type<Composed>(),
   }),
   'POST /api/titles/measure': call({
     body: titleQuestion.extend({ titles: z.array(z.string().max(2000)).max(300) }),

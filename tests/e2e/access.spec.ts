@@ -53,6 +53,7 @@ const SCREENS = [
   ['library?tab=data', '[data-test=backup-now]'],
   ['desk', '[data-test=ledger] li'],
   ['desk?side=bench', '[data-test=title-now]'],
+  ['desk?side=compose', '[data-test=compose-run]'],
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
   ['ranks', 'h1'],

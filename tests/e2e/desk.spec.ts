@@ -265,3 +265,36 @@ test('each phrase says what the wording does to its chance, and follows the typi
   await expect(chance).toHaveText(/→/u)
   await page.keyboard.press('Control+Z')
 })
+
+test('a description is composed as a proposal: shown as a difference, taken whole, with a way back', async ({
+  page,
+  app,
+}) => {
+  const id = await brief(app, { title: 'Wheel', description: 'My own words stay.', tray })
+  await page.goto(`/desk?brief=${id}`)
+  await page.getByTestId('side-compose').click()
+  await page.getByTestId('benefits').locator('textarea').first().fill('A wheel that runs straight\nOne tool is enough')
+  await page.getByTestId('links').locator('textarea').first().fill('wheelshed.example')
+  await page.getByTestId('compose-run').click()
+  const proposal = page.getByTestId('proposal')
+  await expect(proposal.locator('ins').first()).toContainText('True a bike wheel')
+  await expect(proposal).toContainText('https://wheelshed.example')
+  await expect(proposal).toContainText('2 gaps to fill')
+  // Nothing is written before it is taken.
+  await expect(editor(page, 'description')).toHaveText('My own words stay.')
+  const first = await proposal.innerText()
+  await page.getByTestId('compose-run').click()
+  await expect.poll(() => proposal.innerText()).not.toBe(first)
+  await page.keyboard.press('Escape')
+  await expect(proposal).toHaveCount(0)
+  await page.getByTestId('compose-run').click()
+  await page.getByTestId('proposal-take').click()
+  await expect(editor(page, 'description')).toContainText('A wheel that runs straight')
+  await page.getByTestId('side-points').click()
+  await expect(page.getByTestId('check-no-gaps')).toHaveAttribute('data-state', 'missing')
+  await page.getByTestId('undo').click()
+  await expect(editor(page, 'description')).toHaveText('My own words stay.')
+  // What stands in every video was typed once.
+  await page.getByTestId('side-compose').click()
+  await expect(page.getByTestId('links').locator('textarea').first()).toHaveValue('wheelshed.example')
+})

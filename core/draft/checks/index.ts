@@ -5,6 +5,7 @@ import { descriptionLength } from './descriptionLength'
 import { descriptionLimit } from './descriptionLimit'
 import { descriptionSigns, titleSigns } from './forbiddenSigns'
 import { linkScheme } from './linkScheme'
+import { noGaps } from './noGaps'
 import { supportTold } from './supportTold'
 import { tagCount } from './tagCount'
 import { tagLead } from './tagLead'
@@ -41,6 +42,7 @@ export const CHECKS: readonly Check[] = [
   descriptionLimit,
   descriptionSigns,
   linkScheme,
+  noGaps,
   tagLimit,
   tagRepeats,
 ]

@@ -1,16 +1,9 @@
-import { words } from '../../../core/text/words'
-import type { Runtime } from '../../runtime'
 import { pageTitles } from '../../demand/pageTitles'
+import { placesIn } from '../../demand/placesIn'
 import { route } from '../../http/route'
 import { ruleSetOf } from '../../http/scoring'
 import { DEFAULT_PROFILE } from '../../../core/draft/limits'
 import { workspaceOf } from '../../http/workspaceOf'
-
-/** The places that phrases name. */
-function placesIn({ places }: Runtime, phrases: readonly string[], language: string): Set<string> {
-  const names = phrases.map(phrase => places.names().in(words(phrase, language).map(word => word.norm)))
-  return new Set(names.filter(name => name !== null))
-}
 
 /** Titles composed from phrases, measured against the result pages kept. */
 export default route('POST /api/titles/ideas', async (event, runtime, { body }) => {
@@ -22,7 +15,7 @@ export default route('POST /api/titles/ideas', async (event, runtime, { body }) 
     ruleSet: ruleSetOf(ruleSet),
     profile: DEFAULT_PROFILE,
     pageTitles: pageTitles(runtime, [phrases.lead, ...phrases.support], region ?? '', language),
-    places: placesIn(runtime, [phrases.lead, ...phrases.support], language),
+    places: placesIn(runtime.places.names(), [phrases.lead, ...phrases.support], language),
     year: new Date(runtime.now()).getUTCFullYear(),
     ...(name ? { brand: name } : {}),
     seed,

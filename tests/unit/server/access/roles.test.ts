@@ -38,6 +38,7 @@ test('a reader looks things up, and writes nothing', () => {
   const beyondReading = names(may('reader').filter(({ method }) => method !== 'GET'))
   expect(beyondReading).toEqual([
     'POST /api/check',
+    'POST /api/descriptions/compose',
     'POST /api/draft/chances',
     'POST /api/phrases/assess',
     'POST /api/phrases/clusters',

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { intentOf } from '../../../../core/demand/intent'
+import {
+  DESCRIPTION_PARTS,
+  LENGTHS,
+  type Composed,
+  type DescriptionLength,
+} from '../../../../core/descriptions/compose'
+import { api, messageOf } from '~/composables/api'
+import { counted } from '~/composables/figures'
+import { remember } from '~/composables/remember'
+import { useBrief } from '~/stores/brief'
+
+/** A first draft of the description from what the person gives, shown as a difference and taken whole or not. */
+const brief = useBrief()
+const workspace = computed(() => brief.brief?.workspaceId ?? '')
+const fields = computed(() => brief.fields!)
+const benefits = ref('')
+/** What stands in every video of a channel is typed once. */
+const standing = (name: string) => `fonetra.compose.${name}.${workspace.value}`
+const links = ref(localStorage.getItem(standing('links')) ?? '')
+const contact = ref(localStorage.getItem(standing('contact')) ?? '')
+watch(links, text => {
+  remember(standing('links'), text)
+})
+watch(contact, text => {
+  remember(standing('contact'), text)
+})
+const LENGTH_NAMES = { short: 'Short', middle: 'Middle', long: 'Long' }
+const length = ref<DescriptionLength>('middle')
+const proposal = ref<Composed | null>(null)
+const problem = ref('')
+const busy = ref(false)
+let seed = 0
+
+const lead = computed(() => fields.value.tray.lead ?? '')
+const linesOf = (text: string) =>
+  text
+    .split('\n')
+    .map(line => line.trim())
+    .filter(Boolean)
+/** Whoever looks for somebody to hire reads how to reach them first. */
+const order = computed(() => {
+  const intent = intentOf(lead.value)?.intent
+  if (intent !== 'hire' && intent !== 'near') return undefined
+  return [
+    'opening' as const,
+    'contact' as const,
+    ...DESCRIPTION_PARTS.filter(part => part !== 'opening' && part !== 'contact'),
+  ]
+})
+
+async function compose() {
+  busy.value = true
+  problem.value = ''
+  const { tray, language } = fields.value
+  try {
+    proposal.value = await api('POST /api/descriptions/compose', {
+      body: {
+        phrases: { lead: lead.value, support: [...tray.support] },
+        language,
+        benefits: linesOf(benefits.value),
+        links: linesOf(links.value),
+        contact: linesOf(contact.value),
+        length: length.value,
+        seed: seed++,
+        ...(order.value ? { order: order.value } : {}),
+      },
+    })
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+function take() {
+  brief.change('Description composed.', 'description', proposal.value!.description)
+  proposal.value = null
+}
+</script>
+
+<template>
+  <section
+    class="compose sheet"
+    aria-label="Compose the description"
+    data-test="compose"
+    @keydown.escape="proposal = null"
+  >
+    <p v-if="!lead" class="muted small">A description is composed around a phrase. Choose a lead phrase in the tray.</p>
+    <form class="given" @submit.prevent="compose">
+      <v-textarea
+        v-model="benefits"
+        label="What the viewer gets, one per line"
+        rows="2"
+        auto-grow
+        max-rows="5"
+        hide-details
+        maxlength="4000"
+        data-test="benefits"
+      />
+      <div class="two">
+        <v-textarea
+          v-model="links"
+          label="Links"
+          rows="1"
+          auto-grow
+          max-rows="4"
+          hide-details
+          maxlength="4000"
+          data-test="links"
+        />
+        <v-textarea v-model="contact" label="Contact" rows="1" auto-grow max-rows="4" hide-details maxlength="4000" />
+      </div>
+      <div class="row">
+        <v-btn-toggle v-model="length" mandatory density="compact" variant="outlined" divided aria-label="Length">
+          <v-btn v-for="each in LENGTHS" :key="each" :value="each" size="small">{{ LENGTH_NAMES[each] }}</v-btn>
+        </v-btn-toggle>
+        <v-btn type="submit" variant="tonal" :loading="busy" :disabled="!lead" data-test="compose-run">{{
+          proposal ? 'Other wording' : 'Compose'
+        }}</v-btn>
+      </div>
+    </form>
+    <p v-if="problem" role="alert" class="small">{{ problem }}</p>
+    <div v-if="proposal" class="proposal" data-test="proposal">
+      <div class="row">
+        <v-btn variant="flat" color="primary" size="small" data-test="proposal-take" @click="take">Take it</v-btn>
+        <v-btn size="small" @click="proposal = null">Discard</v-btn>
+        <span class="small muted">{{
+          proposal.gaps ? `${counted(proposal.gaps, 'gap')} to fill, marked […]` : 'No gaps to fill'
+        }}</span>
+      </div>
+      <DeskDifference :before="fields.description" :after="proposal.description" />
+    </div>
+    <p v-else-if="lead" class="muted small">
+      It states only what you give here and marks the rest […]. Your text stays until you take the proposal.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.compose {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 14px;
+}
+.given {
+  display: grid;
+  gap: 10px;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.proposal {
+  display: grid;
+  gap: 10px;
+  border-top: 1px solid var(--line);
+  padding-top: 10px;
+}
+</style>
