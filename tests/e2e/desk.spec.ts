@@ -23,7 +23,7 @@ test('the ledger counts points by check, and a fix is one click, with a way back
   await expect(points).toHaveText(/\d/u)
   const before = Number(await points.innerText())
   const states = page.getByTestId('ledger').locator('[data-state]')
-  await expect(states).toHaveCount(20)
+  await expect(states).toHaveCount(21)
   await page.getByTestId('check-tag-lead').getByTestId('fix').click()
   await expect(page.getByTestId('tag').first()).toContainText('true a bike wheel')
   await expect(page.getByTestId('check-tag-lead')).toHaveAttribute('data-state', 'met')

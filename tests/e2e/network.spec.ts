@@ -253,6 +253,7 @@ base('it works under a plain name, where browsers hold back what they give to sa
   await page.getByTestId('access-key').locator('input').press('Enter')
   await page.getByTestId('title').locator('.cm-content').pressSequentially('Under a plain name ')
   await expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
+  await page.getByRole('button', { name: 'Tray' }).click()
   await page.getByTestId('tray').getByRole('button', { name: /copy/iu }).first().click()
   await expect(page.getByTestId('notice')).toContainText('copied')
   await page.reload()
