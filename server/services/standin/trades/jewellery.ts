@@ -6,7 +6,7 @@ export const jewellery: Trade = {
   language: 'en',
   share: 0.055,
   bare: ['wear'],
-  wholes: ['necklace', 'bracelet', 'ring', 'pendant'],
+  wholes: ['necklace', 'bracelet', 'pendant'],
   makers: [],
   peak: 11,
   swing: 0.5,

@@ -229,7 +229,7 @@ function explaining(subject: Subject, style: Style, pick: Pick): string {
       return pick([
         `${capital(name)} explained in ${minutes} minutes`,
         `How ${a} ${does === 'do' ? 'work' : 'works'}`,
-        `${capital(name)} sizes and standards`,
+        ...(subject.part.sized ? [`${capital(name)} sizes and standards`] : []),
         `Everything about ${many}, slowly`,
       ])
   }
