@@ -1,4 +1,5 @@
 import { MODEL_VERSION } from '../modelVersion'
+import { seeded } from '../random'
 import { asSentence } from '../draft/check'
 import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
@@ -60,24 +61,28 @@ interface Candidate {
   pattern: PatternKind
 }
 
-/** mulberry32: the same seed, the same ideas. */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let z = state
-    z = Math.imul(z ^ (z >>> 15), z | 1)
-    z ^= z + Math.imul(z ^ (z >>> 7), z | 61)
-    return ((z ^ (z >>> 14)) >>> 0) / 4_294_967_296
-  }
-}
-
-/** A phrase as it begins a title: with a capital, places with their own, and in English the “I” with its own. */
-export function titleStart(phrase: string, language: string, places: ReadonlySet<string> = new Set()): string {
+/**
+ * A phrase as it begins a title: with a capital, and in English the “I” with its own.
+ *
+ * @param capitals lower-case words that are written with a capital wherever they stand.
+ */
+export function titleStart(phrase: string, language: string, capitals: ReadonlySet<string> = new Set()): string {
   const named = phrase.replace(/[\p{L}\p{M}'’-]+/gu, word =>
-    places.has(word) || (word === 'i' && primaryLanguage(language) === 'en') ? asSentence(word, language) : word,
+    capitals.has(word) || (word === 'i' && primaryLanguage(language) === 'en') ? asSentence(word, language) : word,
   )
   return asSentence(named, language)
+}
+
+/** Words that titles write with a capital wherever they stand: in German, the nouns. */
+function nounsOf(titles: readonly string[], language: string): Set<string> {
+  if (primaryLanguage(language) !== 'de') return new Set()
+  const seen = new Map<string, number>()
+  for (const title of titles)
+    for (const word of title.match(/(?<=[\p{L}\p{N},–-] )[\p{L}-]+/gu) ?? []) {
+      const key = word.toLowerCase()
+      seen.set(key, (seen.get(key) ?? 0) + (word === key ? -1 : 1))
+    }
+  return new Set([...seen].filter(([, capitals]) => capitals > 0).map(([word]) => word))
 }
 
 /** A question opens where Spanish opens it. */
@@ -88,8 +93,12 @@ const ASKED: readonly PhraseForm[] = ['question', 'reason']
 /** What ends a title: nothing follows it. */
 const ENDS: readonly PatternKind[] = ['series', 'brand', 'year']
 
-/** Everything that patterns make of the phrases. */
-function* candidates(question: IdeasQuestion, random: () => number): Generator<Candidate> {
+/** Everything that patterns make of the phrases. @param capitals words that are written with one. */
+function* candidates(
+  question: IdeasQuestion,
+  capitals: ReadonlySet<string>,
+  random: () => number,
+): Generator<Candidate> {
   const { phrases, language, year, brand, places, ruleSet } = question
   const pick = <Value>(list: readonly Value[]): Value => list[Math.floor(random() * list.length)]!
   const fill = (tail: string): string | null => {
@@ -103,7 +112,7 @@ function* candidates(question: IdeasQuestion, random: () => number): Generator<C
       .replace('{part}', '1')
       .replace('{brand}', brand ?? '')
   }
-  const start = (phrase: string) => titleStart(phrase, language, places).replace(/\?$/u, '')
+  const start = (phrase: string) => titleStart(phrase, language, capitals).replace(/\?$/u, '')
   const whole = (phrase: string) =>
     opened(`${start(phrase)}${ASKED.includes(formOf(phrase, language, places)) ? '?' : ''}`, language)
 
@@ -177,11 +186,12 @@ export function titleIdeas(question: IdeasQuestion): TitleIdea[] {
   const { phrases, language, ruleSet, profile, pageTitles = [], seed = 1, count: most = 30 } = question
   if (!phrases.lead.trim()) return []
   const random = seeded(seed * 2_654_435_761 + MODEL_VERSION)
+  const capitals = new Set([...(question.places ?? []), ...nounsOf(pageTitles, language)])
   const closest = closestAmong(pageTitles, language)
   const exempt = (ruleSet.checks['title-is-lead']?.weight ?? 0) > 0
   const seen = new Set<string>()
   const open: (TitleIdea & { worth: number; stems: ReadonlySet<string>; nearest: number })[] = []
-  for (const { title, pattern } of candidates(question, random)) {
+  for (const { title, pattern } of candidates(question, capitals, random)) {
     if (seen.has(title) || count(title, profile.title.unit) > profile.title.limit) continue
     seen.add(title)
     const near = closest(title)

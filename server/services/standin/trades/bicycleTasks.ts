@@ -88,7 +88,11 @@ export const bicycleTasks: Record<string, Task> = {
       'Wipe until the cloth stays white, then let it dry.',
       'Put a drop of oil where metal moves on metal, and nowhere else.',
     ],
-    { care: true, using: ['dish soap', 'a toothbrush', 'vinegar', 'baking soda'], without: ['degreaser', 'removing it'] },
+    {
+      care: true,
+      using: ['dish soap', 'a toothbrush', 'vinegar', 'baking soda'],
+      without: ['degreaser', 'removing it'],
+    },
   ),
   wash: task(
     'wash/washing',

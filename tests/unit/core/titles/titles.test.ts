@@ -61,6 +61,8 @@ describe('two phrases in one', () => {
     expect(foldPhrases('clean a chain', 'clean the chain', 'en')).toBeNull()
     expect(foldPhrases('byta kedja', 'olja kedja', 'sv')).toBeNull()
     expect(foldPhrases('', 'clean', 'en')).toBeNull()
+    // “and service near” would say nothing.
+    expect(foldPhrases('bike repair marrowby', 'bike service near me', 'en')).toBeNull()
   })
   test('in other languages', () => {
     expect(foldPhrases('kette reinigen', 'kette ölen', 'de')).toBe('kette reinigen und ölen')
@@ -142,6 +144,14 @@ describe('ideas', () => {
     expect(titleStart('how do i clean a chain', 'en')).toBe('How do I clean a chain')
     const spanish = titleIdeas(question({ language: 'es', phrases: { lead: 'por qué salta la cadena', support: [] } }))
     for (const { title } of spanish) expect(title).toMatch(/^¿/u)
+  })
+  test('German nouns are written as the page writes them', () => {
+    const ask = (pageTitles: string[]) =>
+      titleIdeas(
+        question({ language: 'de', phrases: { lead: 'warum knackt mein tretlager', support: [] }, pageTitles }),
+      )[0]!.title
+    expect(ask(['Das Tretlager wechseln', 'Wenn ein Tretlager knackt'])).toContain('Warum knackt mein Tretlager?')
+    expect(ask([])).toContain('tretlager')
   })
   test('whatever the phrases are, no idea breaks a limit or is empty', () => {
     fc.assert(

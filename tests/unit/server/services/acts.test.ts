@@ -154,7 +154,7 @@ test('playlists are found, opened, made once, changed and filled', async () => {
   expect(await find('harbour commuting')).toBe('Harbour commuting')
   await site.savePlaylist('playlist-2', first.id, { ...playlist, title: 'Ferry commuting' })
   expect(await find('ferry commuting')).toBe('Ferry commuting')
-  const video = await published(site, 'video-01', { playlists: [first.id!] })
+  const video = await published(site, 'film-01', { playlists: [first.id!] })
   expect((await site.playlist(first.id!, 'en')).data!.videos).toEqual([...playlist.videos, video.id])
   const fields = async (wrong: Partial<typeof playlist>) =>
     (await site.savePlaylist(`p-${JSON.stringify(wrong)}`, null, { ...playlist, ...wrong })).data.problems.map(

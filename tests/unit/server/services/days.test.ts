@@ -7,7 +7,7 @@ const DAY = 86_400_000
 describe('as days pass', () => {
   test('others publish, a new video is watched from where it is found, and its owner sees how', async () => {
     const { site, time, catchUp, close } = world()
-    const video = await published(site, 'video-01', { title: 'Bike', description: 'Bike', tags: ['bike'] })
+    const video = await published(site, 'film-01', { title: 'Bike', description: 'Bike', tags: ['bike'] })
     const before = (await site.search('bike', 'GB', 'en', 60)).data
     time.now += 60 * DAY
     expect(catchUp()).toBe(0)
@@ -42,11 +42,11 @@ describe('as days pass', () => {
   test('wording decides what a video is found by, and a promise not kept drives viewers off', async () => {
     const { site, time, catchUp, close } = world()
     const spoken = 'WEBVTT\n\n00:00:00.000 --> 00:06:50.000\nToday we clean a bike chain with a rag and wax.'
-    const kept = await published(site, 'video-01', {
+    const kept = await published(site, 'film-01', {
       title: 'Clean a bike chain',
       captions: { language: 'en', text: spoken },
     })
-    const broken = await published(site, 'video-02', {
+    const broken = await published(site, 'film-02', {
       title: 'Replace hydraulic brake hoses yourself',
       captions: { language: 'en', text: spoken },
     })
@@ -87,14 +87,14 @@ describe('as days pass', () => {
 
   test('the same acts make the same world, whether days pass one by one, at once, or with the site down between', async () => {
     const act = async ({ site }: { site: Services['site'] }) => {
-      await published(site, 'video-01')
-      await published(site, 'video-02', { title: 'Clean a bike chain', tags: ['bike chain'] })
+      await published(site, 'film-01')
+      await published(site, 'film-02', { title: 'Clean a bike chain', tags: ['bike chain'] })
       const [, old] = (await site.channelVideos(HOME, 'en')).data
       await site.update(old!.id, { title: 'Bike wheel truing for beginners' })
     }
     const later = async ({ site }: { site: Services['site'] }) => {
       await site.savePlaylist('list-001', null, { channel: HOME, title: 'Chains', description: '', videos: [] })
-      await published(site, 'video-03', { title: 'Bike brake pads' })
+      await published(site, 'film-03', { title: 'Bike brake pads' })
     }
     const [slow, fast] = [world(), world()]
     await act(slow)
