@@ -32,9 +32,13 @@ export interface FieldRange {
 }
 
 /** A ready-made change that one click applies, as edits of one field. */
-export type Fix =
+export type Fix = (
   | { label: string; field: 'title' | 'description' | 'fileName'; edits: TextEdit[] }
   | { label: string; field: 'tags'; edits: ListEdit[] }
+) & {
+  /** Points it brings under the rule set, where that was worked out. */
+  gain?: number
+}
 
 /** A change that makes one text of another. */
 export const textFix = (

@@ -127,14 +127,21 @@ export function withHelpfulFixes(
 ): Score {
   const isLong = (draft.title?.length ?? 0) + (draft.description?.length ?? 0) + (draft.captions?.length ?? 0) > LONGEST
   const isSound = soundFixes(draft, phrases, profile, language)
-  const helps = (fix: Fix) =>
-    isSound(fix) &&
-    scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language).points >
-      score.points + MORE
+  const gainOf = (fix: Fix) =>
+    isSound(fix)
+      ? scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language).points -
+        score.points
+      : 0
+  /** The fixes that help, each with the points it brings. */
+  const helpful = (fixes: readonly Fix[]) =>
+    fixes.flatMap(fix => {
+      const gain = gainOf(fix)
+      return gain > MORE ? [{ ...fix, gain }] : []
+    })
   return {
     ...score,
     checks: score.checks.map(check =>
-      check.fixes.length ? { ...check, fixes: isLong ? [] : check.fixes.filter(helps) } : check,
+      check.fixes.length ? { ...check, fixes: isLong ? [] : helpful(check.fixes) } : check,
     ),
   }
 }

@@ -5,6 +5,7 @@ import type { Db } from './open'
 export const HELD: Record<string, SpaceKind> = {
   brief: 'texts',
   brief_field: 'texts',
+  brief_item: 'texts',
   brief_edit: 'texts',
   field_history: 'texts',
   phrase_list: 'texts',

@@ -37,6 +37,18 @@ const needLead = computed(() =>
   (props.score?.checks ?? []).filter(check => check.lacks === 'lead').reduce((total, check) => total + check.weight, 0),
 )
 const set = computed(() => RULE_SETS.find(each => each.id === ruleSet.value) ?? RULE_SETS[0]!)
+/** So many of the best steps stand on top, once there are more to choose from. */
+const BEST = 3
+/** What brings most next: for each check its best fix, or what is left of it where nothing is ready-made. */
+const best = computed(() =>
+  (props.score?.checks ?? [])
+    .filter(check => left(check) > 0.05)
+    .map(check => {
+      const fix = [...check.fixes].sort((a, b) => (b.gain ?? 0) - (a.gain ?? 0))[0]
+      return { check, fix, brings: fix?.gain ?? left(check) }
+    })
+    .sort((a, b) => b.brings - a.brings),
+)
 const open = computed(() => (props.score?.checks ?? []).filter(check => left(check) > 0.05))
 </script>
 
@@ -78,6 +90,19 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
       <p v-if="score && !open.length && !needLead" class="done">
         All points of this rule set are earned. You can stop here.
       </p>
+      <section v-if="best.length > BEST" aria-label="Best next" data-test="best-next">
+        <h2><span>Best next</span></h2>
+        <ul>
+          <li v-for="{ check, fix, brings } in best.slice(0, BEST)" :key="check.id">
+            <DeskShape class="shape" :state="check.state" :label="STATES[check.state]" />
+            <div>
+              <p class="name" :title="check.message">{{ check.title }}</p>
+              <button v-if="fix" class="fix small" @click="emit('fix', fix)">{{ fix.label }}</button>
+            </div>
+            <span class="figure small points">+{{ figure(brings) }}</span>
+          </li>
+        </ul>
+      </section>
       <section v-for="group in groups" :key="group.id">
         <h2>
           <span :title="group.asks">{{ group.name }}</span> <span class="asks small muted">{{ group.asks }}</span><span
@@ -112,7 +137,7 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
                 data-test="fix"
                 @click="emit('fix', fix)"
               >
-                {{ fix.label }}
+                {{ fix.label }}<span v-if="fix.gain" class="figure gain">+{{ figure(fix.gain) }}</span>
               </button>
             </div>
             <span class="figure small points" :title="`${check.points.toFixed(2)} of ${check.outOf} points`">{{
@@ -243,5 +268,9 @@ li {
 }
 .problem {
   color: var(--plum);
+}
+.gain {
+  margin-inline-start: 8px;
+  color: var(--muted);
 }
 </style>

@@ -87,9 +87,11 @@ test('every route that writes what screens show says of what kind it is', () => 
       .map(({ method, path }) => [`${method} ${path}`, kindWritten(method, path.replace(/\[(\w+)\]/gu, ':$1'))])
       .filter(([, kind]) => kind !== null),
   ) as Record<string, string>
-  expect(Object.values(kinds).filter(kind => kind === 'briefs')).toHaveLength(6)
+  expect(Object.values(kinds).filter(kind => kind === 'briefs')).toHaveLength(8)
   expect(kinds).toMatchObject({
     'PATCH /api/briefs/[id]': 'briefs',
+    'PUT /api/briefs/[id]/items/[item]': 'briefs',
+    'DELETE /api/briefs/[id]/items/[item]': 'briefs',
     'PATCH /api/lists/[id]': 'lists',
     'DELETE /api/filter-sets/[id]': 'lists',
     'PUT /api/phrases/note': 'phrases',
