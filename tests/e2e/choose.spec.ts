@@ -41,13 +41,32 @@ test('the sheet lays a phrase open, keeps a note, and reopens from the address',
   await expect(page.getByTestId('sheet')).toBeVisible()
 })
 
-test('a phrase of another trade is seen and left out', async ({ page }) => {
-  await open(page, 'seed=chain&region=GB&phrase=clean+chain')
-  const meanings = page.getByTestId('meanings')
-  await expect(meanings.locator('li').nth(1)).toContainText(/gold|silver|jewellery/u)
-  await meanings.locator('li').nth(1).getByRole('button').click()
+test('a phrase of another trade is seen and left out', async ({ page, app }) => {
+  // Which of them the page shows mixed changes with the site's ranking from day to day.
+  let mixed = ''
+  for (const phrase of ['chain', 'fork', 'bridge', 'brake pads', 'saddle', 'fix chain', 'tyre replacement']) {
+    const { status } = await call(app, `/api/results?phrase=${encodeURIComponent(phrase)}&region=GB`, {
+      method: 'POST',
+    })
+    expect(status).toBe(200)
+    const { meanings } = (await call(app, `/api/phrases/sheet?phrase=${encodeURIComponent(phrase)}&region=GB`)).json
+    if (meanings.length < 2) continue
+    mixed = phrase
+    break
+  }
+  expect(mixed).not.toBe('')
+  await open(page, `seed=${encodeURIComponent(mixed)}&region=GB&phrase=${encodeURIComponent(mixed)}`)
+  const second = page.getByTestId('meanings').locator('li').nth(1)
+  await expect(second).toBeVisible()
+  const words = (await second.locator('strong').innerText()).split(', ')
+  await second.getByRole('button').click()
   await expect(page).toHaveURL(/without=/u)
-  await expect.poll(async () => (await rows(page).allInnerTexts()).join(' ')).not.toMatch(/\bgold\b/u)
+  await expect
+    .poll(async () => {
+      const names = await rows(page).locator('.phrase button').allInnerTexts()
+      return names.length > 0 && !names.some(name => words.some(word => name.split(' ').includes(word)))
+    })
+    .toBe(true)
 })
 
 test('filters of the menu narrow, are saved and come back', async ({ page }) => {
