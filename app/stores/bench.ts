@@ -89,8 +89,12 @@ export const useBench = defineStore('bench', () => {
   }
   watchDebounced([titles, question], measure, { debounce: REST, immediate: true })
 
-  /** Saves an item as it shall be; the list shows it at once, and the server's answer when it came. */
-  async function save(item: Item, value: Candidate) {
+  /**
+   * Saves an item as it shall be; the list shows it at once, and the server's answer when it came.
+   *
+   * @returns whether it was saved.
+   */
+  async function save(item: Item, value: Candidate): Promise<boolean> {
     const of = id.value!
     const before = items.value ?? []
     const known = before.some(each => each.id === item.id)
@@ -102,22 +106,31 @@ export const useBench = defineStore('bench', () => {
         body: { kind: 'candidate', revision: item.revision, value },
       })) as Item
       items.value = (items.value ?? []).map(each => (each.id === saved.id ? saved : each))
+      return true
     } catch (error) {
+      // What was not saved is not shown as if it were.
+      items.value = before
       notices.show(messageOf(error), { serious: true })
       await load()
+      return false
     }
   }
 
   /** The item as it is known now: an undo comes after its revision has grown. */
   const current = (item: Item) => items.value?.find(each => each.id === item.id) ?? item
 
-  async function add(text: string, pattern: Candidate['pattern'] = null, state: Candidate['state'] = 'open') {
+  /** @returns whether it is on the bench now. */
+  async function add(
+    text: string,
+    pattern: Candidate['pattern'] = null,
+    state: Candidate['state'] = 'open',
+  ): Promise<boolean> {
     const wanted = text.trim()
-    if (!wanted || !id.value) return
+    if (!wanted || !id.value) return false
     const known = items.value?.find(item => sameTitle(item.value.title, wanted))
-    if (known) return save(known, { ...known.value, state: state === 'open' ? 'open' : state })
+    if (known) return save(known, { ...known.value, state })
     const at = Date.now()
-    await save(
+    return save(
       {
         id: uuid(),
         kind: 'candidate',
@@ -133,9 +146,12 @@ export const useBench = defineStore('bench', () => {
 
   async function setState(item: Item, state: Candidate['state']) {
     const before = item.value.state
-    await save(item, { ...item.value, state })
-    if (state === 'discarded')
-      notices.show('Title discarded.', { undo: () => save(current(item), { ...item.value, state: before }) })
+    if (!(await save(item, { ...item.value, state })) || state !== 'discarded') return
+    notices.show('Title discarded.', {
+      undo: async () => {
+        await save(current(item), { ...item.value, state: before })
+      },
+    })
   }
 
   /** Makes a title the video's; the one that stood there goes to the bench. */

@@ -11,7 +11,8 @@ const typed = ref('')
 async function add() {
   const text = typed.value
   typed.value = ''
-  await bench.add(text)
+  // What could not be saved is still there to be sent again.
+  if (!(await bench.add(text)) && !typed.value) typed.value = text
 }
 </script>
 
