@@ -80,6 +80,8 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'filter-sets':
       return 'lists'
     case 'workspaces':
+    case 'blocks':
+    case 'tag-lists':
       return 'workspaces'
     case 'phrases':
       return rest[0] === 'note' ? 'phrases' : null

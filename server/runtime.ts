@@ -13,6 +13,7 @@ import { placeStore, type PlaceStore } from './data/places'
 import { sourceStore, type SourceStore } from './data/sources'
 import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
 import { videoStore, type VideoStore } from './data/videos'
+import { workspaceItemStore, type WorkspaceItemStore } from './data/workspaceItems'
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
@@ -40,6 +41,7 @@ export interface Runtime {
   results: ResultStore
   videos: VideoStore
   workspaces: WorkspaceStore
+  workspaceItems: WorkspaceItemStore
   rivalSets: RivalSetStore
   lists: ListStore
   places: PlaceStore
@@ -156,6 +158,7 @@ async function opened(): Promise<Runtime> {
       results: resultStore(db, changed('pages')),
       videos,
       workspaces: workspaceStore(db, videos, services.now),
+      workspaceItems: workspaceItemStore(db),
       rivalSets: rivalSetStore(db),
       lists: listStore(db, phrases),
       places: placeStore(db),

@@ -59,6 +59,17 @@ export const draftSchema = z.object({
   durationSeconds: z.number().min(0).optional(),
 })
 
+/** What is known around a draft; checks that need more than is given do not apply. */
+export const draftContextSchema = z.object({
+  page: z
+    .array(z.object({ title: z.string().max(2000), channel: z.string().max(300).default('') }))
+    .max(100)
+    .default([]),
+  searches: z.record(z.string().max(2000), z.number().min(0)).default({}),
+  ownName: z.string().max(300).default(''),
+  standing: z.array(z.string().max(20_000)).max(200).default([]),
+})
+
 /** A draft, the phrases it is written for, and by which rules it is scored. */
 export const checkBodySchema = z.object({
   draft: draftSchema,
@@ -66,5 +77,6 @@ export const checkBodySchema = z.object({
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
   profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
   language: languageInput.default('en'),
+  context: draftContextSchema.optional(),
 })
 export type CheckBody = z.infer<typeof checkBodySchema>

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { DESCRIPTION_PARTS } from '../core/descriptions/compose'
+import { VARIABLE_NAME } from '../core/blocks/block'
 import { WORTH_WEIGHTS } from '../core/demand/worth'
 import { SPREAD } from '../core/rivals/forecast'
 import { RATES, SHARES } from '../core/rivals/winnings'
@@ -58,6 +60,31 @@ const part = z
   .max(1, 'Give a number of 1 at most.')
 const micros = z.number().int().min(0).max(1_000_000_000_000)
 
+const lines = z.array(z.string().max(2000)).max(100)
+/** What stands in every text of a workspace. */
+const textsSchema = z.object({
+  /** Addresses with the words before them, a line each. */
+  links: lines.default([]),
+  /** How to be reached, a line each. */
+  contact: lines.default([]),
+  town: z.string().max(120).default(''),
+  /** Variables of one's own for blocks, by name. */
+  variables: z
+    .record(
+      z.string().regex(VARIABLE_NAME, 'A variable is named by up to 40 letters, digits and dashes.'),
+      z.string().max(1000),
+    )
+    .refine(given => Object.keys(given).length <= 100, 'A workspace can have 100 variables at most.')
+    .default({}),
+  /** The order of a composed description; the product's own where it is empty. */
+  order: z.array(z.enum(DESCRIPTION_PARTS)).max(20).default([]),
+  /** Tags that every video gets. */
+  tags: z.array(z.string().max(200)).max(100).default([]),
+  /** Where tags that are added come. */
+  newTags: z.enum(['end', 'start']).default('end'),
+})
+export type WorkspaceTexts = z.infer<typeof textsSchema>
+
 /** What a person sets for one workspace, with the product's own as defaults. */
 export const settingsSchema = z.object({
   weights: z
@@ -89,6 +116,9 @@ export const settingsSchema = z.object({
       }),
     )
     .default(RATES),
+  texts: textsSchema.default(() => textsSchema.parse({})),
+  /** Percent of a rule set at which a text is good enough for the person; `null` for none. */
+  target: z.number().min(0).max(100).nullable().default(null),
 })
 export type Settings = z.infer<typeof settingsSchema>
 export const settingsPatchSchema = z.object({
@@ -96,4 +126,6 @@ export const settingsPatchSchema = z.object({
   spread: settingsSchema.shape.spread.unwrap().optional(),
   shares: settingsSchema.shape.shares.unwrap().optional(),
   rates: settingsSchema.shape.rates.unwrap().optional(),
+  texts: textsSchema.optional(),
+  target: z.number().min(0).max(100).nullable().optional(),
 })

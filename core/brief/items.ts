@@ -1,11 +1,17 @@
 import type { z } from 'zod'
+import { placedSchema } from '../blocks/block'
 import { candidateSchema } from './items/candidate'
+import { snapshotSchema } from './items/snapshot'
 
 /**
- * What a brief has many of, each edited by itself: every kind with the schema of its values and the version of their
- * stored form.
+ * What a brief has many of, each edited by itself: every kind with the schema of its values, the version of their
+ * stored form, how many there may be, and whether a copy of the brief has them too.
  */
-export const ITEM_KINDS = { candidate: { schema: candidateSchema, format: 1, most: 300 } } as const
+export const ITEM_KINDS = {
+  candidate: { schema: candidateSchema, format: 1, most: 300, copied: true },
+  snapshot: { schema: snapshotSchema, format: 1, most: 100, copied: false },
+  placed: { schema: placedSchema, format: 1, most: 50, copied: true },
+} as const
 
 export type ItemKind = keyof typeof ITEM_KINDS
 export type ItemValue<Kind extends ItemKind> = z.infer<(typeof ITEM_KINDS)[Kind]['schema']>

@@ -1,4 +1,5 @@
 import type { Match, Range, ReadPhrase, ReadText } from '../text/match'
+import type { DraftContext } from './context'
 import type { Draft, Field, FieldRange, Fix, PlaceId } from './draft'
 import type { LimitProfile } from './limits'
 import type { PlaceText } from './places'
@@ -18,6 +19,8 @@ export interface CheckInput {
   support: ReadPhrase[]
   profile: LimitProfile
   language: string
+  /** What is known around the draft, such as its neighbours on the page. */
+  context: DraftContext
   /** The texts at a place, in order; empty where the place does not apply. */
   at: (place: PlaceId) => PlaceText[]
   /** A memoised match of a phrase in a text at a place. */

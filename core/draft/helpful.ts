@@ -1,6 +1,7 @@
 import { count, type Unit } from '../text/count'
 import { readPhrase, readText } from '../text/match'
 import { chaptersOf } from './chapters'
+import type { DraftContext } from './context'
 import { fixed, type Draft, type DraftPhrases, type Fix } from './draft'
 import { hashtagsOf } from './hashtags'
 import { tagsCost, type LimitProfile } from './limits'
@@ -124,12 +125,13 @@ export function withHelpfulFixes(
   ruleSet: RuleSet,
   profile: LimitProfile,
   language: string,
+  context?: DraftContext,
 ): Score {
   const isLong = (draft.title?.length ?? 0) + (draft.description?.length ?? 0) + (draft.captions?.length ?? 0) > LONGEST
   const isSound = soundFixes(draft, phrases, profile, language)
   const gainOf = (fix: Fix) =>
     isSound(fix)
-      ? scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language).points -
+      ? scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language, context).points -
         score.points
       : 0
   /** The fixes that help, each with the points it brings. */

@@ -1,15 +1,11 @@
 import { tagKey } from './limits'
 import type { LimitProfile } from './limits'
-import { asSentence } from './check'
 import { textFix, type Draft, type Fix, type PlaceId } from './draft'
+import { hashtagFor, withHashtag } from './hashtags'
 import { readPhrase } from '../text/match'
 import { begunWith } from './opening'
 import { leadFirst } from './titleFixes'
 import { alsoSentence } from './wording'
-
-/** The phrase as one hashtag: its words run together, each but the first with a capital. */
-const hashtag = (phrase: string, language: string) =>
-  `#${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).map((word, i) => (i ? asSentence(word, language) : word)).join('')}`
 
 /** The name of a cell of the placement grid. */
 export const insertionKey = (phrase: string, place: string) => `${phrase}\n${place}`
@@ -62,13 +58,8 @@ export function insertionFor(
         edits: [{ item: (draft.tags ?? []).length, remove: 0, insert: [phrase] }],
       }
     case 'hashtags': {
-      const tag = hashtag(phrase, language)
-      return textFix(
-        `Add ${tag}`,
-        'description',
-        description,
-        `${description.trimEnd()}${/#[\p{L}\p{N}_]+\s*$/u.test(description) ? ' ' : '\n\n'}${tag}`.trimStart(),
-      )
+      const tag = hashtagFor(phrase, language)
+      return tag ? textFix(`Add ${tag}`, 'description', description, withHashtag(description, tag)) : null
     }
     case 'fileName': {
       const name = draft.fileName ?? ''

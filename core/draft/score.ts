@@ -3,6 +3,7 @@ import { match, readPhrase, type Match, type ReadPhrase, type ReadText } from '.
 import { chaptersOf } from './chapters'
 import type { Check, CheckInput, Need, Outcome, Question } from './check'
 import { CHECKS } from './checks'
+import { NO_CONTEXT, type DraftContext } from './context'
 import type { Draft, DraftPhrases, Field, PlaceId, Placement } from './draft'
 import { hashtagsOf } from './hashtags'
 import { tagsCost, type LimitProfile } from './limits'
@@ -68,6 +69,7 @@ function inputFor(
   phrases: DraftPhrases,
   profile: LimitProfile,
   language: string,
+  context: DraftContext,
 ): CheckInput & { places: PlaceText[] } {
   const places = placeTexts(draft, profile, language)
   const byPlace = new Map<PlaceId, PlaceText[]>()
@@ -86,6 +88,7 @@ function inputFor(
     places,
     profile,
     language,
+    context,
     lead: lead.norms.length ? lead : null,
     support,
     at: place => byPlace.get(place) ?? [],
@@ -99,7 +102,7 @@ function inputFor(
  * A field absent from the draft does not apply; an empty one is missing; a check with nothing to
  * look at does not apply rather than pass.
  *
- * @param language BCP 47: which stems and stop words to use.
+ * @param language BCP 47: which stems and stop words to use. @param context what is known around the draft.
  */
 export function scoreDraft(
   draft: Draft,
@@ -107,8 +110,9 @@ export function scoreDraft(
   ruleSet: RuleSet,
   profile: LimitProfile,
   language: string,
+  context: DraftContext = NO_CONTEXT,
 ): Score {
-  const input = inputFor(draft, phrases, profile, language)
+  const input = inputFor(draft, phrases, profile, language, context)
   const checks: CheckResult[] = []
   let points = 0
   let outOf = 0

@@ -1,4 +1,3 @@
-import { MODEL_VERSION } from '../modelVersion'
 import { seeded } from '../random'
 import { asSentence } from '../draft/check'
 import type { DraftPhrases } from '../draft/draft'
@@ -185,7 +184,7 @@ function stemsHold(text: string, phrase: string, language: string): boolean {
 export function titleIdeas(question: IdeasQuestion): TitleIdea[] {
   const { phrases, language, ruleSet, profile, pageTitles = [], seed = 1, count: most = 30 } = question
   if (!phrases.lead.trim()) return []
-  const random = seeded(seed * 2_654_435_761 + MODEL_VERSION)
+  const random = seeded(seed * 2_654_435_761)
   const capitals = new Set([...(question.places ?? []), ...nounsOf(pageTitles, language)])
   const closest = closestAmong(pageTitles, language)
   const exempt = (ruleSet.checks['title-is-lead']?.weight ?? 0) > 0
@@ -203,7 +202,7 @@ export function titleIdeas(question: IdeasQuestion): TitleIdea[] {
       points,
       outOf,
       closest: near,
-      worth: (outOf ? points / outOf : 0) + LUCK * random(),
+      worth: (outOf ? points / outOf : 0) + (exempt ? 0 : LUCK * random()),
       stems: stemsOf(title, language),
       nearest: 0,
     })

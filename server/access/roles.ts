@@ -6,6 +6,7 @@ const READING = new Set(
     '/api/check',
     '/api/descriptions/compose',
     '/api/draft/chances',
+    '/api/draft/context',
     '/api/tags/pack',
     '/api/titles/ideas',
     '/api/titles/measure',

@@ -276,15 +276,15 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
      */
     list(workspace?: string): {
       lines: BriefLine[]
-      unscored: { id: string; updatedAt: number; fields: BriefFields }[]
+      unscored: Brief[]
     } {
-      const unscored: { id: string; updatedAt: number; fields: BriefFields }[] = []
+      const unscored: Brief[] = []
       const lines = (workspace ? [workspace] : workspaces.all().map(each => each.id)).flatMap(of => {
         const rows = group(fieldsIn.all(of), each => each.brief_id)
         return liveIn.all(of).map((found): BriefLine => {
-          const { id, fields, updatedAt } = toBrief(found, rows.get(found.id) ?? [])
-          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION)
-            unscored.push({ id, updatedAt, fields })
+          const brief = toBrief(found, rows.get(found.id) ?? [])
+          const { id, fields, updatedAt } = brief
+          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push(brief)
           return {
             id,
             workspaceId: found.workspace_id,

@@ -6,6 +6,7 @@ export const HELD: Record<string, SpaceKind> = {
   brief: 'texts',
   brief_field: 'texts',
   brief_item: 'texts',
+  workspace_item: 'texts',
   brief_edit: 'texts',
   field_history: 'texts',
   phrase_list: 'texts',

@@ -3,6 +3,7 @@ import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort } from 'node:worker_threads'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import type { DraftContext } from '../../core/draft/context'
 import { RULE_SETS } from '../../core/draft/ruleset'
 import { fixed, type Draft, type DraftPhrases } from '../../core/draft/draft'
 import { withHelpfulFixes } from '../../core/draft/helpful'
@@ -13,17 +14,31 @@ import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
 import { titleIdeas, type IdeasQuestion } from '../../core/titles/ideas'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
 
+/** The texts of a brief with what is known around them. */
+export interface BriefToScore {
+  fields: BriefFields
+  context: DraftContext
+}
+
 // A text may be long and its rules many: scored here, it holds up nobody else.
 const thread = {
   /** The score with the fixes that help; each also as the whole new value it makes of its field. */
-  score(draft: Draft, phrases: DraftPhrases, ruleSet: RuleSet, profile: LimitProfile, language: string) {
+  score(
+    draft: Draft,
+    phrases: DraftPhrases,
+    ruleSet: RuleSet,
+    profile: LimitProfile,
+    language: string,
+    context?: DraftContext,
+  ) {
     const score = withHelpfulFixes(
-      scoreDraft(draft, phrases, ruleSet, profile, language),
+      scoreDraft(draft, phrases, ruleSet, profile, language, context),
       draft,
       phrases,
       ruleSet,
       profile,
       language,
+      context,
     )
     return {
       ...score,
@@ -36,8 +51,8 @@ const thread = {
   measure: (question: MeasureQuestion) => measureTitles(question),
   ideas: (question: IdeasQuestion) => titleIdeas(question),
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
-  percents: (list: BriefFields[]): (number | null)[] =>
-    list.map(fields => {
+  percents: (list: BriefToScore[]): (number | null)[] =>
+    list.map(({ fields, context }) => {
       const { title, description, tags, tray, ruleSet, language } = fields
       if (!title.trim() && !description.trim() && !tags.length) return null
       const set = RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!
@@ -47,6 +62,7 @@ const thread = {
         set,
         DEFAULT_PROFILE,
         language,
+        context,
       ).percent
     }),
 }

@@ -1,9 +1,8 @@
 import type { Score, scoreDraft } from '../../core/draft/score'
-import type { BriefFields } from '../../core/brief/brief'
 import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
 import { restartingThread } from './restartingThread'
-import type { ScoringThread } from './scoringThread'
+import type { BriefToScore, ScoringThread } from './scoringThread'
 
 /** Scores texts in a thread of its own. */
 export interface Scoring {
@@ -11,7 +10,7 @@ export interface Scoring {
   score: (...question: Parameters<typeof scoreDraft>) => Promise<Score>
   measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
-  percents: (list: BriefFields[]) => Promise<(number | null)[]>
+  percents: (list: BriefToScore[]) => Promise<(number | null)[]>
   close: () => Promise<void>
 }
 

@@ -21,6 +21,15 @@ import {
   type Settings,
   type Workspace,
 } from '../workspace'
+import {
+  blockPatchSchema,
+  newBlockSchema,
+  newTagListSchema,
+  tagListPatchSchema,
+  type BlockUse,
+  type SavedBlock,
+  type SavedTagList,
+} from '../workspaceItems'
 import { call, type, type Done } from './call'
 import { language, ofWorkspace, unlessChanged, workspaceInput } from './inputs'
 
@@ -56,6 +65,19 @@ export const libraryCalls = {
     }),
     answer: type<string>(),
   }),
+  'GET /api/blocks': call({ query: ofWorkspace, answer: type<{ blocks: SavedBlock[] }>() }),
+  'POST /api/blocks': call({ body: newBlockSchema, answer: type<SavedBlock>() }),
+  'GET /api/blocks/:id': call({ answer: type<SavedBlock & { uses: BlockUse[] }>() }),
+  'PATCH /api/blocks/:id': call({
+    body: blockPatchSchema,
+    answer: type<SavedBlock & { followed: string[]; left: string[] }>(),
+  }),
+  'DELETE /api/blocks/:id': call({ answer: type<Done>() }),
+  'GET /api/tag-lists': call({ query: ofWorkspace, answer: type<{ tagLists: SavedTagList[] }>() }),
+  'POST /api/tag-lists': call({ body: newTagListSchema, answer: type<SavedTagList>() }),
+  'GET /api/tag-lists/:id': call({ answer: type<SavedTagList>() }),
+  'PATCH /api/tag-lists/:id': call({ body: tagListPatchSchema, answer: type<SavedTagList>() }),
+  'DELETE /api/tag-lists/:id': call({ answer: type<Done>() }),
   'GET /api/filter-sets': call({ query: ofWorkspace, answer: type<{ sets: FilterSet[] }>() }),
   'POST /api/filter-sets': call({ body: filterSetSchema, answer: type<FilterSet>() }),
   'DELETE /api/filter-sets/:id': call({ answer: type<Done>() }),

@@ -3,6 +3,7 @@ import { DESCRIPTION_PARTS, LENGTHS, type Composed } from '../../core/descriptio
 import { languageInput, regionInput } from '../../core/text/inputs'
 import type { TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle } from '../../core/titles/measure'
+import type { DraftContext } from '../../core/draft/context'
 import { draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
 import type { DraftChance } from '../draftChances'
 import { call, type } from './call'
@@ -27,6 +28,19 @@ export const textCalls = {
       workspace: workspaceInput,
     }),
     answer: type<{ rows: DraftChance[] }>(),
+  }),
+  'POST /api/draft/context': call({
+    body: z.object({
+      lead: z.string().max(1000).default(''),
+      title: z.string().max(20_000).default(''),
+      tags: z.array(z.string().max(2000)).max(2000).default([]),
+      /** The place a brief of a series is for. */
+      town: z.string().max(200).nullish(),
+      region: regionInput,
+      language: languageInput,
+      workspace: workspaceInput,
+    }),
+    answer: type<{ context: DraftContext }>(),
   }),
   'POST /api/descriptions/compose': call({
     body: z.object({

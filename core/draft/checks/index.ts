@@ -1,24 +1,43 @@
 import type { Check } from '../check'
 import { descriptionBegin } from './descriptionBegin'
+import { commentQuestion } from './commentQuestion'
+import { contactFirst } from './contactFirst'
 import { descriptionFirst } from './descriptionFirst'
 import { descriptionLength } from './descriptionLength'
 import { descriptionLimit } from './descriptionLimit'
+import { firstTags } from './firstTags'
 import { descriptionSigns, titleSigns } from './forbiddenSigns'
+import { hashtagCount } from './hashtagCount'
+import { hashtagLimit } from './hashtagLimit'
+import { hashtagSupport } from './hashtagSupport'
 import { linkScheme } from './linkScheme'
 import { noGaps } from './noGaps'
+import { openingPlain } from './openingPlain'
+import { otherNames } from './otherNames'
+import { ownName } from './ownName'
+import { standingLines } from './standingLines'
 import { supportTold } from './supportTold'
 import { tagCount } from './tagCount'
+import { tagFiller } from './tagFiller'
 import { tagLead } from './tagLead'
 import { tagLimit } from './tagLimit'
+import { tagMisspelling } from './tagMisspelling'
 import { tagRepeats } from './tagRepeats'
+import { tagSearches } from './tagSearches'
 import { tagSupport } from './tagSupport'
+import { tagTitle } from './tagTitle'
+import { titleApart } from './titleApart'
+import { titleFormat } from './titleFormat'
 import { titleFront } from './titleFront'
+import { titleHook } from './titleHook'
 import { titleIsLead } from './titleIsLead'
 import { titleKept } from './titleKept'
 import { titleLead } from './titleLead'
 import { titleLength } from './titleLength'
+import { titlePromise } from './titlePromise'
 import { titleSpoken } from './titleSpoken'
 import { titleWidth } from './titleWidth'
+import { titleWords } from './titleWords'
 import { viewerRequest } from './viewerRequest'
 
 /** Every check there is. A new one is a file beside these, a line here, and a weight in a rule set. */
@@ -32,11 +51,27 @@ export const CHECKS: readonly Check[] = [
   titleFront,
   titleSpoken,
   titleIsLead,
+  firstTags,
+  tagSearches,
+  hashtagCount,
+  tagTitle,
+  tagMisspelling,
+  ownName,
+  titleHook,
+  titleApart,
+  titleWords,
+  titleFormat,
   titleWidth,
   descriptionFirst,
+  openingPlain,
+  contactFirst,
   viewerRequest,
+  commentQuestion,
   titleKept,
+  titlePromise,
   tagSupport,
+  hashtagSupport,
+  otherNames,
   titleLength,
   titleSigns,
   descriptionLimit,
@@ -45,4 +80,7 @@ export const CHECKS: readonly Check[] = [
   noGaps,
   tagLimit,
   tagRepeats,
+  tagFiller,
+  hashtagLimit,
+  standingLines,
 ]

@@ -1,6 +1,6 @@
 import { primaryLanguage } from '../../text/stems'
-import { linksOf } from '../links'
 import { textFix } from '../draft'
+import { questionsOf } from '../questions'
 import { viewerQuestion } from '../wording'
 import { defineCheck, met, missing, notApplicable } from '../check'
 
@@ -10,31 +10,6 @@ const REQUESTS: Record<string, RegExp> = {
   de: /\b(abonnier\w*|kommentier\w*|schreib\w* (?:mir|uns)|sag\w* (?:mir|uns)|teil\w*)\b/giu,
   fr: /\b(abonnez|abonne|commentez|commente|partagez|dites)\b/giu,
   es: /\b(suscr[ií]b\w*|comenta\w*|comparte\w*|cu[eé]nta\w*)\b/giu,
-}
-
-/** A question shorter than this is a cry (“Really?”), not something to answer. */
-const LEAST_QUESTION = 9
-
-/** The text with its links blanked out: their question marks ask nobody. */
-function withoutLinks(text: string): string {
-  let [done, at] = ['', 0]
-  for (const { start, end } of linksOf(text)) {
-    done += text.slice(at, start) + '·'.repeat(end - start)
-    at = end
-  }
-  return done + text.slice(at)
-}
-
-/** The sentences that end in a question mark: cut in one pass, since a text without sentence ends can be long. */
-function questionsOf(text: string): { start: number; end: number }[] {
-  let end = 0
-  return withoutLinks(text)
-    .split(/(?<=[.!?？\n])/u)
-    .flatMap(sentence => {
-      const start = end
-      end += sentence.length
-      return sentence.length >= LEAST_QUESTION && /[?？]$/u.test(sentence) ? [{ start, end }] : []
-    })
 }
 
 /** The description asks the viewer for something: an answer, a subscription, a message. */

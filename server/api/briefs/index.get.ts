@@ -1,9 +1,24 @@
+import { draftContext } from '../../desk/draftContext'
 import { route } from '../../http/route'
 
 /** The briefs with their percent, worked out for those changed since. */
-export default route('GET /api/briefs', async (event, { briefs, scoring }, { query }) => {
+export default route('GET /api/briefs', async (event, runtime, { query }) => {
+  const { briefs, scoring } = runtime
   const { lines, unscored } = briefs.list(query.workspace)
-  const percents = await scoring.percents(unscored.map(each => each.fields))
+  const percents = await scoring.percents(
+    unscored.map(({ fields, workspaceId, seriesPlace }) => ({
+      fields,
+      context: draftContext(runtime, {
+        lead: fields.tray.lead ?? '',
+        title: fields.title,
+        tags: fields.tags,
+        region: fields.region ?? '',
+        language: fields.language,
+        workspace: workspaceId,
+        town: seriesPlace,
+      }),
+    })),
+  )
   const scores = unscored.map(({ id, updatedAt }, i) => ({ id, updatedAt, percent: percents[i]! }))
   if (scores.length) briefs.saveScores(scores)
   const scored = new Map(scores.map(({ id, percent }) => [id, percent]))

@@ -1,4 +1,4 @@
-import { draftChances } from '../../demand/draftChances'
+import { draftChances } from '../../desk/draftChances'
 import { route } from '../../http/route'
 
 /** What a text's wording does to the chance of each phrase. */

@@ -1,3 +1,4 @@
+import { NO_CONTEXT, type DraftContext } from '../../../../core/draft/context'
 import { fixed, type Draft } from '../../../../core/draft/draft'
 import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { BALANCED, type RuleSet } from '../../../../core/draft/ruleset'
@@ -10,10 +11,19 @@ import { scoreDraft, type CheckResult } from '../../../../core/draft/score'
 export function checkOf(
   id: string,
   draft: Draft,
-  { lead = '', support = [] as string[], settings = {} as Record<string, string | number>, language = 'en' } = {},
+  {
+    lead = '',
+    support = [] as string[],
+    settings = {} as Record<string, string | number>,
+    language = 'en',
+    context = {} as Partial<DraftContext>,
+  } = {},
 ) {
   const set: RuleSet = { ...BALANCED, id: 'alone', checks: { [id]: { weight: 10, settings } } }
-  const { checks } = scoreDraft(draft, { lead, support }, set, DEFAULT_PROFILE, language)
+  const { checks } = scoreDraft(draft, { lead, support }, set, DEFAULT_PROFILE, language, {
+    ...NO_CONTEXT,
+    ...context,
+  })
   expect(checks).toHaveLength(1)
   const check = checks[0]!
   return { ...check, fixes: check.fixes.map(fix => ({ ...fix, value: fixed(draft, fix) })) }

@@ -137,11 +137,12 @@ describe('without a lead phrase', () => {
     const lacking = checks.filter(check => check.lacks === 'lead')
     expect(lacking.map(check => check.id).sort()).toEqual([
       'description-begin',
+      'first-tags',
       'tag-lead',
       'title-front',
       'title-lead',
     ])
-    expect(lacking.reduce((sum, check) => sum + check.weight, 0)).toBe(14 + 7 + 8 + 4)
+    expect(lacking.reduce((sum, check) => sum + check.weight, 0)).toBe(14 + 7 + 8 + 4 + 3)
     for (const check of lacking) expect(check).toMatchObject({ state: 'n/a', points: 0, outOf: 0 })
   })
   test('a rule set that asks for none has its share', () => {

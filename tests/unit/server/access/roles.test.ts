@@ -40,6 +40,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/check',
     'POST /api/descriptions/compose',
     'POST /api/draft/chances',
+    'POST /api/draft/context',
     'POST /api/phrases/assess',
     'POST /api/phrases/clusters',
     'POST /api/phrases/cross',

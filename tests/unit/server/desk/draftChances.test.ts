@@ -1,8 +1,8 @@
-import { draftChances } from '../../../../server/demand/draftChances'
+import { draftChances } from '../../../../server/desk/draftChances'
 import { assess } from '../../../../server/demand/assess'
 import { SPREAD } from '../../../../core/rivals/forecast'
 import { chanceFor } from '../../../../server/demand/rows'
-import { all, deps } from './standin'
+import { all, deps } from '../demand/standin'
 
 const own = { strength: 0.6, reach: 0.5, pull: 0.4, spread: SPREAD }
 const question = (title: string) => ({

@@ -4,7 +4,7 @@ import { strengthAsWorded, type OwnParts } from '../../core/draft/chances'
 import type { Draft } from '../../core/draft/draft'
 import type { DraftChance } from '../../shared/draftChances'
 import type { PhraseStore } from '../data/phrases'
-import type { OwnStanding } from './regionColumns'
+import type { OwnStanding } from '../demand/regionColumns'
 
 /**
  * The chance of page one for each phrase, with the text as it is worded and with the phrase word for word in title,

@@ -1,0 +1,12 @@
+import type { z } from 'zod'
+import { blockSchema } from '../blocks/block'
+import { tagListSchema } from '../tags/tagList'
+
+/** What a workspace has many of, each edited by itself. */
+export const WORKSPACE_KINDS = {
+  block: { schema: blockSchema, format: 1, most: 200, copied: false },
+  tagList: { schema: tagListSchema, format: 1, most: 200, copied: false },
+} as const
+
+export type WorkspaceKind = keyof typeof WORKSPACE_KINDS
+export type WorkspaceValue<Kind extends WorkspaceKind> = z.infer<(typeof WORKSPACE_KINDS)[Kind]['schema']>

@@ -1,0 +1,19 @@
+import { draftContext } from '../../desk/draftContext'
+import { route } from '../../http/route'
+import { workspaceOf } from '../../http/workspaceOf'
+
+/** What is known around a draft: its neighbours on the page, searches of its tags, standing blocks. */
+export default route('POST /api/draft/context', (event, runtime, { body }) => {
+  const { lead, title, tags, town, region, language, workspace } = body
+  return {
+    context: draftContext(runtime, {
+      lead,
+      title,
+      tags,
+      language,
+      town: town ?? null,
+      region: region ?? '',
+      workspace: workspaceOf(runtime, workspace).id,
+    }),
+  }
+})

@@ -1,0 +1,66 @@
+import type { DraftContext } from '../../core/draft/context'
+import { tagKey } from '../../core/draft/limits'
+import { expandBlock } from '../../core/blocks/block'
+import { PAGE_SEATS } from '../../core/rivals/difficulty'
+import type { PhraseStore } from '../data/phrases'
+import type { ResultStore } from '../data/results'
+import type { WorkspaceItemStore } from '../data/workspaceItems'
+import type { WorkspaceStore } from '../data/workspaces'
+
+export interface ContextStores {
+  phrases: PhraseStore
+  results: ResultStore
+  workspaces: WorkspaceStore
+  workspaceItems: WorkspaceItemStore
+  /** UTC milliseconds. */
+  now: () => number
+}
+
+export interface ContextQuestion {
+  lead: string
+  title: string
+  tags: readonly string[]
+  /** '' for everywhere. */
+  region: string
+  language: string
+  workspace: string
+  /** The place a brief of a series is for. */
+  town?: string | null
+}
+
+/** What is known around a draft, from what is kept; nothing is asked of a service. */
+export function draftContext(stores: ContextStores, question: ContextQuestion): DraftContext {
+  const { phrases, results, workspaces, workspaceItems } = stores
+  const { lead, tags, region, language, workspace } = question
+  const home = workspaces.get(workspace)
+  const known = lead.trim() ? phrases.known(lead, region, language) : null
+  const page = known && results.effective(known.id, region)
+  const searches: Record<string, number> = {}
+  for (const tag of new Set(tags.map(tagKey))) {
+    const volume = tag ? (phrases.known(tag, region, language)?.volume ?? null) : null
+    if (volume !== null) searches[tag] = volume
+  }
+  return {
+    page: page
+      ? results
+          .seats(page, PAGE_SEATS)
+          .filter(seat => seat.off === 0 && seat.channel_id !== home?.channelId)
+          .map(seat => ({ title: seat.title, channel: seat.channel_title }))
+      : [],
+    searches,
+    ownName: home?.channelTitle ?? '',
+    standing: workspaceItems
+      .list(workspace, 'block')
+      .filter(({ value }) => value.standing)
+      .map(({ value }) => expandBlock(value.text, blockValues(stores, question)).text),
+  }
+}
+
+/** What a block's variables stand for in a brief. */
+export function blockValues(
+  { workspaces, now }: Pick<ContextStores, 'workspaces' | 'now'>,
+  { workspace, title, lead, town }: Pick<ContextQuestion, 'workspace' | 'title' | 'lead' | 'town'>,
+): Record<string, string> {
+  const { texts } = workspaces.settings(workspace)
+  return { ...texts.variables, title, lead, town: town || texts.town, year: String(new Date(now()).getUTCFullYear()) }
+}

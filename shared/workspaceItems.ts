@@ -1,0 +1,44 @@
+import { z } from 'zod'
+import { blockSchema } from '../core/blocks/block'
+import { tagListSchema } from '../core/tags/tagList'
+import type { WorkspaceKind, WorkspaceValue } from '../core/workspace/items'
+import { workspaceInput } from './api/inputs'
+
+/** What a workspace has many of, as the API tells it. */
+export type WorkspaceItem<Kind extends WorkspaceKind> = WorkspaceValue<Kind> & {
+  id: string
+  revision: number
+  createdAt: number
+  savedAt: number
+}
+export type SavedBlock = WorkspaceItem<'block'>
+export type SavedTagList = WorkspaceItem<'tagList'>
+
+/** An id of the client's own, so that a repeat makes no second; one that was deleted comes back. */
+const made = { id: z.uuid().optional(), workspace: workspaceInput }
+export const newBlockSchema = blockSchema.extend(made)
+export const newTagListSchema = tagListSchema.extend(made)
+
+const revision = z.number({ error: 'State the revision it was changed from.' }).int().min(0)
+export const blockPatchSchema = z.object({
+  revision,
+  name: blockSchema.shape.name.optional(),
+  text: blockSchema.shape.text.optional(),
+  standing: z.boolean().optional(),
+  /** Briefs whose live copy follows the change. */
+  follow: z.array(z.uuid()).max(500).default([]),
+})
+export const tagListPatchSchema = z.object({
+  revision,
+  name: tagListSchema.shape.name.optional(),
+  tags: tagListSchema.shape.tags.optional(),
+})
+
+/** Where a block stands. */
+export interface BlockUse {
+  brief: string
+  topic: string
+  /** Placed live: it follows a change, unless it was edited there. */
+  live: boolean
+  edited: boolean
+}
