@@ -43,6 +43,16 @@ export async function benchCheck(): Promise<Timing[]> {
     tags.splice(0, tags.length, ...next)
   }
   const phrases = { lead: PHRASES[0]!, support: PHRASES.slice(1) }
+  // The page of the lead and what else is known around a draft, as the Desk has it.
+  const context = {
+    page: Array.from({ length: 20 }, (_, i) => ({
+      title: `${PHRASES[i % PHRASES.length]!} ${SENTENCES[i % SENTENCES.length]!.slice(0, 40)}`,
+      channel: `Channel number ${i}`,
+    })),
+    searches: Object.fromEntries(tags.map((tag, i) => [tag, i * 10])),
+    ownName: 'Marrowby Wheels',
+    standing: ['Tools we use: https://wheelshed.example/tools', 'Write to us: shop@wheelshed.example'],
+  }
   const found: Timing[] = []
   for (const set of RULE_SETS) {
     // A letter typed each time, so that nothing is answered from before; warm as the scoring worker is after a minute
@@ -54,6 +64,7 @@ export async function benchCheck(): Promise<Timing[]> {
         set,
         DEFAULT_PROFILE,
         'en',
+        context,
       ),
     )
     found.push(

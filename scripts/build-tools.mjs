@@ -11,7 +11,8 @@ const shared = {
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['better-sqlite3', '@playwright/test'],
+  // The dictionary reads its files from beside itself.
+  external: ['better-sqlite3', '@playwright/test', 'dictionary-en'],
   logLevel: 'warning',
   sourcemap: 'linked',
   // Bundled CommonJS packages ask for Node's own modules by require.

@@ -1,9 +1,8 @@
+import { hashtagFor } from '../draft/hashtags'
 import { linksOf } from '../draft/links'
 import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
 import { count } from '../text/count'
-import { readText } from '../text/match'
-import { stopWords } from '../text/stopwords'
 import { titleStart } from '../titles/ideas'
 import { GAP, gapsOf } from './gaps'
 import { descriptionWords } from './wording'
@@ -62,8 +61,6 @@ const HOLDS: Record<DescriptionLength, readonly DescriptionPart[]> = {
   long: DESCRIPTION_PARTS,
 }
 const MOST_HASHTAGS = 3
-/** A hashtag of more words cannot be read. */
-const MOST_WORDS = 3
 
 const tidy = (lines: readonly string[]) => lines.map(line => line.trim()).filter(Boolean)
 /** A line that ends a sentence. */
@@ -77,15 +74,9 @@ function clickable(line: string): string {
   return text
 }
 
-/** Up to three hashtags from the words of the phrases, each phrase's content words in one. */
-function hashtagsFrom({ lead, support }: DraftPhrases, language: string): string[] {
-  const stops = stopWords(language)
-  const tags = [lead, ...support].map(phrase => {
-    const content = readText(phrase, language).norms.filter(norm => !stops.has(norm))
-    return (content.length > MOST_WORDS ? content.slice(-2) : content).join('')
-  })
-  return [...new Set(tags.filter(tag => /\p{L}/u.test(tag)))].slice(0, MOST_HASHTAGS).map(tag => `#${tag}`)
-}
+/** Up to three hashtags from the phrases. */
+const hashtagsFrom = ({ lead, support }: DraftPhrases, language: string): string[] =>
+  [...new Set([lead, ...support].map(phrase => hashtagFor(phrase, language)))].filter(Boolean).slice(0, MOST_HASHTAGS)
 
 /**
  * A first draft of a description, to be edited: the lead in its first sentence, what the person gave, and marked gaps

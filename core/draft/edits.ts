@@ -59,6 +59,9 @@ function hull(before: string, after: string, offset: number): TextEdit[] {
  * to the last.
  */
 export function textEdits(before: string, after: string): TextEdit[] {
+  // Most fixes add at the end; neither text need be cut into lines then.
+  if (after.length > before.length && after.startsWith(before))
+    return [{ start: before.length, end: before.length, insert: after.slice(before.length) }]
   const [old, now] = [before.split('\n'), after.split('\n')]
   if (old.length !== now.length) return hull(before, after, 0)
   let offset = 0

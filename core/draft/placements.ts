@@ -1,5 +1,6 @@
 import { GRADES, span, type Match, type ReadPhrase, type ReadText } from '../text/match'
 import type { PlaceId, Placement } from './draft'
+import { matchHashtag } from './hashtags'
 import type { PlaceText } from './places'
 
 const RANK = Object.fromEntries(GRADES.map((grade, rank) => [grade, rank])) as Record<(typeof GRADES)[number], number>
@@ -16,7 +17,7 @@ export function placements(phrases: readonly ReadPhrase[], places: readonly Plac
     const best = new Map<PlaceId, { at: number; standing: Match }>()
     for (let at = 0; at < places.length; at++) {
       const { place, text } = places[at]!
-      const standing = match(phrase, text)
+      const standing = place === 'hashtags' ? matchHashtag(phrase, text.raw) : match(phrase, text)
       const before = best.get(place)
       if (!before) best.set(place, { at, standing })
       else if (RANK[standing.grade] < RANK[before.standing.grade]) {

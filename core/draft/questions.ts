@@ -1,4 +1,8 @@
+import type { Range as TextRange } from '../text/match'
 import { linksOf } from './links'
+
+/** Two checks ask of one text. */
+let last: { text: string; questions: readonly TextRange[] } | null = null
 
 /** A question shorter than this is a cry (“Really?”), not something to answer. */
 const LEAST_QUESTION = 9
@@ -17,7 +21,12 @@ function withoutLinks(text: string): string {
  * The sentences of a text that end in a question mark, links left out. Cut in one pass, since a text without sentence
  * ends can be long.
  */
-export function questionsOf(text: string): { start: number; end: number }[] {
+export function questionsOf(text: string): readonly TextRange[] {
+  if (last?.text !== text) last = { text, questions: findQuestions(text) }
+  return last.questions
+}
+
+function findQuestions(text: string): TextRange[] {
   let end = 0
   return withoutLinks(text)
     .split(/(?<=[.!?？\n])/u)

@@ -1,4 +1,4 @@
-import { tagCost, tagKey, tagsCost, type LimitProfile } from './limits'
+import { tagCost, tagKey, tagsCost, tidyTags, type LimitProfile } from './limits'
 
 export interface TagCandidate {
   tag: string
@@ -17,8 +17,14 @@ export interface PackedTags {
  * their best value. Chosen tags stand by falling value.
  *
  * @param lead '' when there is none; it is packed whatever its value, if it fits at all.
+ * @param pinned tags that stay whatever their value, in their order after the lead, as far as they fit.
  */
-export function packTags(candidates: readonly TagCandidate[], lead: string, profile: LimitProfile): PackedTags {
+export function packTags(
+  candidates: readonly TagCandidate[],
+  lead: string,
+  profile: LimitProfile,
+  pinned: readonly string[] = [],
+): PackedTags {
   const { limit, separator } = profile.tags
   const best = new Map<string, TagCandidate>()
   for (const each of candidates) {
@@ -27,10 +33,14 @@ export function packTags(candidates: readonly TagCandidate[], lead: string, prof
     if (key && (!before || before.value < each.value))
       best.set(key, { tag: each.tag.trim().replace(/\s+/gu, ' '), value: each.value })
   }
-  const leadKey = tagKey(lead)
-  const first = leadKey && tagCost(lead.trim(), profile) <= limit ? [lead.trim().replace(/\s+/gu, ' ')] : []
-  const leadValue = first.length ? (best.get(leadKey)?.value ?? 0) : 0
-  best.delete(leadKey)
+  const first: string[] = []
+  let firstValue = 0
+  for (const tag of tidyTags([lead, ...pinned])) {
+    if (tagsCost([...first, tag], profile) > limit) continue
+    first.push(tag)
+    firstValue += best.get(tagKey(tag))?.value ?? 0
+  }
+  for (const tag of [lead, ...pinned]) best.delete(tagKey(tag))
   const items = [...best.values()].filter(item => item.value > 0)
   // Every tag after another pays for its comma; without a lead the first one gets that back.
   const room = Math.max(0, limit - tagsCost(first, profile) + (first.length ? 0 : separator))
@@ -57,6 +67,6 @@ export function packTags(candidates: readonly TagCandidate[], lead: string, prof
     tags,
     used: tagsCost(tags, profile),
     limit,
-    value: leadValue + chosen.reduce((sum, item) => sum + item.value, 0),
+    value: firstValue + chosen.reduce((sum, item) => sum + item.value, 0),
   }
 }

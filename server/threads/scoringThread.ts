@@ -9,10 +9,13 @@ import { fixed, type Draft, type DraftPhrases } from '../../core/draft/draft'
 import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
+import { coverEverything } from '../../core/draft/cover'
 import { scoreDraft } from '../../core/draft/score'
+import { misspeltPhrases } from '../../core/tags/misspell'
 import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
 import { titleIdeas, type IdeasQuestion } from '../../core/titles/ideas'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
+import { dictionaryOf } from './dictionary'
 
 /** The texts of a brief with what is known around them. */
 export interface BriefToScore {
@@ -47,6 +50,13 @@ const thread = {
         fixes: check.fixes.map(fix => ({ ...fix, value: fixed(draft, fix) })),
       })),
     }
+  },
+  cover: (...question: Parameters<typeof coverEverything>) => coverEverything(...question),
+  /** Misspellings of phrases; words of the dictionary and those given are never taken for one. */
+  async misspelt(phrases: string[], language: string, words: string[]) {
+    const isCorrect = await dictionaryOf(language)
+    const given = new Set(words)
+    return misspeltPhrases(phrases, language, word => given.has(word) || isCorrect(word))
   },
   measure: (question: MeasureQuestion) => measureTitles(question),
   ideas: (question: IdeasQuestion) => titleIdeas(question),

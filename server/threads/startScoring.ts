@@ -1,3 +1,5 @@
+import type { Cover, coverEverything } from '../../core/draft/cover'
+import type { MisspeltPhrase } from '../../core/tags/misspell'
 import type { Score, scoreDraft } from '../../core/draft/score'
 import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
@@ -8,6 +10,8 @@ import type { BriefToScore, ScoringThread } from './scoringThread'
 export interface Scoring {
   /** @throws ThreadLate when a text takes longer than a person would wait. */
   score: (...question: Parameters<typeof scoreDraft>) => Promise<Score>
+  cover: (...question: Parameters<typeof coverEverything>) => Promise<Cover>
+  misspelt: (phrases: string[], language: string, words: string[]) => Promise<MisspeltPhrase[]>
   measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
   percents: (list: BriefToScore[]) => Promise<(number | null)[]>
@@ -24,6 +28,8 @@ export function startScoring(entry: string): Scoring {
   })
   return {
     score: (...question) => thread.ask(remote => remote.score(...question), LONGEST),
+    cover: (...question) => thread.ask(remote => remote.cover(...question), LONGEST),
+    misspelt: (...question) => thread.ask(remote => remote.misspelt(...question), LONGEST),
     measure: question => thread.ask(remote => remote.measure(question), LONGEST),
     ideas: question => thread.ask(remote => remote.ideas(question), LONGEST),
     percents: list => (list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([])),

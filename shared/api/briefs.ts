@@ -54,6 +54,8 @@ export const briefCalls = {
     body: z.object({
       candidates: z.array(z.object({ tag: z.string().min(1).max(600), value: z.number().min(0) })).max(2000),
       lead: z.string().max(600).default(''),
+      /** Tags that stay, whatever their value. */
+      pinned: z.array(z.string().max(600)).max(200).default([]),
       profile: z.union([z.string(), limitProfileSchema]).default('video-site'),
     }),
     answer: type<PackedTags>(),

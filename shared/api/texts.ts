@@ -4,7 +4,9 @@ import { languageInput, regionInput } from '../../core/text/inputs'
 import type { TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle } from '../../core/titles/measure'
 import type { DraftContext } from '../../core/draft/context'
-import { draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
+import type { Cover } from '../../core/draft/cover'
+import type { HashtagSuggestion, TagSuggestion } from '../../core/tags/suggest'
+import { draftContextSchema, draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
 import type { DraftChance } from '../draftChances'
 import { call, type } from './call'
 import { workspaceInput } from './inputs'
@@ -15,6 +17,14 @@ const titleQuestion = z.object({
   region: regionInput,
   language: languageInput,
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
+})
+
+const suggestQuestion = z.object({
+  draft: draftSchema,
+  phrases: draftPhrasesSchema,
+  region: regionInput,
+  language: languageInput,
+  workspace: workspaceInput,
 })
 
 /** What is composed for a video's texts, and what they do. */
@@ -28,6 +38,27 @@ export const textCalls = {
       workspace: workspaceInput,
     }),
     answer: type<{ rows: DraftChance[] }>(),
+  }),
+  'POST /api/draft/cover': call({
+    body: z.object({
+      draft: draftSchema,
+      phrases: draftPhrasesSchema,
+      ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
+      language: languageInput,
+      context: draftContextSchema.optional(),
+    }),
+    answer: type<Cover>(),
+  }),
+  'POST /api/tags/suggest': call({
+    body: suggestQuestion.extend({
+      /** Also those held back, after the others. */
+      all: z.boolean().default(false),
+    }),
+    answer: type<{ suggestions: TagSuggestion[]; heldBack: number; current: TagSuggestion[] }>(),
+  }),
+  'POST /api/hashtags/suggest': call({
+    body: suggestQuestion,
+    answer: type<{ suggestions: HashtagSuggestion[] }>(),
   }),
   'POST /api/draft/context': call({
     body: z.object({

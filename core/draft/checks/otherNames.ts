@@ -1,13 +1,21 @@
 import { readPhrase, type ReadText } from '../../text/match'
 import { defineCheck, met, notApplicable, partly, type CheckInput } from '../check'
 
+/** The channels looked at last, each with its name as words: a page stays while its draft is typed. */
+let last: { page: unknown; language: string; channels: { channel: string; norms: string[] }[] } | null = null
+
 /** Names of other channels on the page, as words side by side; those that are words of the subject are left out. */
 function namesOf({ context: { page, ownName }, lead, support, language }: CheckInput): Map<string, string> {
+  if (last?.page !== page || last.language !== language)
+    last = {
+      page,
+      language,
+      channels: page.map(({ channel }) => ({ channel, norms: readPhrase(channel, language).norms })),
+    }
   const subject = new Set([lead, ...support].flatMap(phrase => phrase?.norms ?? []))
   const own = readPhrase(ownName, language).norms.join(' ')
   const names = new Map<string, string>()
-  for (const { channel } of page) {
-    const { norms } = readPhrase(channel, language)
+  for (const { channel, norms } of last.channels) {
     const name = norms.join(' ')
     if (name && name !== own && !norms.every(norm => subject.has(norm))) names.set(name, channel)
   }
@@ -33,8 +41,11 @@ export const otherNames = defineCheck({
       for (const [name, channel] of names) if (line.includes(` ${name} `)) return channel
       return null
     }
-    const tags = at('tags').filter(tag => nameIn(tag.text) !== null)
     const title = at('title')[0]
+    // One look through all of them is enough where nobody is named.
+    const all = [...at('tags'), ...(title ? [title] : [])].map(each => each.text.norms.join(' ')).join(' | ')
+    const isNamed = [...names.keys()].some(name => all.includes(name))
+    const tags = isNamed ? at('tags').filter(tag => nameIn(tag.text) !== null) : []
     const inTitle = title && nameIn(title.text)
     if (!tags.length && !inTitle) return met('No name of a channel on the page.')
     const said = [

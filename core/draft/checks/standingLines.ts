@@ -24,8 +24,8 @@ export const standingLines = defineCheck({
     const wanted = standing.filter(block => block.trim())
     if (!wanted.length) return notApplicable('No block of this workspace is marked as standing.')
     const text = draft.description!
-    const there = flat(text)
-    const absent = wanted.filter(block => !there.includes(flat(block)))
+    let there: string | undefined
+    const absent = wanted.filter(block => !text.includes(block.trim()) && !(there ??= flat(text)).includes(flat(block)))
     if (!absent.length) return met(`${counted(wanted.length, 'standing block')} in place.`)
     const said = `${counted(absent.length, 'standing block')} missing.`
     const value = [text.trimEnd(), ...absent.map(block => block.trim())].filter(Boolean).join('\n\n')

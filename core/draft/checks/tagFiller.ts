@@ -30,10 +30,12 @@ export const tagFiller = defineCheck({
     const { draft, language, at } = input
     const tags = draft.tags!
     const keeps = keepsFiller(input)
+    const stops = stopWords(language)
     let several = 0
     const filled = at('tags').flatMap(({ text }, item) => {
       if (text.norms.length < 2) return []
       several++
+      if (!text.norms.some(norm => stops.has(norm))) return []
       const bare = keeps(tagKey(text.raw)) ? text.raw : withoutFiller(text.raw, language)
       return bare === text.raw ? [] : [{ item, bare }]
     })

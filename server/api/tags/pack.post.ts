@@ -3,6 +3,6 @@ import { route } from '../../http/route'
 import { profileOf } from '../../http/scoring'
 
 export default route('POST /api/tags/pack', async (event, _runtime, { body }) => {
-  const { candidates, lead, profile } = body
-  return packTags(candidates, lead, profileOf(profile))
+  const { candidates, lead, profile, pinned } = body
+  return packTags(candidates, lead, profileOf(profile), pinned)
 })

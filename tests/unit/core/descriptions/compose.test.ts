@@ -35,9 +35,9 @@ test('the lead stands in the first sentence, what was given in its place, and li
   expect(linksOf(description)).toHaveLength(2)
   expect(chaptersOf(description)).toHaveLength(3)
   expect(hashtagsOf(description).map(tag => tag.text)).toEqual([
-    '#indexrearderailleur',
-    '#rearderailleurshifting',
-    '#derailleurhanger',
+    '#indexRearDerailleur',
+    '#rearDerailleurShifting',
+    '#derailleurHanger',
   ])
   expect(gaps).toBe(0)
 })
@@ -73,7 +73,7 @@ test('other languages have their own sentences, or none of ours', () => {
   const german = compose({ phrases: { lead: 'fahrradkette wechseln', support: [] }, language: 'de', length: 'long' })
   expect(german.description).toContain('Schritt für Schritt: […]')
   const swedish = compose({ phrases: { lead: 'byta kedja', support: ['olja kedja'] }, language: 'sv', length: 'long' })
-  expect(swedish.description).toBe('Byta kedja: […]\n\nOlja kedja: […]\n\n#bytakedja #oljakedja')
+  expect(swedish.description).toBe('Byta kedja: […]\n\nOlja kedja: […]\n\n#bytaKedja #oljaKedja')
   expect(compose({ phrases: { lead: ' ', support: ['x'] } })).toEqual({ description: '', gaps: 0 })
 })
 

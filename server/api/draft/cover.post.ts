@@ -1,0 +1,9 @@
+import { DEFAULT_PROFILE } from '../../../core/draft/limits'
+import { route } from '../../http/route'
+import { ruleSetOf } from '../../http/scoring'
+
+/** The edits that put every phrase where the rule set asks for it. */
+export default route('POST /api/draft/cover', (event, { scoring }, { body }) => {
+  const { draft, phrases, ruleSet, language, context } = body
+  return scoring.cover(draft, phrases, ruleSetOf(ruleSet), DEFAULT_PROFILE, language, context)
+})

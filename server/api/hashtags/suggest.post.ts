@@ -1,0 +1,7 @@
+import { hashtagSuggestions } from '../../desk/tagSuggestions'
+import { route } from '../../http/route'
+
+/** Hashtags from the phrases and from page one of the lead. */
+export default route('POST /api/hashtags/suggest', (event, runtime, { body }) => ({
+  suggestions: hashtagSuggestions(runtime, { ...body, region: body.region ?? '' }),
+}))
