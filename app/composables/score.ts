@@ -1,15 +1,20 @@
 import * as Comlink from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
+import type { Cover } from '../../core/draft/cover'
+import type { DraftContext } from '../../core/draft/context'
+import type { Draft, Fix } from '../../core/draft/draft'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { RULE_SETS } from '../../core/draft/ruleset'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
+import type { Score } from '../../core/draft/score'
 import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
 
-const configurationOf = ({ tray, ruleSet, language }: BriefFields): ScoreConfiguration => ({
+const configurationOf = ({ tray, ruleSet, language }: BriefFields, context: DraftContext): ScoreConfiguration => ({
   ruleSet: RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!,
   profile: DEFAULT_PROFILE,
   phrases: { lead: tray.lead ?? '', support: [...tray.support] },
   language,
+  context,
 })
 
 /**
@@ -17,7 +22,7 @@ const configurationOf = ({ tray, ruleSet, language }: BriefFields): ScoreConfigu
  * way; what was typed meanwhile is asked in the next frame. Answers carry the revision they were asked
  * for: one of another brief, or older than what is shown, is dropped.
  */
-export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>) {
+export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>, context: Ref<DraftContext>) {
   const worker = new Worker(new URL('../workers/score.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<ScoreWorker>(worker)
   const scored = shallowRef<Scored | null>(null)
@@ -44,7 +49,7 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     const of = id.value
     try {
       const given = toRaw(fields.value)
-      const configuration = configurationOf(given)
+      const configuration = configurationOf(given, toRaw(context.value))
       const key = JSON.stringify(configuration)
       if (key !== configured) {
         await remote.configure(configuration)
@@ -65,9 +70,20 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     scored.value = null
   })
   watch(fields, () => void run(), { deep: true, immediate: true })
+  watch(context, () => void run())
   onBeforeUnmount(() => {
     gone = true
     worker.terminate()
   })
-  return { scored: computed(() => scored.value), problem }
+  return {
+    scored: computed(() => scored.value),
+    problem,
+    /** What a change would bring. */
+    gainOf: (fix: Fix): Promise<number> => remote.gain(draftOf(toRaw(fields.value!)), fix),
+    /** The score of another text, such as an earlier version, by the brief's rules. */
+    scoreOf: (draft: Draft): Promise<Score> => remote.scoreOf(draft),
+    cover: (): Promise<Cover> => remote.cover(draftOf(toRaw(fields.value!))),
+    /** Percent of the brief's rule set for other texts, such as those of rivals. */
+    percents: (drafts: Draft[]): Promise<(number | null)[]> => remote.percents(drafts),
+  }
 }

@@ -18,15 +18,21 @@ const tray = useTray()
 const library = useLibrary()
 const notices = useNotices()
 const fields = computed(() => brief.fields)
-const { scored, problem } = useScore(
+const context = useDraftContext(computed(() => brief.brief))
+const { scored, problem, gainOf, scoreOf, cover, percents } = useScore(
   computed(() => brief.brief?.id ?? null),
   fields,
+  context,
 )
-/** What lies beside the writing: what it earns, other titles, or a first draft of the description. */
+/** What lies beside the writing: what it earns, how it is seen, and what can be brought in. */
 const SIDES = [
   { side: 'points', title: 'Points' },
+  { side: 'seen', title: 'Seen' },
   { side: 'bench', title: 'Bench' },
+  { side: 'tags', title: 'Tags' },
+  { side: 'blocks', title: 'Blocks' },
   { side: 'compose', title: 'Compose' },
+  { side: 'versions', title: 'Versions' },
 ] as const
 const route = useRoute()
 const address = useAddress()
@@ -182,11 +188,21 @@ function restore(field: BriefField, value: unknown) {
           >
         </v-btn-toggle>
         <LazyDeskTitleBench v-if="side === 'bench'" />
+        <LazyDeskSeen v-else-if="side === 'seen'" :key="brief.brief!.id" :percents="percents" />
+        <LazyDeskTagsSide v-else-if="side === 'tags'" :key="brief.brief!.id" />
+        <LazyDeskBlocks v-else-if="side === 'blocks'" :key="brief.brief!.id" />
+        <LazyDeskVersions
+          v-else-if="side === 'versions'"
+          :key="brief.brief!.id"
+          :score="scored?.score ?? null"
+          :score-of="scoreOf"
+        />
         <LazyDeskDescriptionCompose v-else-if="side === 'compose'" :key="brief.brief!.id" />
         <DeskLedger
           v-else
           :score="scored?.score ?? null"
           :problem="problem"
+          :cover="cover"
           :rule-set="fields.ruleSet"
           @update:rule-set="brief.set('ruleSet', $event)"
           @fix="apply"
@@ -200,6 +216,7 @@ function restore(field: BriefField, value: unknown) {
         :chances="chances"
         :placements="scored?.score.placements ?? []"
         :insertions="scored?.insertions ?? {}"
+        :gain-of="gainOf"
         @show="showPlacement"
         @insert="apply"
       />
@@ -212,14 +229,11 @@ function restore(field: BriefField, value: unknown) {
 <style scoped>
 .desk {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(322px, 0.62fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 0.95fr);
   grid-template-rows: minmax(0, 1fr) auto;
   gap: 12px 14px;
   flex: 1;
   min-height: 0;
-}
-.desk:is(.bench, .compose) {
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
 }
 .side {
   display: flex;

@@ -140,6 +140,23 @@ export const useBrief = defineStore('brief', () => {
     notices.show(text, { undo: () => takeBack(step) })
   }
 
+  /** Changes several fields in one go, with one way back. */
+  function changeAll(text: string, values: Partial<BriefFields>) {
+    if (!brief.value) return
+    const { id, fields } = brief.value
+    const topic = fields.topic || 'Untitled'
+    const steps = (Object.keys(values) as BriefField[])
+      .filter(field => !same(fields[field], values[field]))
+      .map(field => ({ id, topic, field, before: plain(fields[field]), after: plain(values[field]!) }))
+    for (const { field, after } of steps) set(field, after, true)
+    if (!steps.length || access.reads) return
+    notices.show(text, {
+      undo: async () => {
+        for (const step of steps) await takeBack(step)
+      },
+    })
+  }
+
   /**
    * Applies a ready-made change to the field it was worked out for, with a way back.
    * @param base the field as it was then: where it is another one by now, offsets would be wrong, and nothing is
@@ -324,6 +341,7 @@ export const useBrief = defineStore('brief', () => {
     load,
     set,
     change,
+    changeAll,
     edit,
     settle,
     flush,

@@ -1,5 +1,7 @@
 import * as Comlink from 'comlink'
-import { PLACES, type Draft, type DraftPhrases, type Fix } from '../../core/draft/draft'
+import { coverEverything, type Cover } from '../../core/draft/cover'
+import { NO_CONTEXT, type DraftContext } from '../../core/draft/context'
+import { fixed, PLACES, type Draft, type DraftPhrases, type Fix } from '../../core/draft/draft'
 import { soundFixes, withHelpfulFixes } from '../../core/draft/helpful'
 import { insertionFor, insertionKey } from '../../core/draft/insertions'
 import { DEFAULT_PROFILE, type LimitProfile } from '../../core/draft/limits'
@@ -13,6 +15,7 @@ export interface ScoreConfiguration {
   profile: LimitProfile
   phrases: DraftPhrases
   language: string
+  context: DraftContext
 }
 
 /** The score of a draft. `rev` is the draft's, as it was asked. */
@@ -34,6 +37,7 @@ let configuration: ScoreConfiguration = {
   profile: DEFAULT_PROFILE,
   phrases: { lead: '', support: [] },
   language: 'en',
+  context: NO_CONTEXT,
 }
 
 function insertionsOf(draft: Draft, score: Score, list: readonly string[]): Record<string, Fix> {
@@ -59,17 +63,38 @@ const worker = {
   },
   /** The score of a draft with all that the Desk shows of it; typing never waits for it. */
   score({ rev, draft }: { rev: number; draft: Draft }): Scored {
-    const { ruleSet, profile, phrases, language } = configuration
+    const { ruleSet, profile, phrases, language, context } = configuration
     const list = [...(phrases.lead ? [phrases.lead] : []), ...phrases.support]
-    const score = scoreDraft(draft, phrases, ruleSet, profile, language)
+    const score = scoreDraft(draft, phrases, ruleSet, profile, language, context)
     return {
       rev,
       draft,
-      score: withHelpfulFixes(score, draft, phrases, ruleSet, profile, language),
+      score: withHelpfulFixes(score, draft, phrases, ruleSet, profile, language, context),
       title: underlines(draft.title ?? '', list, language),
       description: underlines(draft.description ?? '', list, language),
       insertions: insertionsOf(draft, score, list),
     }
+  },
+  /** The score of another text by the same rules. */
+  scoreOf(draft: Draft): Score {
+    const { ruleSet, profile, phrases, language, context } = configuration
+    return scoreDraft(draft, phrases, ruleSet, profile, language, context)
+  },
+  /** What a change of a draft brings under the rule set. */
+  gain(draft: Draft, fix: Fix): number {
+    const { ruleSet, profile, phrases, language, context } = configuration
+    const points = (of: Draft) => scoreDraft(of, phrases, ruleSet, profile, language, context).points
+    return points({ ...draft, [fix.field]: fixed(draft, fix) }) - points(draft)
+  },
+  /** The edits that put every phrase where the rule set asks for it. */
+  cover(draft: Draft): Cover {
+    const { ruleSet, profile, phrases, language, context } = configuration
+    return coverEverything(draft, phrases, ruleSet, profile, language, context)
+  },
+  /** Percent of the rule set that each of some drafts would earn; `null` where none can be told. */
+  percents(drafts: Draft[]): (number | null)[] {
+    const { ruleSet, profile, phrases, language } = configuration
+    return drafts.map(draft => scoreDraft(draft, phrases, ruleSet, profile, language).percent)
   },
 }
 export type ScoreWorker = typeof worker

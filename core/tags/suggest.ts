@@ -56,6 +56,8 @@ export interface TagSuggestion extends TagFigures {
   cost: number
   /** What the packer weighs it by. */
   value: number
+  /** Held back: it has nothing to do with the video, or is another channel's name. */
+  held: boolean
 }
 
 export interface SuggestQuestion {
@@ -122,7 +124,7 @@ function tagReader({ draft, phrases, language, profile, figures, pools }: Sugges
       (known.chance ?? EVEN) *
       (isSupported === false ? UNSUPPORTED : 1) *
       (kind === 'misspelling' ? MISSPELT : 1)
-    return { tag, kind, reasons, ...known, supported: isSupported, cost: tagCost(tag, profile), value }
+    return { tag, kind, reasons, ...known, supported: isSupported, cost: tagCost(tag, profile), value, held: false }
   }
 }
 
@@ -177,11 +179,11 @@ export function suggestTags(question: SuggestQuestion): {
   const ownKey = tagKey(pools.ownName)
   const names = all.filter(each => each.kind === 'name' && each.tag !== ownKey)
   for (const name of names) name.reasons.push('Another channel’s name: sites forbid it in tags.')
-  const order = (a: TagSuggestion, b: TagSuggestion) => b.value - a.value || (a.tag < b.tag ? -1 : 1)
-  const free = all.filter(each => !names.includes(each))
+  for (const each of all) each.held = names.includes(each) || !shares(each)
+  all.sort((a, b) => b.value - a.value || (a.tag < b.tag ? -1 : 1))
   return {
-    suggestions: free.filter(each => shares(each)).sort(order),
-    held: [...free.filter(each => !shares(each)), ...names].sort(order),
+    suggestions: all.filter(each => !each.held),
+    held: all.filter(each => each.held),
     current: (draft.tags ?? []).map(tag => read(tag, [])),
   }
 }

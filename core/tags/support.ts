@@ -5,12 +5,12 @@ import { readPhrase, type ReadPhrase, type ReadText } from '../text/match'
 const LONG_WORD = 8
 /** Shorter words differ too easily by one letter to be taken for misspellings. */
 const SHORT_WORD = 5
-/** This part of a tag's content words must be there. */
-const LEAST = 0.5
+/** More than this part of a tag's content words must be there: “bike hire” is not about any bike. */
+const HALF = 0.5
 
 /**
- * Tells of tags whether texts and phrases bear them out: at least half of a tag's content words stand there, or are
- * misspellings of words of the title or the phrases. `null` where there is nothing to compare with.
+ * Tells of tags whether texts and phrases bear them out: more than half of a tag's content words stand there, or
+ * are misspellings of words of the title or the phrases. `null` where there is nothing to compare with.
  *
  * @param title @param texts all of them, the title too. @param language BCP 47.
  */
@@ -37,6 +37,6 @@ export function tagSupport(
     const borne = read.norms.filter(
       (norm, i) => content.has(read.stems[i]!) && (stems.has(read.stems[i]!) || misspells(norm)),
     ).length
-    return borne / read.content.length >= LEAST
+    return borne / read.content.length > HALF
   }
 }

@@ -46,7 +46,10 @@ export interface ItemTable<Of extends Kinds> {
   touched?: (owner: string, at: number) => void
 }
 
-/** Things of which an owner has many, saved one by one. Every method that writes is one transaction, on disk when it returns. */
+/**
+ * Things of which an owner has many, saved one by one. Every method that writes is one transaction, on disk when it
+ * returns.
+ */
 export function itemStore<Of extends Kinds>(db: Db, given: ItemTable<Of>, now: () => number = Date.now) {
   const { table, owner, kinds, touched = () => undefined } = given
   const ROW = `SELECT id, ${owner} AS owner, kind, position, revision, value, created_at, saved_at, deleted_at FROM ${table}`

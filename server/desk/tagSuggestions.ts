@@ -12,12 +12,15 @@ import {
   type TagFigures,
   type TagPools,
 } from '../../core/tags/suggest'
+import { primaryLanguage } from '../../core/text/stems'
 import { words } from '../../core/text/words'
 import { phrasesQuerySchema } from '../../shared/phrases'
 import type { VideoRow } from '../data/videos'
+import { fetchMissingVolumes } from '../demand/lookUp'
 import { chanceFor } from '../demand/rows'
 import { answerWords } from '../rivals/pageWords'
 import type { Runtime } from '../runtime'
+import type { MayAsk } from '../services/contract'
 
 export interface TagQuestion {
   draft: Draft
@@ -28,7 +31,11 @@ export interface TagQuestion {
   workspace: string
 }
 
-type Stores = Pick<Runtime, 'phrases' | 'results' | 'videos' | 'workspaces' | 'search' | 'scoring'>
+type Stores = Pick<
+  Runtime,
+  'phrases' | 'results' | 'videos' | 'workspaces' | 'search' | 'scoring' | 'services' | 'asked'
+> &
+  MayAsk
 
 /** So many are looked up before other requests get their turn. */
 const AT_A_TIME = 20
@@ -36,12 +43,15 @@ const AT_A_TIME = 20
 const MOST_RELATED = 60
 const MOST_OWN_VIDEOS = 100
 const MOST_PAGE_TAGS = 40
-/** Made-up misspellings shown; those that are searched for are all shown. */
+/** Misspellings shown: of those people type, and of those made up by rule. */
+const MOST_OBSERVED = 12
 const MOST_MADE_UP = 5
 /** Related phrases that are looked for misspelt. */
 const MOST_MISSPELT = 20
+/** Misspellings whose searches are asked for. */
+const MOST_ASKED = 200
 
-/** Suggestions for a draft's tags, from what is kept. */
+/** Suggestions for a draft's tags. From what is kept, but for searches of likely misspellings, which are asked for. */
 export async function tagSuggestions(stores: Stores, question: TagQuestion) {
   const { draft, phrases: tray, region, language, workspace } = question
   const list = [tray.lead, ...tray.support].filter(phrase => phrase.trim())
@@ -146,29 +156,39 @@ export function ownTags(videos: readonly Pick<VideoRow, 'tags' | 'views' | 'publ
 
 /** Misspellings of the phrases: those that people search for first, then the likeliest by rule. */
 async function misspelt(
-  { phrases, scoring }: Stores,
+  stores: Stores,
   { region, language }: TagQuestion,
   list: readonly string[],
   related: readonly string[],
 ): Promise<TagPools['misspelt']> {
   if (!list.length) return []
-  const known = new Set([...list, ...related].flatMap(phrase => words(phrase, language).map(word => word.form)))
+  const { phrases, scoring } = stores
+  // Where no dictionary ships, what most people search for is taken to be spelt right.
+  const spelt = primaryLanguage(language) === 'en' ? [] : related.flatMap(phrase => words(phrase, language))
+  const known = [...new Set(spelt.map(word => word.form))]
   // What nobody is known to misspell in one phrase they may in another that holds the word.
-  const found = await scoring.misspelt([...new Set([...list, ...related.slice(0, MOST_MISSPELT)])], language, [
-    ...known,
-  ])
+  const of = [...new Set([...list, ...related.slice(0, MOST_MISSPELT)])]
+  const found = await scoring.misspelt(of, language, known)
+  // Which of them people type the services know, and are asked once.
+  await fetchMissingVolumes(
+    stores,
+    found.slice(0, MOST_ASKED).map(each => each.phrase),
+    region,
+    language,
+  )
   let looked = 0
-  const observed: { tag: string; of: string; observed: boolean }[] = []
+  const observed: { tag: string; of: string; observed: boolean; volume: number }[] = []
   const madeUp: { tag: string; of: string; observed: boolean }[] = []
   for (const { phrase, of } of found) {
     if (++looked % AT_A_TIME === 0) await nextTurn()
     const volume = phrases.known(phrase, region, language)?.volume ?? null
-    if (volume !== null) observed.push({ tag: phrase, of, observed: true })
+    if (volume) observed.push({ tag: phrase, of, observed: true, volume })
     // One of each phrase of the tray is enough.
     else if (list.includes(of) && !madeUp.some(each => each.of === of))
       madeUp.push({ tag: phrase, of, observed: false })
   }
-  return [...observed, ...madeUp.slice(0, MOST_MADE_UP)]
+  observed.sort((a, b) => b.volume - a.volume)
+  return [...observed.slice(0, MOST_OBSERVED), ...madeUp.slice(0, MOST_MADE_UP)]
 }
 
 /** Suggestions for a draft's hashtags. */

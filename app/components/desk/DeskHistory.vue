@@ -9,6 +9,8 @@ const field = defineModel<BriefField | null>({ required: true })
 const props = defineProps<{ briefId: string }>()
 const emit = defineEmits<{ restore: [field: BriefField, value: unknown] }>()
 const entries = ref<HistoryEntry[]>([])
+/** Whether each version is shown as what it changed of the one before. */
+const changes = ref(false)
 const problem = ref('')
 
 watch(
@@ -46,6 +48,14 @@ function restore(entry: HistoryEntry) {
       <v-card-text>
         <p v-if="problem" role="alert">{{ problem }}</p>
         <p v-else-if="!entries.length" class="muted">No earlier versions yet.</p>
+        <v-switch
+          v-if="entries.length > 1"
+          v-model="changes"
+          label="Show what each changed"
+          hide-details
+          density="compact"
+          data-test="history-changes"
+        />
         <article v-for="(entry, i) in entries" :key="entry.id">
           <header>
             <span class="muted small"
@@ -53,7 +63,12 @@ function restore(entry: HistoryEntry) {
               }}{{ i === 0 ? ' (now)' : '' }}</span
             ><v-btn v-if="i > 0" size="small" variant="outlined" @click="restore(entry)">Restore</v-btn>
           </header>
-          <pre>{{ shownValue(entry.field, entry.value) }}</pre>
+          <DeskDifference
+            v-if="changes && entries[i + 1]"
+            :before="shownValue(entry.field, entries[i + 1]!.value)"
+            :after="shownValue(entry.field, entry.value)"
+          />
+          <pre v-else>{{ shownValue(entry.field, entry.value) }}</pre>
         </article>
       </v-card-text>
       <v-card-actions><v-spacer /><v-btn @click="field = null">Close</v-btn></v-card-actions>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Cover } from '../../../core/draft/cover'
 import type { Question } from '../../../core/draft/check'
 import type { FieldRange, Fix } from '../../../core/draft/draft'
 import { RULE_SETS } from '../../../core/draft/ruleset'
-import type { CheckResult, Score } from '../../../core/draft/score'
+import type { Score } from '../../../core/draft/score'
+import { leftOf as left, pointsText as figure, STATE_NAMES as STATES } from '~/composables/points'
 
-const props = defineProps<{ score: Score | null; problem: string }>()
+const props = defineProps<{ score: Score | null; problem: string; cover: () => Promise<Cover> }>()
 const ruleSet = defineModel<string>('ruleSet', { required: true })
 const emit = defineEmits<{ fix: [fix: Fix]; show: [range: FieldRange] }>()
 
@@ -15,9 +17,6 @@ const QUESTIONS: { id: Question; name: string; asks: string }[] = [
   { id: 'kept', name: 'Kept', asks: 'Does it promise what the video delivers?' },
   { id: 'sound', name: 'Sound', asks: 'Are limits and form right?' },
 ]
-const STATES = { 'met': 'met', 'partly': 'partly met', 'missing': 'missing', 'n/a': 'does not apply' }
-const left = (check: CheckResult) => check.outOf - check.points
-const figure = (points: number) => (points < 10 ? points.toFixed(1).replace(/\.0$/u, '') : String(Math.round(points)))
 const groups = computed(() =>
   QUESTIONS.map(question => {
     const all = (props.score?.checks ?? []).filter(check => check.question === question.id)
@@ -37,18 +36,6 @@ const needLead = computed(() =>
   (props.score?.checks ?? []).filter(check => check.lacks === 'lead').reduce((total, check) => total + check.weight, 0),
 )
 const set = computed(() => RULE_SETS.find(each => each.id === ruleSet.value) ?? RULE_SETS[0]!)
-/** So many of the best steps stand on top, once there are more to choose from. */
-const BEST = 3
-/** What brings most next: for each check its best fix, or what is left of it where nothing is ready-made. */
-const best = computed(() =>
-  (props.score?.checks ?? [])
-    .filter(check => left(check) > 0.05)
-    .map(check => {
-      const fix = [...check.fixes].sort((a, b) => (b.gain ?? 0) - (a.gain ?? 0))[0]
-      return { check, fix, brings: fix?.gain ?? left(check) }
-    })
-    .sort((a, b) => b.brings - a.brings),
-)
 const open = computed(() => (props.score?.checks ?? []).filter(check => left(check) > 0.05))
 </script>
 
@@ -90,19 +77,7 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
       <p v-if="score && !open.length && !needLead" class="done">
         All points of this rule set are earned. You can stop here.
       </p>
-      <section v-if="best.length > BEST" aria-label="Best next" data-test="best-next">
-        <h2><span>Best next</span></h2>
-        <ul>
-          <li v-for="{ check, fix, brings } in best.slice(0, BEST)" :key="check.id">
-            <DeskShape class="shape" :state="check.state" :label="STATES[check.state]" />
-            <div>
-              <p class="name" :title="check.message">{{ check.title }}</p>
-              <button v-if="fix" class="fix small" @click="emit('fix', fix)">{{ fix.label }}</button>
-            </div>
-            <span class="figure small points">+{{ figure(brings) }}</span>
-          </li>
-        </ul>
-      </section>
+      <DeskBestNext v-else-if="score" :score="score" :cover="cover" @fix="emit('fix', $event)" />
       <section v-for="group in groups" :key="group.id">
         <h2>
           <span :title="group.asks">{{ group.name }}</span> <span class="asks small muted">{{ group.asks }}</span><span

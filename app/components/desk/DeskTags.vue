@@ -109,8 +109,8 @@ defineExpose({ show })
             )
           "
         >
-          {{ tag }}<span class="cost figure">{{ tagCost(tag, profile) }}</span
-          ><button
+          {{ tag
+          }}<button
             class="plain"
             :aria-label="`Remove ${tag}`"
             @click="
@@ -183,10 +183,6 @@ defineExpose({ show })
   border-style: dashed;
   border-color: var(--plum);
   text-decoration: line-through;
-}
-.cost {
-  font-size: 10px;
-  color: var(--muted);
 }
 input {
   flex: 1 1 200px;

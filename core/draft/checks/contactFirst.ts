@@ -5,7 +5,8 @@ import { linksOf } from '../links'
 import { firstLineOf } from '../places'
 import { wholeNumber } from '../settings'
 
-const REACH = /[\p{L}\p{N}._-]+@[\p{L}\p{N}-]+\.\p{L}{2,}|(?:\+|\b0)[\d()\s/-]{6,}\d/gu
+const REACH =
+  /(?<![\p{L}\p{N}._-])[\p{L}\p{N}._-]{1,64}@[\p{L}\p{N}-]{1,63}\.\p{L}{2,24}|(?:\+|\b0)(?:[()\s/-]{0,2}\d){6,20}/gu
 
 /** For searchers who want to hire somebody: how to reach them stands near the top. */
 export const contactFirst = defineCheck({

@@ -4,6 +4,8 @@ import { workspaceOf } from '../../http/workspaceOf'
 
 /** What is known around a draft: its neighbours on the page, searches of its tags, standing blocks. */
 export default route('POST /api/draft/context', (event, runtime, { body }) => {
+  // Whoever opens the Desk asks for tags next: what that needs is read meanwhile.
+  void runtime.scoring.misspelt([], body.language, []).catch(() => undefined)
   const { lead, title, tags, town, region, language, workspace } = body
   return {
     context: draftContext(runtime, {

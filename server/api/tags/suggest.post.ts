@@ -1,9 +1,11 @@
 import { tagSuggestions } from '../../desk/tagSuggestions'
+import { askable } from '../../http/askable'
 import { route } from '../../http/route'
 import { workspaceOf } from '../../http/workspaceOf'
 
-/** Tags for a draft, each with its reasons; nothing is asked of a service. */
-export default route('POST /api/tags/suggest', async (event, runtime, { body }) => {
+/** Tags for a draft, each with its reasons. */
+export default route('POST /api/tags/suggest', async (event, open, { body }) => {
+  const runtime = askable(event, open)
   const { all, workspace, region, ...question } = body
   const { suggestions, held, current } = await tagSuggestions(runtime, {
     ...question,

@@ -1,0 +1,90 @@
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Block } from '../../core/blocks/block'
+import type { TagList } from '../../core/tags/tagList'
+import type { SavedBlock, SavedTagList } from '../../shared/workspaceItems'
+import { api, messageOf } from '~/composables/api'
+import { useChanges } from './changes'
+import { useNotices } from './notices'
+import { useWorkspace } from './workspace'
+
+/** Blocks of text and lists of tags of the workspace at work. */
+export const useWorkspaceItems = defineStore('workspaceItems', () => {
+  const workspace = useWorkspace()
+  const changes = useChanges()
+  const notices = useNotices()
+  const blocks = shallowRef<SavedBlock[] | null>(null)
+  const tagLists = shallowRef<SavedTagList[] | null>(null)
+  const problem = ref('')
+  const id = computed(() => workspace.id)
+
+  async function load() {
+    const of = id.value
+    if (!of) return
+    try {
+      const query = { workspace: of }
+      const [{ blocks: found }, { tagLists: lists }] = await Promise.all([
+        api('GET /api/blocks', { query }),
+        api('GET /api/tag-lists', { query }),
+      ])
+      if (of !== id.value) return
+      blocks.value = found
+      tagLists.value = lists
+      problem.value = ''
+    } catch (error) {
+      problem.value = messageOf(error)
+    }
+  }
+  watch([id, () => changes.revisions.workspaces], () => void load(), { immediate: true })
+
+  /** Runs a change and reads the lists anew. @returns whether it went through. */
+  async function change(work: () => Promise<unknown>): Promise<boolean> {
+    try {
+      await work()
+      await load()
+      return true
+    } catch (error) {
+      notices.show(messageOf(error), { serious: true })
+      await load()
+      return false
+    }
+  }
+
+  return {
+    blocks,
+    tagLists,
+    problem,
+    load,
+    addBlock: (block: Block) =>
+      change(() => api('POST /api/blocks', { body: { ...block, id: uuid(), workspace: id.value } })),
+    /** @param follow briefs whose live copy follows. */
+    async setBlock({ id, revision }: SavedBlock, block: Partial<Block>, follow: string[] = []) {
+      let left: string[] = []
+      const done = await change(async () => {
+        ;({ left } = await api('PATCH /api/blocks/:id', { params: { id }, body: { revision, ...block, follow } }))
+      })
+      return { done, left }
+    },
+    async removeBlock({ id, name, text, standing }: SavedBlock) {
+      const of = workspace.id
+      if (await change(() => api('DELETE /api/blocks/:id', { params: { id } })))
+        notices.show(`Block “${name}” deleted. Its text stays where it stands.`, {
+          undo: async () => {
+            await change(() => api('POST /api/blocks', { body: { id, name, text, standing, workspace: of } }))
+          },
+        })
+    },
+    addTagList: (list: TagList) =>
+      change(() => api('POST /api/tag-lists', { body: { ...list, id: uuid(), workspace: id.value } })),
+    async removeTagList({ id, name, tags }: SavedTagList) {
+      const of = workspace.id
+      if (await change(() => api('DELETE /api/tag-lists/:id', { params: { id } })))
+        notices.show(`List “${name}” deleted.`, {
+          undo: async () => {
+            await change(() => api('POST /api/tag-lists', { body: { id, name, tags, workspace: of } }))
+          },
+        })
+    },
+  }
+})
