@@ -11,8 +11,7 @@ const shared = {
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  // The dictionary reads its files from beside itself.
-  external: ['better-sqlite3', '@playwright/test', 'dictionary-en'],
+  external: ['better-sqlite3', '@playwright/test'],
   logLevel: 'warning',
   sourcemap: 'linked',
   // Bundled CommonJS packages ask for Node's own modules by require.

@@ -27,6 +27,8 @@ export interface BriefLine {
   region: string | null
   support: number
   updatedAt: number
+  /** Marked gaps in its description that are left to fill. */
+  gaps: number
   /** Percent of its rule set, worked out when last saved. */
   percent: number | null
   ruleSet: string

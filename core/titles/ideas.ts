@@ -4,6 +4,7 @@ import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
 import type { RuleSet } from '../draft/ruleset'
 import { scoreDraft } from '../draft/score'
+import { contextOf } from './measure'
 import { count } from '../text/count'
 import { readText } from '../text/match'
 import { mistakes } from '../text/spelling'
@@ -188,6 +189,7 @@ export function titleIdeas(question: IdeasQuestion): TitleIdea[] {
   const capitals = new Set([...(question.places ?? []), ...nounsOf(pageTitles, language)])
   const closest = closestAmong(pageTitles, language)
   const exempt = (ruleSet.checks['title-is-lead']?.weight ?? 0) > 0
+  const context = contextOf(pageTitles)
   const seen = new Set<string>()
   const open: (TitleIdea & { worth: number; stems: ReadonlySet<string>; nearest: number })[] = []
   for (const { title, pattern } of candidates(question, capitals, random)) {
@@ -195,7 +197,7 @@ export function titleIdeas(question: IdeasQuestion): TitleIdea[] {
     seen.add(title)
     const near = closest(title)
     if (!exempt && near && near.closeness >= TOO_CLOSE) continue
-    const { points, outOf } = scoreDraft({ title }, phrases, ruleSet, profile, language)
+    const { points, outOf } = scoreDraft({ title }, phrases, ruleSet, profile, language, context)
     open.push({
       title,
       pattern,

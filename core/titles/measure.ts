@@ -1,3 +1,4 @@
+import { NO_CONTEXT, type DraftContext } from '../draft/context'
 import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
 import type { RuleSet } from '../draft/ruleset'
@@ -38,13 +39,20 @@ export interface MeasureQuestion {
   pageTitles?: readonly string[]
 }
 
+/** What checks that compare with the page need of it. */
+export const contextOf = (pageTitles: readonly string[]): DraftContext => ({
+  ...NO_CONTEXT,
+  page: pageTitles.map(title => ({ title, channel: '' })),
+})
+
 /** Measures titles by the same rules, in the order given. */
 export function measureTitles(question: MeasureQuestion): MeasuredTitle[] {
   const { titles, phrases, language, ruleSet, profile, pageTitles = [] } = question
   const closest = closestAmong(pageTitles, language)
+  const context = contextOf(pageTitles)
   const all = [phrases.lead, ...phrases.support].filter(phrase => phrase.trim())
   return titles.map(title => {
-    const { points, outOf, placements } = scoreDraft({ title }, phrases, ruleSet, profile, language)
+    const { points, outOf, placements } = scoreDraft({ title }, phrases, ruleSet, profile, language, context)
     const inTitle = placements.filter(({ place, grade }) => place === 'title' && grade !== 'none')
     const lead = inTitle.find(({ phrase }) => phrase === phrases.lead)
     const whole = inTitle.filter(({ grade }) => grade === 'exact' || grade === 'inflected')

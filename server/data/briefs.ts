@@ -1,3 +1,4 @@
+import { gapsOf } from '../../core/descriptions/gaps'
 import { DAY } from '../../core/time'
 import { group } from 'd3-array'
 import { createHash } from 'node:crypto'
@@ -296,6 +297,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
             region: fields.region,
             support: fields.tray.support.length,
             updatedAt,
+            gaps: gapsOf(fields.description).length,
             percent: found.percent,
             ruleSet: fields.ruleSet,
           }

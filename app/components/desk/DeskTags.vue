@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiClose, mdiContentCopy } from '@mdi/js'
+import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import {
@@ -10,6 +11,7 @@ import {
   tagsCost,
   tidyTags,
 } from '../../../core/draft/limits'
+import { api } from '~/composables/api'
 import { copyText } from '~/composables/copyText'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -19,6 +21,24 @@ const tags = defineModel<string[]>({ required: true })
 const notices = useNotices()
 const brief = useBrief()
 const typed = ref('')
+const { texts } = useWorkspaceTexts(computed(() => brief.brief?.workspaceId ?? ''))
+/** What others type that begins so. */
+const completions = ref<string[]>([])
+watchDebounced(
+  typed,
+  async prefix => {
+    if (prefix.trim().length < 2) return (completions.value = [])
+    const { region, language } = brief.fields!
+    try {
+      const { suggestions } = await api('GET /api/suggest', { query: { prefix, region, language } })
+      if (prefix === typed.value) completions.value = suggestions.map(each => each.phrase).slice(0, 12)
+    } catch {
+      // Tags can be typed without being completed.
+      completions.value = []
+    }
+  },
+  { debounce: 200 },
+)
 const used = computed(() => tagsCost(tags.value, profile))
 const repeated = computed(() => new Set(repeatedTags(tags.value)))
 // Tags repeat, so that a row's key is its text and how often it stood there before.
@@ -42,7 +62,7 @@ function change(text: string, next: string[]) {
 
 function take(text: string) {
   const list = splitTags(text)
-  if (list.length) tags.value = [...tags.value, ...list]
+  if (list.length) tags.value = texts.value.newTags === 'start' ? [...list, ...tags.value] : [...tags.value, ...list]
   typed.value = ''
 }
 
@@ -129,13 +149,17 @@ defineExpose({ show })
         aria-label="Add tags"
         placeholder="Add tags; a list can be pasted"
         maxlength="5000"
+        list="tag-completions"
+        autocomplete="off"
         data-test="tag-input"
         @keydown.enter.prevent="take(typed)"
         @keydown="($event.key === ',' || $event.key === ';') && ($event.preventDefault(), take(typed))"
         @keydown.backspace="onBackspace"
         @blur="take(typed)"
         @paste="onPaste"
-      />
+      /><datalist id="tag-completions">
+        <option v-for="each in completions" :key="each" :value="each" />
+      </datalist>
     </div>
   </div>
 </template>

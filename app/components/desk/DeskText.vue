@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands'
+import { highlightSelectionMatches, search, searchKeymap } from '@codemirror/search'
 import { EditorState, StateEffect, StateField, type Range } from '@codemirror/state'
 import { Decoration, EditorView, keymap, placeholder, type DecorationSet } from '@codemirror/view'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
@@ -69,7 +70,12 @@ onMounted(() => {
       doc: props.modelValue,
       extensions: [
         history(),
-        keymap.of([...defaultKeymap.filter(binding => binding.key !== 'Mod-/'), ...historyKeymap]),
+        keymap.of([
+          ...(props.singleLine ? [] : searchKeymap),
+          ...defaultKeymap.filter(binding => binding.key !== 'Mod-/'),
+          ...historyKeymap,
+        ]),
+        ...(props.singleLine ? [] : [search({ top: true }), highlightSelectionMatches({ minSelectionLength: 3 })]),
         EditorView.lineWrapping,
         underlineField,
         placeholder(props.hint),
@@ -160,6 +166,27 @@ defineExpose({ show })
   font-size: 16px;
   font-weight: 600;
   line-height: 1.5;
+}
+.text :deep(.cm-panels) {
+  background: var(--paper);
+  color: var(--ink);
+  border-color: var(--line);
+  font-size: 12px;
+}
+.text :deep(.cm-search) :is(input, button, label) {
+  font-family: var(--sans);
+  font-size: 12px;
+}
+.text :deep(.cm-search button) {
+  background: none;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  color: var(--ink);
+}
+.text :deep(.cm-search input[type='text']) {
+  background: var(--surface);
+  border: 1px solid var(--line);
+  color: var(--ink);
 }
 .text :deep(.cm-cursor) {
   border-left-color: var(--ink);

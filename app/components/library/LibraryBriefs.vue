@@ -2,7 +2,7 @@
 import { mdiContentDuplicate, mdiDeleteOutline, mdiDownloadOutline, mdiPlus } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { BriefLine } from '../../../shared/brief'
-import { ago, dateTime } from '~/composables/figures'
+import { ago, counted, dateTime } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
@@ -114,6 +114,8 @@ const EXPORTS = [
               ><v-btn v-bind="props" size="small" :icon="mdiDownloadOutline" :aria-label="`Export ${item.topic}`"
             /></template>
             <v-list density="compact"
+              ><v-list-item v-if="item.gaps" class="gaps" data-test="export-gaps"
+                >{{ counted(item.gaps, 'gap') }} in the description left to fill, marked […]</v-list-item
               ><v-list-item
                 v-for="each in EXPORTS"
                 :key="each.format"

@@ -9,14 +9,12 @@ import { now } from '~/composables/clock'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useChanges } from '~/stores/changes'
-import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 /** Standing pieces of text, and pieces of earlier briefs, to put into the description. */
 const brief = useBrief()
 const items = useWorkspaceItems()
-const library = useLibrary()
 const notices = useNotices()
 const changes = useChanges()
 const fields = computed(() => brief.fields!)
@@ -24,23 +22,22 @@ const id = computed(() => brief.brief!.id)
 
 type Placed = BriefItem<'placed'>
 const placed = shallowRef<Placed[]>([])
+const { texts, save: saveTexts } = useWorkspaceTexts(computed(() => brief.brief!.workspaceId))
 /** Variables of the workspace, with what this brief fills in. */
-const values = ref<Record<string, string>>({})
+const values = computed<Record<string, string>>(() => ({
+  ...texts.value.variables,
+  town: brief.brief!.seriesPlace || texts.value.town,
+}))
 async function load() {
-  const [of, home] = [id.value, brief.brief!.workspaceId]
+  const of = id.value
   try {
-    const [{ items: found }, { settings }] = await Promise.all([
-      api('GET /api/briefs/:id/items', { params: { id: of }, query: { kind: 'placed' } }),
-      api('GET /api/workspaces/:id/settings', { params: { id: home } }),
-    ])
-    if (of !== id.value) return
-    placed.value = found as Placed[]
-    values.value = { ...settings.texts.variables, town: brief.brief!.seriesPlace ?? settings.texts.town }
+    const found = await api('GET /api/briefs/:id/items', { params: { id: of }, query: { kind: 'placed' } })
+    if (of === id.value) placed.value = found.items as Placed[]
   } catch (error) {
     notices.show(messageOf(error), { serious: true })
   }
 }
-watch([id, () => changes.revisions.workspaces, () => changes.revisions.briefs], () => void load(), { immediate: true })
+watch([id, () => changes.revisions.briefs], () => void load(), { immediate: true })
 
 const expanded = (text: string) =>
   expandBlock(text, {
@@ -117,23 +114,6 @@ async function save() {
     },
   )
 }
-
-const earlier = ref<string | null>(null)
-const others = computed(() =>
-  library.briefs.filter(each => each.id !== id.value && each.workspaceId === brief.brief!.workspaceId),
-)
-const source = shallowRef<{ title: string; description: string; tags: string[] } | null>(null)
-watch(earlier, async of => {
-  source.value = null
-  if (!of) return
-  try {
-    source.value = (await api('GET /api/briefs/:id', { params: { id: of } })).fields
-  } catch (error) {
-    notices.show(messageOf(error), { serious: true })
-  }
-})
-/** What is selected of the earlier text, else all of it. */
-const chosen = () => window.getSelection()?.toString().trim() || source.value!.description.trim()
 </script>
 
 <template>
@@ -227,45 +207,8 @@ const chosen = () => window.getSelection()?.toString().trim() || source.value!.d
         </div>
       </li>
     </ul>
-    <h3>From an earlier brief</h3>
-    <v-select
-      v-model="earlier"
-      :items="others"
-      :item-title="(each: { topic: string; title: string }) => each.topic || each.title || 'Untitled'"
-      item-value="id"
-      label="Brief"
-      hide-details
-      no-data-text="No other briefs in this workspace"
-      data-test="earlier"
-      class="earlier-brief"
-    />
-    <div v-if="source" class="earlier" data-test="earlier-text">
-      <p v-if="source.title">
-        <strong>{{ source.title }}</strong>{{ ' '
-        }}<button class="plain link small" @click="brief.change('Title taken over.', 'title', source.title)">
-          Use as title
-        </button>
-      </p>
-      <p class="text small">{{ source.description || 'No description.' }}</p>
-      <div class="bar">
-        <v-btn
-          size="x-small"
-          variant="tonal"
-          :disabled="!source.description.trim()"
-          title="What you select above, or all of it"
-          data-test="earlier-add"
-          @click="brief.change('Text taken over.', 'description', withBlock(fields.description, chosen()))"
-          >Add to the description</v-btn
-        ><v-btn size="x-small" :disabled="!source.description.trim()" @click="edit(null, chosen())"
-          >Save as a block</v-btn
-        ><v-btn
-          size="x-small"
-          :disabled="!source.tags.length"
-          @click="brief.change('Tags taken over.', 'tags', [...new Set([...fields.tags, ...source.tags])])"
-          >Add its {{ counted(source.tags.length, 'tag') }}</v-btn
-        >
-      </div>
-    </div>
+    <DeskBlocksVariables :texts="texts" :save="saveTexts" />
+    <DeskBlocksEarlier @save="edit(null, $event)" />
   </section>
 </template>
 
@@ -287,8 +230,7 @@ const chosen = () => window.getSelection()?.toString().trim() || source.value!.d
 h3 {
   font-size: 13px;
 }
-.edit,
-.earlier {
+.edit {
   border: 1px solid var(--line);
   border-radius: 4px;
   padding: 10px;
@@ -311,9 +253,6 @@ li {
   overflow-wrap: anywhere;
   max-height: 120px;
   overflow-y: auto;
-}
-.earlier-brief {
-  flex: none;
 }
 .link {
   color: var(--teal);

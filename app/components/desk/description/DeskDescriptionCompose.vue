@@ -9,7 +9,7 @@ import {
 } from '../../../../core/descriptions/compose'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
-import { remember } from '~/composables/remember'
+import { linesOf } from '~/composables/workspaceTexts'
 import { useBrief } from '~/stores/brief'
 
 /** A first draft of the description from what the person gives, shown as a difference and taken whole or not. */
@@ -18,15 +18,18 @@ const workspace = computed(() => brief.brief?.workspaceId ?? '')
 const fields = computed(() => brief.fields!)
 const benefits = ref('')
 /** What stands in every video of a channel is typed once. */
-const standing = (name: string) => `fonetra.compose.${name}.${workspace.value}`
-const links = ref(localStorage.getItem(standing('links')) ?? '')
-const contact = ref(localStorage.getItem(standing('contact')) ?? '')
-watch(links, text => {
-  remember(standing('links'), text)
-})
-watch(contact, text => {
-  remember(standing('contact'), text)
-})
+const { texts, save } = useWorkspaceTexts(workspace)
+const links = ref('')
+const contact = ref('')
+watch(
+  texts,
+  saved => {
+    links.value = saved.links.join('\n')
+    contact.value = saved.contact.join('\n')
+  },
+  { immediate: true },
+)
+const keep = () => save({ links: linesOf(links.value), contact: linesOf(contact.value) })
 const LENGTH_NAMES = { short: 'Short', middle: 'Middle', long: 'Long' }
 const length = ref<DescriptionLength>('middle')
 const proposal = ref<Composed | null>(null)
@@ -35,13 +38,9 @@ const busy = ref(false)
 let seed = 0
 
 const lead = computed(() => fields.value.tray.lead ?? '')
-const linesOf = (text: string) =>
-  text
-    .split('\n')
-    .map(line => line.trim())
-    .filter(Boolean)
 /** Whoever looks for somebody to hire reads how to reach them first. */
 const order = computed(() => {
+  if (texts.value.order.length) return texts.value.order
   const intent = intentOf(lead.value)?.intent
   if (intent !== 'hire' && intent !== 'near') return undefined
   return [
@@ -52,6 +51,7 @@ const order = computed(() => {
 })
 
 async function compose() {
+  void keep()
   busy.value = true
   problem.value = ''
   const { tray, language } = fields.value
@@ -109,8 +109,18 @@ function take() {
           hide-details
           maxlength="4000"
           data-test="links"
+          @blur="keep"
         />
-        <v-textarea v-model="contact" label="Contact" rows="1" auto-grow max-rows="4" hide-details maxlength="4000" />
+        <v-textarea
+          v-model="contact"
+          label="Contact"
+          rows="1"
+          auto-grow
+          max-rows="4"
+          hide-details
+          maxlength="4000"
+          @blur="keep"
+        />
       </div>
       <div class="row">
         <v-btn-toggle v-model="length" mandatory density="compact" variant="outlined" divided aria-label="Length">

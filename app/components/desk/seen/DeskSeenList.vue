@@ -163,6 +163,7 @@ ol {
 }
 li {
   display: flex;
+  align-items: flex-start;
   gap: 12px;
   padding: 8px 4px;
   border-bottom: 1px solid var(--edge);

@@ -18,6 +18,16 @@ const items = useWorkspaceItems()
 const { suggestions, current, hashtags, heldBack, all, problem, load } = useTagSuggestions(computed(() => brief.brief))
 const fields = computed(() => brief.fields!)
 const tags = computed(() => fields.value.tags)
+const { texts, save: saveTexts } = useWorkspaceTexts(computed(() => brief.brief?.workspaceId ?? ''))
+async function setDefaults() {
+  const before = texts.value.tags
+  if (await saveTexts({ tags: tidyTags(tags.value) }))
+    notices.show('New briefs of this workspace begin with these tags.', {
+      undo: async () => {
+        await saveTexts({ tags: before })
+      },
+    })
+}
 const pinned = ref(new Set<string>())
 const packed = ref<PackedTags | null>(null)
 
@@ -26,7 +36,8 @@ function change(text: string, next: string[]) {
   brief.change(text, 'tags', next)
 }
 const add = (list: string[]) => {
-  change(`${counted(list.length, 'tag')} added.`, tidyTags([...tags.value, ...list]))
+  const all = texts.value.newTags === 'start' ? [...list, ...tags.value] : [...tags.value, ...list]
+  change(`${counted(list.length, 'tag')} added.`, tidyTags(all))
 }
 function pin(tag: string) {
   const key = tagKey(tag)
@@ -117,6 +128,16 @@ onChange(files => {
           <v-list-item title="Copy, one on each line" @click="copy('\n')" />
           <v-list-item title="Add from a file" @click="openFile()" />
           <v-list-item title="Leave filler words out" @click="dropFiller" />
+          <v-list-item
+            :title="texts.newTags === 'start' ? 'Put new tags at the end' : 'Put new tags at the start'"
+            @click="saveTexts({ newTags: texts.newTags === 'start' ? 'end' : 'start' })"
+          />
+          <v-list-item title="Make these the default tags" data-test="default-set" @click="setDefaults" />
+          <v-list-item
+            v-if="texts.tags.length"
+            :title="`Add the ${counted(texts.tags.length, 'default tag')}`"
+            @click="add(texts.tags)"
+          />
           <v-list-item title="Clear" data-test="tags-clear" @click="change('All tags removed.', [])" />
         </v-list>
       </v-menu>

@@ -41,6 +41,8 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/descriptions/compose',
     'POST /api/draft/chances',
     'POST /api/draft/context',
+    'POST /api/draft/cover',
+    'POST /api/hashtags/suggest',
     'POST /api/phrases/assess',
     'POST /api/phrases/clusters',
     'POST /api/phrases/cross',
@@ -50,6 +52,7 @@ test('a reader looks things up, and writes nothing', () => {
     'DELETE /api/session',
     'POST /api/session',
     'POST /api/tags/pack',
+    'POST /api/tags/suggest',
     'POST /api/titles/ideas',
     'POST /api/titles/measure',
   ])
