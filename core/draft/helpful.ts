@@ -70,11 +70,16 @@ function frameOf(text: string, unit: Unit, firstLine: string, lead: string, lang
 }
 type Frame = ReturnType<typeof frameOf>
 
-const isWhole = (before: Frame, after: Frame, limit: number) =>
+const NO_LINKS: ReadonlySet<string> = new Set()
+/** How many links are not among some. */
+const others = (links: readonly string[], given: ReadonlySet<string>) => links.filter(link => !given.has(link)).length
+
+/** @param given addresses that a fix may bring: those of the standing blocks. */
+const isWhole = (before: Frame, after: Frame, limit: number, given: ReadonlySet<string> = NO_LINKS) =>
   after.cost <= Math.max(limit, before.cost) &&
   after.faults.every((n, i) => n <= before.faults[i]!) &&
   after.repeated <= before.repeated &&
-  after.links.length === before.links.length &&
+  others(after.links, given) === others(before.links, given) &&
   keeps(before.links, after.links) &&
   keeps(before.chapters, after.chapters) &&
   keeps(before.hashtags, after.hashtags)
@@ -88,10 +93,12 @@ export function soundFixes(
   phrases: DraftPhrases,
   profile: LimitProfile,
   language: string,
+  standing: readonly string[] = [],
 ): (fix: Fix) => boolean {
   const title = (text: string) => frameOf(text, profile.title.unit, text, phrases.lead, language)
   const description = (text: string) =>
     frameOf(text, profile.description.unit, firstLineOf(text).text, phrases.lead, language)
+  const given = new Set(standing.flatMap(block => linksOf(block).map(link => withoutScheme(link.text))))
   let [ofTitle, ofDescription]: (Frame | null)[] = [null, null]
   return fix => {
     const value = fixed(draft, fix)
@@ -105,6 +112,7 @@ export function soundFixes(
           (ofDescription ??= description(draft.description ?? '')),
           description(value as string),
           profile.description.limit,
+          given,
         )
       case 'fileName':
         return true
@@ -128,7 +136,7 @@ export function withHelpfulFixes(
   context?: DraftContext,
 ): Score {
   const isLong = (draft.title?.length ?? 0) + (draft.description?.length ?? 0) + (draft.captions?.length ?? 0) > LONGEST
-  const isSound = soundFixes(draft, phrases, profile, language)
+  const isSound = soundFixes(draft, phrases, profile, language, context?.standing)
   const gainOf = (fix: Fix) =>
     isSound(fix)
       ? scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language, context).points -

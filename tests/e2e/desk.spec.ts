@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { BALANCED } from '../../core/draft/ruleset'
 import { call, expect, test, type RunningApp } from './app'
 
 const editor = (page: Page, name: 'title' | 'description') => page.getByTestId(name).locator('.cm-content')
@@ -23,7 +24,7 @@ test('the ledger counts points by check, and a fix is one click, with a way back
   await expect(points).toHaveText(/\d/u)
   const before = Number(await points.innerText())
   const states = page.getByTestId('ledger').locator('[data-state]')
-  await expect(states).toHaveCount(21)
+  await expect(states).toHaveCount(Object.keys(BALANCED.checks).length)
   await page.getByTestId('check-tag-lead').getByTestId('fix').click()
   await expect(page.getByTestId('tag').first()).toContainText('true a bike wheel')
   await expect(page.getByTestId('check-tag-lead')).toHaveAttribute('data-state', 'met')
@@ -172,10 +173,12 @@ test('a score of the browser’s worker is the score of the API', async ({ page,
   }
   const id = await brief(app, { ...fields, tray })
   await page.goto(`/desk?brief=${id}`)
+  const around = { lead: tray.lead, title: fields.title, tags: fields.tags, region: 'GB', language: 'en' }
+  const { context } = (await call(app, '/api/draft/context', { method: 'POST', body: around })).json
   const told = (
     await call(app, '/api/check', {
       method: 'POST',
-      body: { draft: fields, phrases: { lead: tray.lead, support: tray.support } },
+      body: { draft: { ...fields, fileName: '' }, phrases: { lead: tray.lead, support: tray.support }, context },
     })
   ).json
   await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent!)} %`)

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { NO_CONTEXT } from '../../../../core/draft/context'
 import { fixed, type Draft } from '../../../../core/draft/draft'
 import { withHelpfulFixes } from '../../../../core/draft/helpful'
 import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
@@ -11,16 +12,19 @@ interface Asked {
   support?: string[]
   set?: RuleSet
   language?: string
+  standing?: string[]
 }
-const score = (draft: Draft, { lead = '', support = [], set = BALANCED, language = 'en' }: Asked) => {
+const score = (draft: Draft, { lead = '', support = [], set = BALANCED, language = 'en', standing = [] }: Asked) => {
   const phrases = { lead, support }
+  const context = { ...NO_CONTEXT, standing }
   return withHelpfulFixes(
-    scoreDraft(draft, phrases, set, DEFAULT_PROFILE, language),
+    scoreDraft(draft, phrases, set, DEFAULT_PROFILE, language, context),
     draft,
     phrases,
     set,
     DEFAULT_PROFILE,
     language,
+    context,
   )
 }
 /** Every value that an offered fix would make of a field. */
@@ -79,6 +83,13 @@ describe('a fix is offered as it should be', () => {
       'Bike chain: We look at rust.',
     ])
     expect(valuesOf('description-begin', { description: 'Chain of a bike: rust.' }, { lead })).toEqual([])
+  })
+
+  test('a standing block brings its own link, and no other fix does', () => {
+    const standing = ['Tools: https://wheelshed.example/tools']
+    expect(valuesOf('standing-lines', { description: 'We look at rust.' }, { standing })).toEqual([
+      'We look at rust.\n\nTools: https://wheelshed.example/tools',
+    ])
   })
 
   test('nothing is pushed over a limit', () => {
