@@ -13,7 +13,9 @@ export default {
     ],
   },
   // These ship as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(@plussub|@vueuse|comlink|double-metaphone|stopword|uuid|d3-[a-z]+|internmap)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@plussub|@vueuse|comlink|double-metaphone|stopword|uuid|d3-[a-z]+|internmap)/)',
+  ],
   moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1' },
   moduleFileExtensions: ['ts', 'js', 'mjs', 'json'],
 }
