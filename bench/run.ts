@@ -3,6 +3,7 @@ import { cpus, release, totalmem } from 'node:os'
 import demoData from '../tests/e2e/demoData'
 import { benchCheck } from './check'
 import { yardstick, type Timing } from './measure'
+import { benchDesk } from './desk'
 import { growthChart } from './growthChart'
 import { benchScale } from './scale'
 import { benchScreen } from './screen'
@@ -26,6 +27,8 @@ say('10,000 phrases assessed from kept pages as one job')
 const kept = await benchKept()
 say('Importing 100,000 rows while a brief is edited')
 const list = await benchImport()
+say('The Desk: ideas, tags, typing')
+const desk = await benchDesk()
 say('The first screen in Chromium')
 const screen = await benchScreen()
 const scale = await benchScale(say)
@@ -42,7 +45,7 @@ Written by \`npm run bench\`; figures as they came out. Milliseconds of wall tim
 
 | what | sizes | runs | median | p95 | most | goal |
 |---|---|---:|---:|---:|---:|---|
-${[...check, ...demand, ...kept, ...list.timings, ...screen.timings, ...scale.timings].map(line).join('\n')}
+${[...check, ...demand, ...kept, ...list.timings, ...desk, ...screen.timings, ...scale.timings].map(line).join('\n')}
 
 - Most memory resident in the server after the import: ${Math.round(list.residentMb)} MB (goal under 400: ${list.residentMb < 400 ? 'yes' : '**no**'})
 - First load of the Demand screen as transferred: ${Math.round(code)} KB of page, scripts and styles (goal under 400: ${code < 400 ? 'yes' : '**no**'}), ${Math.round(screen.loadedKb.font ?? 0)} KB of fonts
