@@ -293,7 +293,7 @@ export const useBrief = defineStore('brief', () => {
     for (let tries = 0; tries < 3 && brief.value && (dirty.size || sent) && !conflicts.value; tries++) await save()
   }
 
-  /** Another window saved this brief: fields that are not being edited here follow. */
+  /** This brief was saved elsewhere, or by another part of this window: fields that are not edited here follow. */
   async function follow() {
     const id = brief.value?.id
     if (!id || conflicts.value) return
@@ -346,6 +346,7 @@ export const useBrief = defineStore('brief', () => {
     settle,
     flush,
     close,
+    follow,
     retry: () => save(),
   }
 })

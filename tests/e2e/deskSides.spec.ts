@@ -108,10 +108,23 @@ test('a block is placed live, follows its change in the briefs chosen, and is mi
   await expect(page.getByTestId('block-use')).toHaveCount(2)
   await field(page, 'block-text').fill('Come to {shop}')
   await page.getByTestId('block-save').click()
-  await expect(page.getByTestId('notice')).toContainText('changed in 1 description')
+  await expect(page.getByTestId('notice')).toContainText('Block “Shop” saved, and changed in 1 description.')
   await expect.poll(async () => (await read(app, first)).description).toBe('Come to https://wheelshed.example')
   await page.getByTestId('undo').click()
   await expect.poll(async () => (await read(app, first)).description).toBe('Visit https://wheelshed.example One')
+
+  // An open text follows too, and can be typed in further.
+  await page.goto(`/desk?brief=${first}&side=blocks`)
+  await page.getByTestId('block-change').click()
+  await expect(page.getByTestId('block-use').first()).toBeVisible()
+  await field(page, 'block-text').fill('See {shop}')
+  await page.getByTestId('block-save').click()
+  await expect(editor(page, 'description')).toHaveText('See https://wheelshed.example')
+  await editor(page, 'description').click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type(' soon')
+  await saved(page)
+  expect((await read(app, first)).description).toBe('See https://wheelshed.example soon')
 })
 
 test('my video stands among the results as each surface shows it, and follows the typing', async ({ page, app }) => {
@@ -180,6 +193,30 @@ test('every phrase is put in its place, piece by piece or at once; enough is eno
   await page.getByTestId('target').fill('')
   await page.getByTestId('target').press('Enter')
   await expect(page.getByTestId('enough')).toHaveCount(0)
+})
+
+test('a whole series is composed in one go, each in its own words; what is written stays', async ({ page, app }) => {
+  const pattern = await brief(app, { topic: 'Repair', tray: { lead: 'bike repair', support: [], setAside: [] } })
+  const { briefs } = (
+    await call(app, '/api/briefs/series', {
+      method: 'POST',
+      body: { pattern, places: ['Marrowby', 'Larkfield', 'Stonegill'] },
+    })
+  ).json
+  const [first, second, third] = briefs.map(each => each.id) as [string, string, string]
+  const description = { revision: briefs[2]!.revisions.description, value: 'My own words.' }
+  await call(app, `/api/briefs/${third}`, {
+    method: 'PATCH',
+    body: { editId: crypto.randomUUID(), fields: { description } },
+  })
+  await page.goto(`/desk?brief=${first}&side=compose`)
+  await field(page, 'benefits').fill('We come to you')
+  await page.getByTestId('series-compose').click()
+  await expect(page.getByTestId('notice')).toContainText('2 descriptions composed; 1 left as they are')
+  await expect(editor(page, 'description')).toContainText('Marrowby')
+  expect((await read(app, second)).description).toContain('Larkfield')
+  expect((await read(app, second)).description).not.toContain('Marrowby')
+  expect((await read(app, third)).description).toBe('My own words.')
 })
 
 test('from phrases alone to over 90 % of Balanced in at most 40 actions', async ({ page, app }) => {

@@ -102,6 +102,7 @@ async function save() {
   const asked = [...follow.value]
   const { done, left } = await items.setBlock(block, { name, text, standing }, asked)
   if (!done) return
+  await brief.follow()
   editing.value = null
   const followed = asked.length - left.length
   notices.show(
@@ -110,6 +111,7 @@ async function save() {
       undo: async () => {
         const now = items.blocks?.find(each => each.id === block.id)
         if (now) await items.setBlock(now, before, asked)
+        await brief.follow()
       },
     },
   )

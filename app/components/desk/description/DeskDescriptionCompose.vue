@@ -50,23 +50,23 @@ const order = computed(() => {
   ]
 })
 
+/** What is asked, but for the phrases and the wording. */
+const question = computed(() => ({
+  language: fields.value.language,
+  benefits: linesOf(benefits.value),
+  links: linesOf(links.value),
+  contact: linesOf(contact.value),
+  length: length.value,
+  ...(order.value ? { order: order.value } : {}),
+}))
 async function compose() {
   void keep()
   busy.value = true
   problem.value = ''
-  const { tray, language } = fields.value
+  const { tray } = fields.value
   try {
     proposal.value = await api('POST /api/descriptions/compose', {
-      body: {
-        phrases: { lead: lead.value, support: [...tray.support] },
-        language,
-        benefits: linesOf(benefits.value),
-        links: linesOf(links.value),
-        contact: linesOf(contact.value),
-        length: length.value,
-        seed: seed++,
-        ...(order.value ? { order: order.value } : {}),
-      },
+      body: { ...question.value, phrases: { lead: lead.value, support: [...tray.support] }, seed: seed++ },
     })
   } catch (error) {
     problem.value = messageOf(error)
@@ -131,6 +131,15 @@ function take() {
         }}</v-btn>
       </div>
     </form>
+    <details class="small">
+      <summary>Order of the parts</summary>
+      <DeskDescriptionOrder
+        :model-value="texts.order.length ? texts.order : [...DESCRIPTION_PARTS]"
+        @update:model-value="save({ order: $event })"
+      />
+      <button v-if="texts.order.length" class="plain link" @click="save({ order: [] })">Back to the usual order</button>
+    </details>
+    <DeskDescriptionSeries v-if="brief.brief!.seriesId" :question="question" />
     <p v-if="problem" role="alert" class="small">{{ problem }}</p>
     <div v-if="proposal" class="proposal" data-test="proposal">
       <div class="row">
@@ -171,6 +180,9 @@ function take() {
   gap: 12px;
   align-items: center;
   flex-wrap: wrap;
+}
+.link {
+  color: var(--teal);
 }
 .proposal {
   display: grid;
