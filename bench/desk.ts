@@ -91,7 +91,7 @@ async function typed(app: RunningApp): Promise<Timing[]> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(`${app.url}/desk?brief=${id}`)
-    await page.getByTestId('percent').waitFor()
+    await page.locator('[data-test=percent]').waitFor()
     const session = await page.context().newCDPSession(page)
     await session.send('Performance.enable')
     /** Seconds the main thread has worked so far, waiting for the frames after a key to be drawn. */
@@ -103,7 +103,7 @@ async function typed(app: RunningApp): Promise<Timing[]> {
       const of = (name: string) => metrics.find(each => each.name === name)?.value ?? 0
       return of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration')
     }
-    await page.getByTestId('description').locator('.cm-content').click()
+    await page.locator('[data-test=description]').locator('.cm-content').click({ position: { x: 40, y: 12 } })
     await page.keyboard.press('Control+End')
     const list: number[] = []
     let before = await spent()

@@ -181,7 +181,7 @@ defineExpose({ show })
 }
 .field {
   padding: 6px 8px;
-  max-height: 126px;
+  max-height: 72px;
   overflow: auto;
   display: flex;
   flex-wrap: wrap;

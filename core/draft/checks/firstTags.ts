@@ -19,16 +19,29 @@ export const firstTags = defineCheck({
     if (!far.length) return met(`The first ${looked.length} are close to the lead.`)
     const said = `${far.map(tag => `“${tag.text.raw}”`).join(', ')} ${far.length === 1 ? 'is' : 'are'} not close to the lead. Move closer tags to the front.`
     const ranges = far.map(tag => ({ field: 'tags' as const, item: tag.item!, start: 0, end: tag.text.raw.length }))
-    const near = tags.slice(first).filter(tag => match(lead!, tag.text).grade !== 'none')
-    const moved = near.slice(0, far.length)
+    const moved = tags
+      .slice(first)
+      .filter(tag => match(lead!, tag.text).grade !== 'none')
+      .slice(0, far.length)
+    // What is far goes behind the ones that come up, or it would still be among the first.
+    const from = far[0]!.item!
+    const to = (moved.at(-1)?.item ?? from) + 1
+    const others = tags.slice(from, to).filter(tag => !far.includes(tag))
     const fixes = moved.length
       ? [
           {
             label: moved.length === 1 ? 'Move a closer tag up' : 'Move closer tags up',
             field: 'tags' as const,
             edits: [
-              { item: far[0]!.item!, remove: 0, insert: moved.map(tag => tag.text.raw) },
-              ...moved.map(tag => ({ item: tag.item!, remove: 1, insert: [] })),
+              {
+                item: from,
+                remove: to - from,
+                insert: [
+                  ...others.filter(tag => tag.item! < first || moved.includes(tag)),
+                  ...far,
+                  ...others.filter(tag => tag.item! >= first && !moved.includes(tag)),
+                ].map(tag => tag.text.raw),
+              },
             ],
           },
         ]

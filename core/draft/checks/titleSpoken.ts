@@ -102,8 +102,7 @@ export const titleSpoken = defineCheck({
 
     const twice = lead ? runs(lead, text, 'inflected') : []
     if (twice.length > 1) {
-      const { start, end } = twice[1]!
-      blame('the lead is repeated', twice.slice(1), withoutRanges(title, [{ start, end }]))
+      blame('the lead is repeated', twice.slice(1), withoutRanges(title, twice.slice(1)))
     } else {
       const stops = stopWords(language)
       for (const places of text.byStem.values()) {

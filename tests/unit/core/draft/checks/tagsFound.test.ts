@@ -10,7 +10,7 @@ describe('first-tags', () => {
       { lead },
     )
     expect(check.points).toBeCloseTo(10 * (2 / 3))
-    expect(check.fixes[0]!.value).toEqual(['clean bike chain', 'bike chain oil', 'makeup', 'bike chain'])
+    expect(check.fixes[0]!.value).toEqual(['clean bike chain', 'bike chain', 'bike chain oil', 'makeup'])
     expect(checkOf('first-tags', { tags: ['bike chain'] }, { lead }).state).toBe('met')
     expect(checkOf('first-tags', { tags: ['makeup'] }, { lead }).state).toBe('missing')
     expect(checkOf('first-tags', { tags: [] }, { lead }).state).toBe('n/a')
