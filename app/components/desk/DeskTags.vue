@@ -208,10 +208,13 @@ defineExpose({ show })
   border-color: var(--plum);
   text-decoration: line-through;
 }
+/* Always in view, however many lines of tags there are. */
 input {
+  position: sticky;
+  bottom: -6px;
   flex: 1 1 200px;
   border: 0;
-  background: none;
+  background: var(--surface);
   color: inherit;
   font: inherit;
   padding: 2px 4px;

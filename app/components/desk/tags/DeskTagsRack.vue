@@ -108,7 +108,7 @@ const used = computed(() => tagsCost(props.tags, profile))
               tag
             }}</NuxtLink>
           </td>
-          <td class="small">{{ it ? TAG_KIND_NAMES[it.kind] : UNKNOWN }}</td>
+          <td class="small" :title="it && TAG_KIND_NAMES[it.kind]">{{ it?.kind ?? UNKNOWN }}</td>
           <td class="figure small right">{{ tagCost(tag, profile) }}</td>
           <td class="figure small right" :title="inFull(it?.volume, 'searches a month')">{{ rounded(it?.volume) }}</td>
           <td class="figure small right">{{ it?.chance == null ? UNKNOWN : chanceText(it.chance) }}</td>
@@ -174,6 +174,7 @@ td {
   text-align: right;
 }
 .tag {
+  width: 44%;
   overflow-wrap: anywhere;
 }
 .tag a {
