@@ -26,7 +26,7 @@ export const blockPatchSchema = z.object({
   text: blockSchema.shape.text.optional(),
   standing: z.boolean().optional(),
   /** Briefs whose live copy follows the change. */
-  follow: z.array(z.uuid()).max(500).default([]),
+  follow: z.array(z.uuid()).max(300, '300 briefs can follow at a time.').default([]),
 })
 export const tagListPatchSchema = z.object({
   revision,

@@ -11,8 +11,10 @@ export interface Misspelling {
 
 /** Shorter words have too few letters to be wrong in and still be known. */
 const SHORTEST = 5
-/** Letters beside each other on a keyboard, row by row. */
+/** Longer ones are no words; to try every slip of them would take seconds. */
+const LONGEST = 24
 const pairs = (list: string) => list.split('|').map(pair => pair.split(' ') as unknown as readonly [string, string])
+/** Letters beside each other on a keyboard, row by row. */
 const ROWS = ['qwertyuiop', 'asdfghjkl', 'zxcvbnm']
 /** Spellings and what is written for them by ear, the commonest first. */
 const ALIKE: Record<string, readonly (readonly [string, string])[]> = {
@@ -72,7 +74,7 @@ export function misspellings(
   isWord: (word: string) => boolean,
   most = 8,
 ): Misspelling[] {
-  if (word.length < SHORTEST || !LATIN.test(word)) return []
+  if (word.length < SHORTEST || word.length > LONGEST || !LATIN.test(word)) return []
   const sound = soundOf(word)
   const found = new Map<string, number>()
   const add = (wrong: string, likely: number) => {

@@ -67,8 +67,13 @@ export interface SuggestQuestion {
   language: string
   profile: LimitProfile
   pools: TagPools
-  figures: (tag: string) => TagFigures
+  /** By `tagKey`; what is absent is unknown. */
+  figures: ReadonlyMap<string, TagFigures>
 }
+
+/** No tray has more phrases that matter; each tag is compared with all of them. */
+const MOST_PHRASES = 24
+const UNKNOWN: TagFigures = { volume: null, chance: null }
 
 /** A tag that shares no word with the lead still has some worth. */
 const LEAST_CLOSENESS = 0.15
@@ -82,7 +87,7 @@ const EVEN = 0.5
 /** Weighs tags and tells of what kind they are. */
 function tagReader({ draft, phrases, language, profile, figures, pools }: SuggestQuestion) {
   const lead = readPhrase(phrases.lead, language)
-  const tray = [phrases.lead, ...phrases.support].filter(phrase => phrase.trim())
+  const tray = [phrases.lead, ...phrases.support].filter(phrase => phrase.trim()).slice(0, MOST_PHRASES)
   const read = tray.map(phrase => readPhrase(phrase, language))
   const title = readText(draft.title ?? '', language)
   const texts = [title, readText(draft.description ?? '', language)]
@@ -113,7 +118,7 @@ function tagReader({ draft, phrases, language, profile, figures, pools }: Sugges
   }
   return (tag: string, reasons: string[]): TagSuggestion => {
     const kind = kindOf(tag)
-    const known = figures(tag)
+    const known = figures.get(tagKey(tag)) ?? UNKNOWN
     const isSupported = tagKey(tag) === ownKey || (supported && supported(tag))
     const closeness = lead.norms.length
       ? Math.max(LEAST_CLOSENESS, gradeValue(match(lead, readText(tag, language))))
@@ -154,6 +159,7 @@ export function suggestTags(question: SuggestQuestion): {
   for (const phrase of phrases.support) add(phrase, 'In your tray.')
   const tray = [phrases.lead, ...phrases.support]
     .filter(phrase => phrase.trim())
+    .slice(0, MOST_PHRASES)
     .map(phrase => readPhrase(phrase, language))
   for (const { tag, users, of, lift } of pools.page) {
     const more = lift > 1.05 ? `, ${lift.toFixed(1)} times as often as elsewhere` : ''

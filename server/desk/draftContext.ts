@@ -28,6 +28,9 @@ export interface ContextQuestion {
   town?: string | null
 }
 
+/** More do not fit any site's limit; each is a look into the store. */
+const MOST_TAGS = 300
+
 /** What is known around a draft, from what is kept; nothing is asked of a service. */
 export function draftContext(stores: ContextStores, question: ContextQuestion): DraftContext {
   const { phrases, results, workspaces, workspaceItems } = stores
@@ -36,7 +39,7 @@ export function draftContext(stores: ContextStores, question: ContextQuestion): 
   const known = lead.trim() ? phrases.known(lead, region, language) : null
   const page = known && results.effective(known.id, region)
   const searches: Record<string, number> = {}
-  for (const tag of new Set(tags.map(tagKey))) {
+  for (const tag of new Set(tags.slice(0, MOST_TAGS).map(tagKey))) {
     const volume = tag ? (phrases.known(tag, region, language)?.volume ?? null) : null
     if (volume !== null) searches[tag] = volume
   }

@@ -5,13 +5,7 @@ import { hashtagFor, hashtagsOf } from '../../core/draft/hashtags'
 import { DEFAULT_PROFILE, tagKey } from '../../core/draft/limits'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import { viewsPerDay } from '../../core/rivals/strength'
-import {
-  suggestHashtags,
-  suggestTags,
-  type HashtagSuggestion,
-  type TagFigures,
-  type TagPools,
-} from '../../core/tags/suggest'
+import { suggestHashtags, type HashtagSuggestion, type TagFigures, type TagPools } from '../../core/tags/suggest'
 import { primaryLanguage } from '../../core/text/stems'
 import { words } from '../../core/text/words'
 import { phrasesQuerySchema } from '../../shared/phrases'
@@ -40,6 +34,7 @@ type Stores = Pick<
 /** So many are looked up before other requests get their turn. */
 const AT_A_TIME = 20
 /** Of each source no more are taken. */
+const MOST_PHRASES = 24
 const MOST_RELATED = 60
 const MOST_OWN_VIDEOS = 100
 const MOST_PAGE_TAGS = 40
@@ -54,7 +49,7 @@ const MOST_ASKED = 200
 /** Suggestions for a draft's tags. From what is kept, but for searches of likely misspellings, which are asked for. */
 export async function tagSuggestions(stores: Stores, question: TagQuestion) {
   const { draft, phrases: tray, region, language, workspace } = question
-  const list = [tray.lead, ...tray.support].filter(phrase => phrase.trim())
+  const list = [tray.lead, ...tray.support].filter(phrase => phrase.trim()).slice(0, MOST_PHRASES)
   const { own, workspace: home } = stores.workspaces.standing(workspace)
   const pools: TagPools = {
     ...pageOf(stores, question, home?.channelId ?? null),
@@ -83,13 +78,13 @@ export async function tagSuggestions(stores: Stores, question: TagQuestion) {
     const known = stores.phrases.known(tag, region, language)
     figures.set(tag, { volume: known?.volume ?? null, chance: known && chanceFor(known, own) })
   }
-  return suggestTags({
+  return stores.scoring.suggestTags({
     draft,
     phrases: tray,
     language,
     profile: DEFAULT_PROFILE,
     pools,
-    figures: tag => figures.get(tagKey(tag)) ?? { volume: null, chance: null },
+    figures,
   })
 }
 

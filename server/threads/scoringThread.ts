@@ -12,6 +12,7 @@ import type { RuleSet } from '../../core/draft/ruleset'
 import { coverEverything } from '../../core/draft/cover'
 import { scoreDraft } from '../../core/draft/score'
 import { misspeltPhrases } from '../../core/tags/misspell'
+import { suggestTags, type SuggestQuestion } from '../../core/tags/suggest'
 import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
 import { titleIdeas, type IdeasQuestion } from '../../core/titles/ideas'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
@@ -52,6 +53,7 @@ const thread = {
     }
   },
   cover: (...question: Parameters<typeof coverEverything>) => coverEverything(...question),
+  suggestTags: (question: SuggestQuestion) => suggestTags(question),
   /** Misspellings of phrases; words of the dictionary and those given are never taken for one. */
   async misspelt(phrases: string[], language: string, words: string[]) {
     const isCorrect = await dictionaryOf(language)

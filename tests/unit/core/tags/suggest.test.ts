@@ -25,7 +25,7 @@ const question = (given: Partial<SuggestQuestion> = {}): SuggestQuestion => ({
   language: 'en',
   profile: DEFAULT_PROFILE,
   pools,
-  figures: tag => ({ volume: VOLUMES[tag] ?? null, chance: tag in VOLUMES ? 0.5 : null }),
+  figures: new Map(Object.entries(VOLUMES).map(([tag, volume]) => [tag, { volume, chance: 0.5 }])),
   ...given,
 })
 const named = (of: string, answer = suggestTags(question())) =>

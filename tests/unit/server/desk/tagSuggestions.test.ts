@@ -1,3 +1,4 @@
+import { suggestTags, type SuggestQuestion } from '../../../../core/tags/suggest'
 import { misspeltPhrases } from '../../../../core/tags/misspell'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceStore } from '../../../../server/data/workspaces'
@@ -25,6 +26,7 @@ async function stores() {
     workspace: workspaces.get()!.id,
     search: { texts: async () => ['clean bike chain'] },
     scoring: {
+      suggestTags: async (question: SuggestQuestion) => suggestTags(question),
       misspelt: async (phrases: string[], language: string) =>
         misspeltPhrases(phrases, language, await dictionaryOf(language)),
     },
