@@ -103,7 +103,10 @@ async function typed(app: RunningApp): Promise<Timing[]> {
       const of = (name: string) => metrics.find(each => each.name === name)?.value ?? 0
       return of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration')
     }
-    await page.locator('[data-test=description]').locator('.cm-content').click({ position: { x: 40, y: 12 } })
+    await page
+      .locator('[data-test=description]')
+      .locator('.cm-content')
+      .click({ position: { x: 40, y: 12 } })
     await page.keyboard.press('Control+End')
     const list: number[] = []
     let before = await spent()

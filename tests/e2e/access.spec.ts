@@ -11,7 +11,7 @@ async function serious(page: Page, part?: string, contrast = false): Promise<str
   const builder = new AxeBuilder({ page }).setLegacyMode(true)
   if (part) builder.include(part)
   // Rows are alike: the first ones tell of all.
-  for (const row of ['phrase-row', 'rival', 'channel', 'word', 'trend', 'strip'])
+  for (const row of ['phrase-row', 'rival', 'channel', 'word', 'trend', 'strip', 'seen-rival', 'tag-suggestion'])
     builder.exclude(`[data-test=${row}]:nth-child(n+4)`)
   const runOnly = { type: 'tag' as const, values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }
   const { violations } = await builder
@@ -54,6 +54,10 @@ const SCREENS = [
   ['desk', '[data-test=ledger] li'],
   ['desk?side=bench', '[data-test=title-now]'],
   ['desk?side=compose', '[data-test=compose-run]'],
+  ['desk?side=seen', '[data-test=seen-list]'],
+  ['desk?side=tags', '[data-test=tag-side]'],
+  ['desk?side=blocks', '[data-test=block-new]'],
+  ['desk?side=versions', '[data-test=version-name]'],
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
   ['ranks', 'h1'],

@@ -5,8 +5,27 @@ import { linksOf } from '../links'
 import { firstLineOf } from '../places'
 import { wholeNumber } from '../settings'
 
-const REACH =
-  /(?<![\p{L}\p{N}._-])[\p{L}\p{N}._-]{1,64}@[\p{L}\p{N}-]{1,63}\.\p{L}{2,24}|(?:\+|\b0)(?:[()\s/-]{0,2}\d){6,20}/gu
+const RUN = /\S+/gu
+/** From a plus or a nought on what may belong to a number. */
+const NUMBER = /[+0][\d ()/-]{6,24}/gu
+/** Fewer digits are a price or a year. */
+const LEAST_DIGITS = 7
+
+/** Phone numbers and mail addresses of a text. */
+function reachedBy(text: string): { start: number; end: number }[] {
+  const numbers = [...text.matchAll(NUMBER)].filter(
+    ({ 0: found, index }) =>
+      found.replace(/\D/gu, '').length >= LEAST_DIGITS && !/[\p{L}\p{N}]/u.test(text[index - 1] ?? ''),
+  )
+  const mails = [...text.matchAll(RUN)].filter(({ 0: run }) => {
+    const at = run.indexOf('@')
+    return at > 0 && run.indexOf('.', at) > at + 1
+  })
+  return [...mails, ...numbers].map(({ index, 0: found }) => ({
+    start: index,
+    end: index + found.trimEnd().length,
+  }))
+}
 
 /** For searchers who want to hire somebody: how to reach them stands near the top. */
 export const contactFirst = defineCheck({
@@ -23,10 +42,9 @@ export const contactFirst = defineCheck({
     if (intent !== 'hire' && intent !== 'near') return notApplicable('The lead is not a search for somebody to hire.')
     const text = draft.description!
     if (!text.trim()) return notApplicable('Nothing written yet.')
-    const found = [
-      ...[...text.matchAll(REACH)].map(({ index, 0: { length } }) => ({ start: index, end: index + length })),
-      ...linksOf(text).map(({ start, end }) => ({ start, end })),
-    ].sort((a, b) => a.start - b.start)
+    const found = [...reachedBy(text), ...linksOf(text).map(({ start, end }) => ({ start, end }))].sort(
+      (a, b) => a.start - b.start,
+    )
     const [first] = found
     if (!first) return missing('No phone number, mail address or link. Add how to reach you after the first line.')
     const ranges = inField('description', [first])

@@ -7,8 +7,8 @@ import { defineCheck, met, notApplicable, partly } from '../check'
 import { wholeNumber } from '../settings'
 
 /** A word in capitals that is no short name, and any word in capitals where nearly all of them are. */
-const SHOUTED = /(?<![\p{L}\p{N}])\p{Lu}{4,}(?![\p{L}\p{N}])/gu
-const CAPITALS = /(?<![\p{L}\p{N}])\p{Lu}{2,}(?![\p{L}\p{N}])/gu
+const SHOUTED = /(?<![\p{L}\p{N}])\p{Lu}{4,40}(?![\p{L}\p{N}])/gu
+const CAPITALS = /(?<![\p{L}\p{N}])\p{Lu}{2,40}(?![\p{L}\p{N}])/gu
 const CRIES = /[!?]{2,}|!/gu
 const SEPARATORS = /[|•·»]/gu
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { expandBlock, findBlock, withBlock } from '../../../../core/blocks/block'
 import type { BriefItem } from '../../../../shared/briefItems'
 import type { BlockUse, SavedBlock } from '../../../../shared/workspaceItems'
@@ -77,12 +77,15 @@ async function put(block: SavedBlock, live: boolean) {
 }
 
 const editing = ref<{ block: SavedBlock | null; name: string; text: string; standing: boolean } | null>(null)
+const nameField = ref<{ focus: () => void } | null>(null)
 const uses = shallowRef<BlockUse[]>([])
 const follow = ref<string[]>([])
 async function edit(block: SavedBlock | null, text = '') {
   uses.value = []
   follow.value = []
   editing.value = { block, name: block?.name ?? '', text: block?.text ?? text, standing: block?.standing ?? false }
+  await nextTick()
+  nameField.value?.focus()
   if (!block) return
   try {
     uses.value = (await api('GET /api/blocks/:id', { params: { id: block.id } })).uses
@@ -133,7 +136,14 @@ async function save() {
       No blocks yet. Save what belongs under many videos: links, gear, contact, music.
     </p>
     <form v-if="editing" class="edit" data-test="block-edit" @submit.prevent="save" @keydown.escape="editing = null">
-      <v-text-field v-model="editing.name" label="Name" maxlength="120" hide-details autofocus data-test="block-name" />
+      <v-text-field
+        ref="nameField"
+        v-model="editing.name"
+        label="Name"
+        maxlength="120"
+        hide-details
+        data-test="block-name"
+      />
       <v-textarea
         v-model="editing.text"
         label="Text; {title}, {lead}, {year}, {town} and your own variables are filled in"

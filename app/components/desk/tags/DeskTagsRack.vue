@@ -180,6 +180,12 @@ td {
 .tag a {
   color: inherit;
 }
+/* Large enough to be hit by a finger. */
+.grip,
+.acts :deep(.v-btn) {
+  min-width: 24px;
+  min-height: 24px;
+}
 .grip {
   cursor: grab;
   color: var(--muted);

@@ -58,6 +58,10 @@ ul {
   margin: 0;
   padding: 0;
 }
+li :deep(.v-btn) {
+  min-width: 24px;
+  min-height: 24px;
+}
 li {
   display: grid;
   grid-template-columns: 28px minmax(0, 1fr) 52px 52px 30px;
