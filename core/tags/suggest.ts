@@ -50,7 +50,7 @@ export interface TagSuggestion extends TagFigures {
   kind: TagKind
   /** Why it is suggested, a sentence each. */
   reasons: string[]
-  /** Whether title, text or phrases bear it out; `null` where there is nothing to compare with. */
+  /** Whether title, text or phrases mention it; `null` where there is nothing to compare with. */
   supported: boolean | null
   /** Characters it takes by itself, in the site's own count. */
   cost: number

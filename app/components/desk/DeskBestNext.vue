@@ -48,6 +48,9 @@ watch(
 async function setTarget(text: string) {
   const wanted = text.trim() === '' ? null : Number(text)
   if (wanted === target.value) return
+  // What is no number would be sent as none, and take the target away unasked.
+  if (Number.isNaN(wanted))
+    return notices.show('Enter a number from 0 to 100, or nothing for no target.', { serious: true })
   try {
     target.value = (
       await api('PUT /api/workspaces/:id/settings', { params: { id: workspace.value }, body: { target: wanted } })

@@ -46,7 +46,7 @@ function pin(tag: string) {
   pinned.value = next
 }
 
-/** What would fill the space best. What the text does not bear out, and other channels' names, are never packed. */
+/** What would fill the space best. Tags that the text does not mention, and other channels' names, are never packed. */
 function pack() {
   const candidates = [
     ...current.value,
