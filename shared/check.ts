@@ -68,6 +68,7 @@ export const draftContextSchema = z.object({
   searches: z.record(z.string().max(2000), z.number().min(0)).default({}),
   ownName: z.string().max(300).default(''),
   standing: z.array(z.string().max(20_000)).max(200).default([]),
+  placed: z.array(z.string().max(20_000).nullable()).max(200).default([]),
 })
 
 /** A draft, the phrases it is written for, and by which rules it is scored. */

@@ -14,12 +14,13 @@ export function useDraftContext(brief: Ref<Brief | null>) {
   const context = shallowRef<DraftContext>(NO_CONTEXT)
   const question = computed(() => {
     if (!brief.value) return null
-    const { fields, workspaceId, seriesPlace } = brief.value
+    const { id, fields, workspaceId, seriesPlace } = brief.value
     return {
       lead: fields.tray.lead ?? '',
       title: fields.title,
       tags: [...fields.tags],
       town: seriesPlace,
+      brief: id,
       region: fields.region,
       language: fields.language,
       workspace: workspaceId,

@@ -4,13 +4,13 @@ import type { Cover } from '../../core/draft/cover'
 import type { DraftContext } from '../../core/draft/context'
 import type { Draft, Fix } from '../../core/draft/draft'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
-import { RULE_SETS } from '../../core/draft/ruleset'
+import { ruleSetOf } from '../../core/draft/ruleset'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
 import type { Score } from '../../core/draft/score'
 import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
 
 const configurationOf = ({ tray, ruleSet, language }: BriefFields, context: DraftContext): ScoreConfiguration => ({
-  ruleSet: RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!,
+  ruleSet: ruleSetOf(ruleSet),
   profile: DEFAULT_PROFILE,
   phrases: { lead: tray.lead ?? '', support: [...tray.support] },
   language,
@@ -83,7 +83,5 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     /** The score of another text, such as an earlier version, by the brief's rules. */
     scoreOf: (draft: Draft): Promise<Score> => remote.scoreOf(draft),
     cover: (): Promise<Cover> => remote.cover(draftOf(toRaw(fields.value!))),
-    /** Percent of the brief's rule set for other texts, such as those of rivals. */
-    percents: (drafts: Draft[]): Promise<(number | null)[]> => remote.percents(drafts),
   }
 }

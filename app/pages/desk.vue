@@ -10,6 +10,7 @@ import type DeskTags from '~/components/desk/DeskTags.vue'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
+import { useProposal } from '~/stores/proposal'
 import { useTray } from '~/stores/tray'
 
 useHead({ title: 'Desk · Fonetra' })
@@ -17,9 +18,10 @@ const brief = useBrief()
 const tray = useTray()
 const library = useLibrary()
 const notices = useNotices()
+const proposal = useProposal()
 const fields = computed(() => brief.fields)
 const context = useDraftContext(computed(() => brief.brief))
-const { scored, problem, gainOf, scoreOf, cover, percents } = useScore(
+const { scored, problem, gainOf, scoreOf, cover } = useScore(
   computed(() => brief.brief?.id ?? null),
   fields,
   context,
@@ -107,7 +109,18 @@ function restore(field: BriefField, value: unknown) {
             <h2>Title</h2>
             <v-btn size="small" :icon="mdiHistory" aria-label="Earlier titles" @click="historyOf = 'title'" />
           </div>
+          <LazyDeskProposal
+            v-if="proposal.proposals.title"
+            :before="fields.title"
+            :after="proposal.proposals.title.text"
+            label="Title"
+            single-line
+            @take="proposal.take('title', $event)"
+            @leave="proposal.show('title', $event, proposal.proposals.title!.said)"
+            @drop="proposal.drop('title')"
+          />
           <DeskText
+            v-show="!proposal.proposals.title"
             :key="`title-${brief.brief!.id}`"
             ref="titleText"
             :model-value="fields.title"
@@ -143,7 +156,18 @@ function restore(field: BriefField, value: unknown) {
               @click="historyOf = 'description'"
             />
           </div>
+          <LazyDeskProposal
+            v-if="proposal.proposals.description"
+            class="long"
+            :before="fields.description"
+            :after="proposal.proposals.description.text"
+            label="Description"
+            @take="proposal.take('description', $event)"
+            @leave="proposal.show('description', $event, proposal.proposals.description!.said)"
+            @drop="proposal.drop('description')"
+          />
           <DeskText
+            v-show="!proposal.proposals.description"
             :key="`description-${brief.brief!.id}`"
             ref="descriptionText"
             class="long"
@@ -188,7 +212,7 @@ function restore(field: BriefField, value: unknown) {
           >
         </v-btn-toggle>
         <LazyDeskTitleBench v-if="side === 'bench'" />
-        <LazyDeskSeen v-else-if="side === 'seen'" :key="brief.brief!.id" :percents="percents" />
+        <LazyDeskSeen v-else-if="side === 'seen'" :key="brief.brief!.id" />
         <LazyDeskTagsSide v-else-if="side === 'tags'" :key="brief.brief!.id" />
         <LazyDeskBlocks v-else-if="side === 'blocks'" :key="brief.brief!.id" />
         <LazyDeskVersions

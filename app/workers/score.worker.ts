@@ -91,10 +91,14 @@ const worker = {
     const { ruleSet, profile, phrases, language, context } = configuration
     return coverEverything(draft, phrases, ruleSet, profile, language, context)
   },
-  /** Percent of the rule set that each of some drafts would earn; `null` where none can be told. */
-  percents(drafts: Draft[]): (number | null)[] {
-    const { ruleSet, profile, phrases, language } = configuration
-    return drafts.map(draft => scoreDraft(draft, phrases, ruleSet, profile, language).percent)
+  /**
+   * Percent that a rule set gives each of some texts for a phrase alone, such as those of the page it leads to; `null`
+   * where none can be told. It does not depend on the brief that is open.
+   */
+  percents(drafts: Draft[], phrase: string, ruleSet: RuleSet, language: string): (number | null)[] {
+    return drafts.map(
+      draft => scoreDraft(draft, { lead: phrase, support: [] }, ruleSet, DEFAULT_PROFILE, language).percent,
+    )
   },
 }
 export type ScoreWorker = typeof worker

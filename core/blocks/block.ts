@@ -59,6 +59,21 @@ export function findBlock(description: string, text: string): { start: number; e
   return null
 }
 
+/**
+ * Where a live block stands: as it was filled in when it was put there, or as it would be now.
+ * @param now its text filled in with today's title, lead, and the rest.
+ */
+export function findLive(
+  description: string,
+  placed: string | undefined,
+  now: string,
+): { start: number; end: number; behind: boolean } | null {
+  const current = findBlock(description, now)
+  if (current) return { ...current, behind: false }
+  const before = placed === undefined ? null : findBlock(description, placed)
+  return before && { ...before, behind: true }
+}
+
 /** A description with a block at its end. */
 export const withBlock = (description: string, text: string): string =>
   [description.trimEnd(), text].filter(Boolean).join('\n\n')

@@ -15,7 +15,9 @@ export interface DraftContext {
   ownName: string
   /** Texts that belong in every description of the workspace, as they would stand in it. */
   standing: readonly string[]
+  /** The same texts as they were filled in when each was put into this brief; `null` for one that was not put live. */
+  placed: readonly (string | null)[]
 }
 
 /** Nothing known. */
-export const NO_CONTEXT: DraftContext = { page: [], searches: {}, ownName: '', standing: [] }
+export const NO_CONTEXT: DraftContext = { page: [], searches: {}, ownName: '', standing: [], placed: [] }

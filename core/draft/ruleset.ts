@@ -130,3 +130,6 @@ export const FULL_WIDTH: RuleSet = {
 
 /** The sets that ship, the first being the one a new brief begins with. */
 export const RULE_SETS: readonly RuleSet[] = [BALANCED, FULL_WIDTH, EXACT_LINE]
+
+/** A set that ships by its id; the first one for an id that none has. */
+export const ruleSetOf = (id: string): RuleSet => RULE_SETS.find(each => each.id === id) ?? RULE_SETS[0]!

@@ -255,3 +255,17 @@ export function span(found: Match): Range | null {
   if (!found.ranges.length) return null
   return { start: found.ranges[0]!.start, end: found.ranges[found.ranges.length - 1]!.end }
 }
+
+/** A text cut at some stretches of it, which may come in any order; of two that overlap the first counts. */
+export function cutAtRanges(text: string, ranges: readonly Range[]): { text: string; marked: boolean }[] {
+  const cut: { text: string; marked: boolean }[] = []
+  let at = 0
+  for (const { start, end } of [...ranges].sort((a, b) => a.start - b.start)) {
+    if (start < at) continue
+    if (start > at) cut.push({ text: text.slice(at, start), marked: false })
+    cut.push({ text: text.slice(start, end), marked: true })
+    at = end
+  }
+  if (at < text.length) cut.push({ text: text.slice(at), marked: false })
+  return cut
+}

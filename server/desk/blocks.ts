@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { expandBlock, findBlock, type Block } from '../../core/blocks/block'
+import { expandBlock, findLive, type Block } from '../../core/blocks/block'
 import type { Brief } from '../../shared/brief'
 import type { BlockUse } from '../../shared/workspaceItems'
 import type { BriefItemStore } from '../data/briefItems'
@@ -35,7 +35,7 @@ export function usesOf(deps: Deps, workspace: string, id: string, block: Block):
     const brief = deps.briefs.get(briefId)!
     const { description, topic, title } = brief.fields
     const placed = placedIn(deps, id, briefId)
-    const stands = findBlock(description, placed?.value.text ?? expandedIn(deps, block, brief)) !== null
+    const stands = findLive(description, placed?.value.text, expandedIn(deps, block, brief)) !== null
     if (!placed && !stands) return []
     return [{ brief: briefId, topic: topic || title || 'Untitled', live: placed !== undefined, edited: !stands }]
   })
@@ -45,12 +45,13 @@ export function usesOf(deps: Deps, workspace: string, id: string, block: Block):
  * Puts a changed block's text in place of the one before in a brief that has it live.
  * @returns whether it stood there unchanged; what was edited by hand is left as it is.
  */
-export function follow(deps: Deps, id: string, block: Block, briefId: string, by: Writer): boolean {
+export function follow(deps: Deps, id: string, before: Block, block: Block, briefId: string, by: Writer): boolean {
   const brief = deps.briefs.get(briefId)
   const placed = brief && brief.deletedAt === null ? placedIn(deps, id, briefId) : undefined
-  const at = placed && findBlock(brief!.fields.description, placed.value.text)
-  if (!at) return false
+  if (!placed) return false
   const { description } = brief!.fields
+  const at = findLive(description, placed.value.text, expandedIn(deps, before, brief!))
+  if (!at) return false
   const text = expandedIn(deps, block, brief!)
   const value = description.slice(0, at.start) + text + description.slice(at.end)
   const result = deps.briefs.patch(
@@ -60,6 +61,6 @@ export function follow(deps: Deps, id: string, block: Block, briefId: string, by
     by,
   )
   if (result.kind !== 'saved') return false
-  deps.briefItems.save(briefId, { ...placed!, value: { block: id, text } })
+  deps.briefItems.save(briefId, { ...placed, value: { block: id, text } })
   return true
 }

@@ -2,6 +2,7 @@ import type { DraftContext } from '../../core/draft/context'
 import { tagKey } from '../../core/draft/limits'
 import { expandBlock } from '../../core/blocks/block'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
+import type { BriefItemStore } from '../data/briefItems'
 import type { PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
 import type { WorkspaceItemStore } from '../data/workspaceItems'
@@ -12,6 +13,7 @@ export interface ContextStores {
   results: ResultStore
   workspaces: WorkspaceStore
   workspaceItems: WorkspaceItemStore
+  briefItems: BriefItemStore
   /** UTC milliseconds. */
   now: () => number
 }
@@ -26,6 +28,8 @@ export interface ContextQuestion {
   workspace: string
   /** The place a brief of a series is for. */
   town?: string | null
+  /** The brief, for the blocks that stand live in it. */
+  brief?: string
 }
 
 /** More do not fit any site's limit; each is a look into the store. */
@@ -43,6 +47,12 @@ export function draftContext(stores: ContextStores, question: ContextQuestion): 
     const volume = tag ? (phrases.known(tag, region, language)?.volume ?? null) : null
     if (volume !== null) searches[tag] = volume
   }
+  const standing = workspaceItems.list(workspace, 'block').filter(({ value }) => value.standing)
+  const placed = new Map(
+    question.brief && standing.length
+      ? stores.briefItems.list(question.brief, 'placed').map(({ value }) => [value.block, value.text])
+      : [],
+  )
   return {
     page: page
       ? results
@@ -52,10 +62,8 @@ export function draftContext(stores: ContextStores, question: ContextQuestion): 
       : [],
     searches,
     ownName: home?.channelTitle ?? '',
-    standing: workspaceItems
-      .list(workspace, 'block')
-      .filter(({ value }) => value.standing)
-      .map(({ value }) => expandBlock(value.text, blockValues(stores, question)).text),
+    standing: standing.map(({ value }) => expandBlock(value.text, blockValues(stores, question)).text),
+    placed: standing.map(({ id }) => placed.get(id) ?? null),
   }
 }
 

@@ -4,7 +4,7 @@ import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort } from 'node:worker_threads'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import type { DraftContext } from '../../core/draft/context'
-import { RULE_SETS } from '../../core/draft/ruleset'
+import { ruleSetOf } from '../../core/draft/ruleset'
 import { fixed, type Draft, type DraftPhrases } from '../../core/draft/draft'
 import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
@@ -67,7 +67,7 @@ const thread = {
     list.map(({ fields, context }) => {
       const { title, description, tags, tray, ruleSet, language } = fields
       if (!title.trim() && !description.trim() && !tags.length) return null
-      const set = RULE_SETS.find(each => each.id === ruleSet) ?? RULE_SETS[0]!
+      const set = ruleSetOf(ruleSet)
       return scoreDraft(
         draftOf(fields),
         { lead: tray.lead ?? '', support: tray.support },

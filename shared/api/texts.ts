@@ -67,6 +67,8 @@ export const textCalls = {
       tags: z.array(z.string().max(2000)).max(2000).default([]),
       /** The place a brief of a series is for. */
       town: z.string().max(200).nullish(),
+      /** The brief, for the blocks that stand live in it. */
+      brief: z.uuid().optional(),
       region: regionInput,
       language: languageInput,
       workspace: workspaceInput,

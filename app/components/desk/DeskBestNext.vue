@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { withPiece, type Cover, type CoverEdit } from '../../../core/draft/cover'
 import type { Fix } from '../../../core/draft/draft'
 import type { Score } from '../../../core/draft/score'
@@ -8,6 +8,7 @@ import { leftOf, pointsText, STATE_NAMES } from '~/composables/points'
 import { useBrief } from '~/stores/brief'
 import { useChanges } from '~/stores/changes'
 import { useNotices } from '~/stores/notices'
+import { useProposal, type ProposedField } from '~/stores/proposal'
 
 /** What brings most next, all phrases in their places at once, and whether it is enough. */
 const props = defineProps<{ score: Score; cover: () => Promise<Cover> }>()
@@ -64,35 +65,48 @@ const isEnough = computed(
 )
 
 const covered = shallowRef<Cover | null>(null)
-async function propose() {
-  covered.value = await props.cover()
+const proposal = useProposal()
+const SAID = 'Phrases put in their places.'
+/** The text as it would be with some pieces, taken from the last so that the places of the others stay right. */
+function withPieces(edits: readonly CoverEdit[]) {
+  const { title, description, tags } = brief.fields!
+  return [...edits].reverse().reduce(withPiece, { title, description, tags: [...tags] })
 }
+/** Proposed as a list with points here, and as a difference in title and description themselves. */
+async function propose(fields: readonly ProposedField[] = ['title', 'description']) {
+  covered.value = await props.cover()
+  const proposed = withPieces(covered.value.edits)
+  for (const field of fields) proposal.show(field, proposed[field]!, SAID)
+}
+function drop() {
+  if (!covered.value) return
+  covered.value = null
+  proposal.drop('title')
+  proposal.drop('description')
+}
+onBeforeUnmount(drop)
 // A proposal belongs to the text it was made for.
 watch(
   () => [brief.fields?.title, brief.fields?.description, brief.fields?.tags],
   () => {
-    if (covered.value) void propose()
+    // What was dropped in the text does not come back unasked.
+    if (covered.value) void propose(Object.keys(proposal.proposals) as ProposedField[])
   },
   { deep: true },
 )
 const FIELD_NAMES = { title: 'Title', description: 'Description', tags: 'Tags' }
 const removed = ({ field, start, end }: CoverEdit) =>
   field === 'tags' ? brief.fields!.tags.slice(start, end).join(', ') : brief.fields![field].slice(start, end)
-/** Takes pieces, the last first, so that the places of the others stay right. */
 function take(edits: readonly CoverEdit[]) {
-  const { title, description, tags } = brief.fields!
-  const done = [...edits].reverse().reduce(withPiece, { title, description, tags: [...tags] })
-  brief.changeAll(edits.length === 1 ? 'Done.' : 'Phrases put in their places.', {
-    title: done.title!,
-    description: done.description!,
-    tags: done.tags!,
-  })
-  if (edits.length === covered.value?.edits.length) covered.value = null
+  const { title, description, tags } = withPieces(edits)
+  const all = edits.length === covered.value?.edits.length
+  brief.changeAll(edits.length === 1 ? 'Done.' : SAID, { title: title!, description: description!, tags: tags! })
+  if (all) drop()
 }
 </script>
 
 <template>
-  <section aria-label="Best next" data-test="best-next" @keydown.escape="covered = null">
+  <section aria-label="Best next" data-test="best-next" @keydown.escape="drop">
     <h2>
       <span>Best next</span><span class="asks" /><label class="small enough"
         >Enough at
@@ -125,7 +139,7 @@ function take(edits: readonly CoverEdit[]) {
         </li>
       </ul>
       <p class="small">
-        <button class="fix" data-test="cover" @click="propose">Put every phrase in its place</button>
+        <button class="fix" data-test="cover" @click="propose()">Put every phrase in its place</button>
       </p>
     </template>
     <div v-if="covered" class="proposal small" data-test="covered">
@@ -148,7 +162,7 @@ function take(edits: readonly CoverEdit[]) {
           <button class="fix" data-test="cover-take" @click="take(covered.edits)">
             Take all, +{{ pointsText(covered.after - covered.before) }}
           </button>
-          <button class="plain" @click="covered = null">Discard</button>
+          <button class="plain" @click="drop">Discard</button>
         </p>
       </template>
     </div>

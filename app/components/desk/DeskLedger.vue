@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Cover } from '../../../core/draft/cover'
 import type { Question } from '../../../core/draft/check'
 import type { FieldRange, Fix } from '../../../core/draft/draft'
-import { RULE_SETS } from '../../../core/draft/ruleset'
+import { RULE_SETS, ruleSetOf } from '../../../core/draft/ruleset'
 import type { Score } from '../../../core/draft/score'
 import { leftOf as left, pointsText as figure, STATE_NAMES as STATES } from '~/composables/points'
 
@@ -35,7 +35,7 @@ const groups = computed(() =>
 const needLead = computed(() =>
   (props.score?.checks ?? []).filter(check => check.lacks === 'lead').reduce((total, check) => total + check.weight, 0),
 )
-const set = computed(() => RULE_SETS.find(each => each.id === ruleSet.value) ?? RULE_SETS[0]!)
+const set = computed(() => ruleSetOf(ruleSet.value))
 const open = computed(() => (props.score?.checks ?? []).filter(check => left(check) > 0.05))
 </script>
 

@@ -63,7 +63,6 @@ const oneLine = EditorState.transactionFilter.of(transaction => {
 })
 
 onMounted(() => {
-  const nonce = document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content
   view = new EditorView({
     parent: host.value!,
     state: EditorState.create({
@@ -84,7 +83,7 @@ onMounted(() => {
           'spellcheck': 'true',
           ...(props.singleLine ? { 'aria-multiline': 'false' } : {}),
         }),
-        ...(nonce ? [EditorView.cspNonce.of(nonce)] : []),
+        cspNonce(),
         ...(props.singleLine ? [oneLine] : []),
         ...(access.reads ? [EditorState.readOnly.of(true)] : []),
         EditorView.updateListener.of(update => {

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { draftOf } from '../../../core/brief/brief'
+import { draftOf, type BriefFields } from '../../../core/brief/brief'
 import type { Draft } from '../../../core/draft/draft'
 import type { Score } from '../../../core/draft/score'
 import type { BriefItem } from '../../../shared/briefItems'
 import { api, messageOf } from '~/composables/api'
 import { dateTime } from '~/composables/figures'
-import { pointsText } from '~/composables/points'
 import { useBrief } from '~/stores/brief'
 import { useChanges } from '~/stores/changes'
 import { useNotices } from '~/stores/notices'
@@ -68,20 +67,43 @@ function restore({ value: { name, fields } }: Version) {
 }
 
 const open = ref<string | null>(null)
-const compared = shallowRef<Score | null>(null)
 const against = computed(() => versions.value?.find(each => each.id === open.value) ?? null)
-watch([against, () => props.score], async ([version]) => {
-  compared.value = version ? await props.scoreOf(draftOf(version.value.fields)) : null
+/** The other side of the comparison: `now`, or another version. */
+const other = ref('now')
+watch(open, () => {
+  other.value = 'now'
 })
-/** Checks that stand otherwise now than in the version, the largest difference first. */
-const differing = computed(() => {
-  const then = new Map((compared.value?.checks ?? []).map(check => [check.id, check]))
-  return (props.score?.checks ?? [])
-    .map(check => ({ check, by: check.points - (then.get(check.id)?.points ?? 0), then: then.get(check.id) }))
-    .filter(({ by, check, then }) => then && (Math.abs(by) > 0.05 || check.outOf !== then.outOf))
-    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+const others = computed(() => [
+  { value: 'now', title: 'What stands now' },
+  ...(versions.value ?? [])
+    .filter(each => each.id !== open.value)
+    .map(each => ({ value: each.id, title: each.value.name })),
+])
+interface Side {
+  name: string
+  fields: BriefFields
+  score: Score
+}
+const sides = shallowRef<[Side, Side] | null>(null)
+let asked = 0
+watch([against, other, () => props.score], async ([version, to, score]) => {
+  const mine = ++asked
+  if (!version || !score) {
+    sides.value = null
+    return
+  }
+  const side = async ({ value: { name, fields } }: Version): Promise<Side> => ({
+    name,
+    fields,
+    score: await props.scoreOf(draftOf(fields)),
+  })
+  const second = versions.value?.find(each => each.id === to)
+  const found: [Side, Side] = [
+    await side(version),
+    second ? await side(second) : { name: 'Now', fields: brief.fields!, score },
+  ]
+  if (mine === asked) sides.value = found
 })
-const signed = (points: number) => `${points < 0 ? '−' : '+'}${pointsText(Math.abs(points))}`
 </script>
 
 <template>
@@ -117,40 +139,10 @@ const signed = (points: number) => `${points < 0 ? '−' : '+'}${pointsText(Math
         ><v-btn size="x-small" data-test="version-restore" @click="restore(version)">Restore</v-btn
         ><v-btn size="x-small" @click="remove(version)">Delete</v-btn>
       </div>
-      <div v-if="open === version.id && compared && score" class="compare" data-test="version-compared">
-        <p class="small">
-          Then <span class="figure">{{ pointsText(compared.points) }} of {{ Math.round(compared.outOf) }}</span
-          >, now <span class="figure">{{ pointsText(score.points) }} of {{ Math.round(score.outOf) }}</span> points
-          under the same rule set.
-        </p>
-        <table v-if="differing.length" class="small" aria-label="Checks that differ">
-          <thead>
-            <tr>
-              <th>Check</th>
-              <th>Then</th>
-              <th>Now</th>
-              <th>Change</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="{ check, then, by } in differing" :key="check.id">
-              <td>{{ check.title }}</td>
-              <td class="figure">{{ then!.outOf ? pointsText(then!.points) : '–' }}</td>
-              <td class="figure">{{ check.outOf ? pointsText(check.points) : '–' }}</td>
-              <td class="figure">{{ signed(by) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-else class="small muted">No check tells them apart.</p>
-        <template v-if="version.value.fields.title !== brief.fields!.title">
-          <h3>Title</h3>
-          <DeskDifference :before="version.value.fields.title" :after="brief.fields!.title" />
-        </template>
-        <template v-if="version.value.fields.description !== brief.fields!.description">
-          <h3>Description</h3>
-          <DeskDifference :before="version.value.fields.description" :after="brief.fields!.description" />
-        </template>
-      </div>
+      <template v-if="open === version.id">
+        <v-select v-if="others.length > 1" v-model="other" :items="others" label="Compare with" hide-details />
+        <DeskVersionsCompared v-if="sides" :before="sides[0]" :after="sides[1]" />
+      </template>
     </article>
   </section>
 </template>
@@ -172,31 +164,6 @@ const signed = (points: number) => `${points < 0 ? '−' : '+'}${pointsText(Math
 article {
   border-top: 1px solid var(--line);
   padding: 8px 0 0;
-}
-.compare {
-  display: grid;
-  gap: 8px;
-  padding: 8px 0;
-}
-h3 {
-  font-size: 13px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: right;
-  padding: 2px 4px;
-  border-bottom: 1px solid var(--line);
-}
-th:first-child,
-td:first-child {
-  text-align: left;
-}
-th {
-  color: var(--muted);
 }
 .link {
   color: var(--teal);

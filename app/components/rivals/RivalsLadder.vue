@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { ruleSetOf } from '../../../core/draft/ruleset'
 import type { ResultsAnswer, RivalRow } from '../../../shared/rivals'
+import { useBrief } from '~/stores/brief'
 
+interface Column {
+  key: string
+  title: string
+  hint?: string
+  of: (row: RivalRow) => number | string | null
+}
 const props = defineProps<{ page: ResultsAnswer }>()
 const route = useRoute()
 const opened = computed(() => (typeof route.query.video === 'string' ? route.query.video : null))
@@ -12,7 +20,14 @@ const sort = computed(() => {
   return { key, direction }
 })
 const set = useAddress()
-const COLUMNS: { key: string; title: string; hint?: string; of: (row: RivalRow) => number | string | null }[] = [
+const brief = useBrief()
+const ruleSet = computed(() => ruleSetOf(brief.fields?.ruleSet ?? ''))
+const earned = useEarned(
+  computed(() => props.page),
+  computed(() => ruleSet.value.id),
+  computed(() => brief.fields?.language ?? 'en'),
+)
+const COLUMNS = computed((): Column[] => [
   { key: 'rank', title: 'Rank', of: row => row.rank },
   { key: 'title', title: 'Title and channel', of: row => row.title },
   { key: 'subscribers', title: 'Subs', hint: 'Subscribers of the channel', of: row => row.channel.subscribers },
@@ -29,14 +44,20 @@ const COLUMNS: { key: string; title: string; hint?: string; of: (row: RivalRow) 
     of: row => row.targeting,
   },
   {
+    key: 'earned',
+    title: 'Score',
+    hint: `What the rule set “${ruleSet.value.name}” gives its title, description and tags for this phrase`,
+    of: row => earned.value.get(row.videoId) ?? null,
+  },
+  {
     key: 'strength',
     title: 'Strength',
     hint: 'Strength of the result, 0 to 1; the line marks my channel',
     of: row => row.strength,
   },
-]
+])
 const rows = computed(() => {
-  const column = COLUMNS.find(each => each.key === sort.value.key) ?? COLUMNS[0]!
+  const column = COLUMNS.value.find(each => each.key === sort.value.key) ?? COLUMNS.value[0]!
   const sign = sort.value.direction === 'desc' ? -1 : 1
   return [...props.page.rows].sort((a, b) => {
     const [x, y] = [column.of(a), column.of(b)]
@@ -80,6 +101,7 @@ const own = computed(() => props.page.reading.own?.strength ?? null)
         :row
         :at="page.at"
         :own
+        :earned="earned.get(row.videoId) ?? null"
         :open="opened === row.videoId"
         :columns="COLUMNS.length + 1"
         @open="set({ video: opened === row.videoId ? undefined : row.videoId })"

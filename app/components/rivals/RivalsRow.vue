@@ -3,6 +3,7 @@ import { DAY } from '../../../core/time'
 import { mdiChevronDown, mdiChevronRight, mdiEyeOffOutline, mdiUndoVariant } from '@mdi/js'
 import { computed } from 'vue'
 import { UPSET_WORDS } from '../../../core/rivals/upsets'
+import { cutAtRanges } from '../../../core/text/match'
 import type { RivalRow } from '../../../shared/rivals'
 import { ageWords, dateOnly, inFull, lengthWords, percent, rounded, UNKNOWN } from '~/composables/figures'
 import { useRivals } from '~/stores/rivals'
@@ -14,6 +15,8 @@ const props = defineProps<{
   at: number
   /** Strength of my channel; `null` where none is chosen. */
   own: number | null
+  /** Percent that my rule set gives its texts; `null` where it is not known. */
+  earned: number | null
   open: boolean
   /** How many columns the table has. */
   columns: number
@@ -39,19 +42,7 @@ const strengthTitle = computed(() => {
 })
 
 /** A title cut at its matches. */
-const parts = computed(() => {
-  const { row } = props
-  const cut: { text: string; match: boolean }[] = []
-  let at = 0
-  for (const { start, end } of [...row.titleRanges].sort((a, b) => a.start - b.start)) {
-    if (start < at) continue
-    if (start > at) cut.push({ text: row.title.slice(at, start), match: false })
-    cut.push({ text: row.title.slice(start, end), match: true })
-    at = end
-  }
-  if (at < row.title.length) cut.push({ text: row.title.slice(at), match: false })
-  return cut
-})
+const parts = computed(() => cutAtRanges(props.row.title, props.row.titleRanges))
 const GRADE_WORDS = {
   exact: 'word for word',
   inflected: 'with other endings',
@@ -116,7 +107,7 @@ const note = computed(() => {
               <v-icon :icon="open ? mdiChevronDown : mdiChevronRight" size="14" /><span
                 v-for="(part, i) in parts"
                 :key="i"
-                :class="part.match ? (row.matches.title === 'exact' ? 'match-exact' : 'match-close') : undefined"
+                :class="part.marked ? (row.matches.title === 'exact' ? 'match-exact' : 'match-close') : undefined"
                 >{{ part.text }}</span
               >
             </button>
@@ -149,6 +140,13 @@ const note = computed(() => {
         <span v-for="each in matches" :key="each.where" :title="each.words"
           ><DeskShape :state="each.state" :label="each.words"
         /></span>
+      </td>
+      <td
+        class="figure"
+        :title="earned === null ? 'unknown' : `${earned.toFixed(1)} % of the rule set for this phrase`"
+        data-test="earned"
+      >
+        {{ earned === null ? UNKNOWN : `${Math.floor(earned)} %` }}
       </td>
       <td class="strength">
         <div class="gauge">

@@ -6,7 +6,7 @@ export default route('GET /api/briefs', async (event, runtime, { query }) => {
   const { briefs, scoring } = runtime
   const { lines, unscored } = briefs.list(query.workspace)
   const percents = await scoring.percents(
-    unscored.map(({ fields, workspaceId, seriesPlace }) => ({
+    unscored.map(({ id, fields, workspaceId, seriesPlace }) => ({
       fields,
       context: draftContext(runtime, {
         lead: fields.tray.lead ?? '',
@@ -16,6 +16,7 @@ export default route('GET /api/briefs', async (event, runtime, { query }) => {
         language: fields.language,
         workspace: workspaceId,
         town: seriesPlace,
+        brief: id,
       }),
     })),
   )

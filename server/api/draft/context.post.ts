@@ -6,7 +6,7 @@ import { workspaceOf } from '../../http/workspaceOf'
 export default route('POST /api/draft/context', (event, runtime, { body }) => {
   // Whoever opens the Desk asks for tags next: what that needs is read meanwhile.
   void runtime.scoring.misspelt([], body.language, []).catch(() => undefined)
-  const { lead, title, tags, town, region, language, workspace } = body
+  const { lead, title, tags, town, brief, region, language, workspace } = body
   return {
     context: draftContext(runtime, {
       lead,
@@ -14,6 +14,7 @@ export default route('POST /api/draft/context', (event, runtime, { body }) => {
       tags,
       language,
       town: town ?? null,
+      ...(brief ? { brief } : {}),
       region: region ?? '',
       workspace: workspaceOf(runtime, workspace).id,
     }),

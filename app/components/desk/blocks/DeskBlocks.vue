@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
-import { expandBlock, findBlock, withBlock } from '../../../../core/blocks/block'
+import { expandBlock, findBlock, findLive, withBlock } from '../../../../core/blocks/block'
 import type { BriefItem } from '../../../../shared/briefItems'
 import type { BlockUse, SavedBlock } from '../../../../shared/workspaceItems'
 import { api, messageOf } from '~/composables/api'
@@ -47,14 +47,30 @@ const expanded = (text: string) =>
     year: String(new Date(now()).getUTCFullYear()),
   })
 /** How a block stands in this description. */
-function standing({ id: block, text }: SavedBlock): 'live' | 'edited' | 'text' | null {
+function standing({ id: block, text }: SavedBlock): 'live' | 'behind' | 'edited' | 'text' | null {
   const live = placed.value.find(each => each.value.block === block)
-  const there = findBlock(fields.value.description, live?.value.text ?? expanded(text).text) !== null
-  if (live) return there ? 'live' : 'edited'
-  return there ? 'text' : null
+  const now = expanded(text).text
+  if (!live) return findBlock(fields.value.description, now) ? 'text' : null
+  const there = findLive(fields.value.description, live.value.text, now)
+  return there ? (there.behind ? 'behind' : 'live') : 'edited'
+}
+/** Title or lead changed since it was put there. */
+async function refill(block: SavedBlock) {
+  const before = placed.value.find(each => each.value.block === block.id)!
+  const { text } = expanded(block.text)
+  const { description } = fields.value
+  const at = findLive(description, before.value.text, text)
+  if (!at) return
+  brief.change(
+    `Block “${block.name}” filled in anew.`,
+    'description',
+    description.slice(0, at.start) + text + description.slice(at.end),
+  )
+  await keepPlaced(block, text)
 }
 const IN_WORDS = {
   live: 'in this description, live',
+  behind: 'in this description, live, filled in with an earlier title or lead',
   edited: 'edited in this description',
   text: 'in this description',
 }
@@ -63,7 +79,10 @@ async function put(block: SavedBlock, live: boolean) {
   const { text, unknown } = expanded(block.text)
   brief.change(`Block “${block.name}” added.`, 'description', withBlock(fields.value.description, text))
   if (unknown.length) notices.show(`No value for ${unknown.map(name => `{${name}}`).join(', ')}: a gap is left.`)
-  if (!live) return
+  if (live) await keepPlaced(block, text)
+}
+/** Remembers how a block was filled in, so that it is found again. */
+async function keepPlaced(block: SavedBlock, text: string) {
   try {
     const before = placed.value.find(each => each.value.block === block.id)
     await api('PUT /api/briefs/:id/items/:item', {
@@ -199,6 +218,15 @@ async function save() {
         <p class="text small">{{ expanded(block.text).text }}</p>
         <div class="bar">
           <v-btn
+            v-if="standing(block) === 'behind'"
+            size="x-small"
+            variant="tonal"
+            data-test="block-refill"
+            @click="refill(block)"
+            >Fill in anew</v-btn
+          >
+          <v-btn
+            v-else
             size="x-small"
             variant="tonal"
             data-test="block-live"

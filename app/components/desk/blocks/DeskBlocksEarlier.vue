@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { withBlock } from '../../../../core/blocks/block'
+import type { ChannelVideo } from '../../../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
-import { counted } from '~/composables/figures'
+import { counted, dateOnly } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
+import { useWorkspace } from '~/stores/workspace'
 
-/** Pieces of an earlier brief, brought into this one field by field. */
+/** Pieces of an earlier brief or of a published video of mine, brought into this one field by field. */
 const emit = defineEmits<{ save: [text: string] }>()
 const brief = useBrief()
 const library = useLibrary()
@@ -15,15 +17,53 @@ const notices = useNotices()
 const fields = computed(() => brief.fields!)
 
 const earlier = ref<string | null>(null)
-const others = computed(() =>
-  library.briefs.filter(each => each.id !== brief.brief!.id && each.workspaceId === brief.brief!.workspaceId),
+const workspace = useWorkspace()
+const videos = shallowRef<ChannelVideo[]>([])
+watch(
+  () => workspace.current?.channelId,
+  async id => {
+    videos.value = []
+    if (!id) return
+    try {
+      const query = { language: fields.value.language, workspace: workspace.id }
+      videos.value = (await api('GET /api/channels/:id', { params: { id }, query })).rows
+    } catch (error) {
+      notices.show(messageOf(error), { serious: true })
+    }
+  },
+  { immediate: true },
 )
+/** Briefs first, then own videos, the newest first; the value says which kind it is. */
+const sources = computed(() => [
+  ...library.briefs
+    .filter(each => each.id !== brief.brief!.id && each.workspaceId === brief.brief!.workspaceId)
+    .map(({ id, topic, title }) => ({
+      value: `brief ${id}`,
+      title: topic || title || 'Untitled',
+      props: { subtitle: 'Brief' },
+    })),
+  ...[...videos.value]
+    .sort((a, b) => (b.publishedAt ?? 0) - (a.publishedAt ?? 0))
+    .map(({ videoId, title, publishedAt }) => ({
+      value: `video ${videoId}`,
+      title,
+      props: { subtitle: publishedAt === null ? 'Video' : `Video, ${dateOnly(publishedAt)}` },
+    })),
+])
+/** Texts of a brief or a video. */
+async function textsOf(of: string) {
+  const [kind, id] = of.split(' ') as ['brief' | 'video', string]
+  if (kind === 'brief') return (await api('GET /api/briefs/:id', { params: { id } })).fields
+  const { title, description, tags } = await api('GET /api/videos/:id', { params: { id } })
+  return { title, description: description ?? '', tags: tags ?? [] }
+}
 const source = shallowRef<{ title: string; description: string; tags: string[] } | null>(null)
 watch(earlier, async of => {
   source.value = null
   if (!of) return
   try {
-    source.value = (await api('GET /api/briefs/:id', { params: { id: of } })).fields
+    const found = await textsOf(of)
+    if (of === earlier.value) source.value = found
   } catch (error) {
     notices.show(messageOf(error), { serious: true })
   }
@@ -34,15 +74,13 @@ const chosen = () => window.getSelection()?.toString().trim() || source.value!.d
 
 <template>
   <div class="from">
-    <h3>From an earlier brief</h3>
-    <v-select
+    <h3>From an earlier brief or video</h3>
+    <v-autocomplete
       v-model="earlier"
-      :items="others"
-      :item-title="(each: { topic: string; title: string }) => each.topic || each.title || 'Untitled'"
-      item-value="id"
-      label="Brief"
+      :items="sources"
+      label="Brief or video of mine"
       hide-details
-      no-data-text="No other briefs in this workspace"
+      no-data-text="No other brief or video of yours is known"
       data-test="earlier"
       class="earlier-brief"
     />

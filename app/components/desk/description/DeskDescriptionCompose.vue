@@ -11,6 +11,7 @@ import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { linesOf } from '~/composables/workspaceTexts'
 import { useBrief } from '~/stores/brief'
+import { useProposal } from '~/stores/proposal'
 
 /** A first draft of the description from what the person gives, shown as a difference and taken whole or not. */
 const brief = useBrief()
@@ -32,7 +33,10 @@ watch(
 const keep = () => save({ links: linesOf(links.value), contact: linesOf(contact.value) })
 const LENGTH_NAMES = { short: 'Short', middle: 'Middle', long: 'Long' }
 const length = ref<DescriptionLength>('middle')
-const proposal = ref<Composed | null>(null)
+const proposal = useProposal()
+/** What was composed last, while it is proposed in the description. */
+const composed = ref<Composed | null>(null)
+const open = computed(() => (proposal.proposals.description ? composed.value : null))
 const problem = ref('')
 const busy = ref(false)
 let seed = 0
@@ -65,18 +69,15 @@ async function compose() {
   problem.value = ''
   const { tray } = fields.value
   try {
-    proposal.value = await api('POST /api/descriptions/compose', {
+    composed.value = await api('POST /api/descriptions/compose', {
       body: { ...question.value, phrases: { lead: lead.value, support: [...tray.support] }, seed: seed++ },
     })
+    proposal.show('description', composed.value.description, 'Description composed.')
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
     busy.value = false
   }
-}
-function take() {
-  brief.change('Description composed.', 'description', proposal.value!.description)
-  proposal.value = null
 }
 </script>
 
@@ -85,7 +86,7 @@ function take() {
     class="compose sheet"
     aria-label="Compose the description"
     data-test="compose"
-    @keydown.escape="proposal = null"
+    @keydown.escape="proposal.drop('description')"
   >
     <p v-if="!lead" class="muted small">A description is composed around a phrase. Choose a lead phrase in the tray.</p>
     <form class="given" @submit.prevent="compose">
@@ -127,7 +128,7 @@ function take() {
           <v-btn v-for="each in LENGTHS" :key="each" :value="each" size="small">{{ LENGTH_NAMES[each] }}</v-btn>
         </v-btn-toggle>
         <v-btn type="submit" variant="tonal" :loading="busy" :disabled="!lead" data-test="compose-run">{{
-          proposal ? 'Other wording' : 'Compose'
+          open ? 'Other wording' : 'Compose'
         }}</v-btn>
       </div>
     </form>
@@ -141,15 +142,22 @@ function take() {
     </details>
     <DeskDescriptionSeries v-if="brief.brief!.seriesId" :question="question" />
     <p v-if="problem" role="alert" class="small">{{ problem }}</p>
-    <div v-if="proposal" class="proposal" data-test="proposal">
+    <div v-if="open" class="proposal" data-test="proposal">
       <div class="row">
-        <v-btn variant="flat" color="primary" size="small" data-test="proposal-take" @click="take">Take it</v-btn>
-        <v-btn size="small" @click="proposal = null">Discard</v-btn>
+        <v-btn
+          variant="flat"
+          color="primary"
+          size="small"
+          data-test="proposal-take"
+          @click="proposal.take('description')"
+          >Take it</v-btn
+        >
+        <v-btn size="small" @click="proposal.drop('description')">Discard</v-btn>
         <span class="small muted">{{
-          proposal.gaps ? `${counted(proposal.gaps, 'gap')} to fill, marked […]` : 'No gaps to fill'
+          open.gaps ? `${counted(open.gaps, 'gap')} to fill, marked […]` : 'No gaps to fill'
         }}</span>
       </div>
-      <DeskDifference :before="fields.description" :after="proposal.description" />
+      <p class="muted small">It is shown in the description: added underlined, removed struck.</p>
     </div>
     <p v-else-if="lead" class="muted small">
       It states only what you give here and marks the rest […]. Your text stays until you take the proposal.

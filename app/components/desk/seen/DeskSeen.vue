@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Draft } from '../../../../core/draft/draft'
 import { likelyPlace, SURFACE_NAMES, SURFACES, type Surface } from '../../../../core/draft/preview'
 import type { ResultsAnswer } from '../../../../shared/rivals'
 import { api, ApiProblem, messageOf } from '~/composables/api'
@@ -12,7 +10,6 @@ import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
 /** My video among the results it will stand with, as each surface shows them. */
-const props = defineProps<{ percents: (drafts: Draft[]) => Promise<(number | null)[]> }>()
 const brief = useBrief()
 const tray = useTray()
 const workspace = useWorkspace()
@@ -72,22 +69,10 @@ const move = (by: number) => {
   const at = lines.value.findIndex(line => line.mine) + 1
   place.value = Math.min(lines.value.length, Math.max(1, at + by))
 }
-/** What the brief's own rule set says of each result. */
-const earned = shallowRef<ReadonlyMap<string, number | null>>(new Map())
-watchDebounced(
-  [page, () => fields.value.ruleSet, () => fields.value.tray],
-  async () => {
-    const rows = page.value?.rows ?? []
-    const found = await props.percents(
-      rows.map(({ title, description, tags }) => ({
-        title,
-        ...(description === null ? {} : { description }),
-        ...(tags === null ? {} : { tags }),
-      })),
-    )
-    earned.value = new Map(rows.map((row, i) => [row.videoId, found[i] ?? null]))
-  },
-  { debounce: 300, immediate: true, deep: true },
+const earned = useEarned(
+  page,
+  computed(() => fields.value.ruleSet),
+  computed(() => fields.value.language),
 )
 </script>
 

@@ -3,7 +3,9 @@ import { mdiDragVertical } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { DEFAULT_PROFILE as profile } from '../../../../core/draft/limits'
+import { sharedStretches } from '../../../../core/draft/copied'
 import { preview, type Surface } from '../../../../core/draft/preview'
+import { cutAtRanges, readText } from '../../../../core/text/match'
 import type { RivalRow } from '../../../../shared/rivals'
 import { ageWords, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
 import { now } from '~/composables/clock'
@@ -53,6 +55,15 @@ const percentOf = (id: string) => {
   const found = props.percents.get(id)
   return found == null ? UNKNOWN : `${Math.floor(found)} %`
 }
+/** The text of a result, cut where a stretch of it stands in my description. */
+const withTaken = (text: string) => {
+  const { language, description } = fields.value
+  const found = sharedStretches(readText(description, language), readText(text, language))
+  return cutAtRanges(
+    text,
+    found.map(({ theirs }) => theirs),
+  )
+}
 const hasTag = (tag: string) => fields.value.tags.includes(tag)
 const takeTag = (tag: string) => {
   if (!hasTag(tag)) brief.change(`“${tag}” taken as a tag.`, 'tags', [...fields.value.tags, tag])
@@ -101,18 +112,23 @@ const takeTag = (tag: string) => {
               >{{ workspace.current?.channelTitle ?? workspace.current?.name }} · just now</template
             ><template v-else
               >{{ facts(line.row) }} ·
-              <span title="What your rule set says of its texts">{{ percentOf(line.key) }}</span></template
+              <span title="What your rule set gives its texts for this phrase">{{
+                percentOf(line.key)
+              }}</span></template
             >
           </p>
           <p v-if="shown(line).opening" class="opening">{{ shown(line).opening!.text }}</p>
           <div v-if="!line.mine && open === line.key" class="full" data-test="seen-full">
             <p class="whole">{{ line.row.title }}</p>
             <p class="text">
-              {{
-                line.row.description === null
-                  ? 'The description is unknown.'
-                  : line.row.description || 'No description.'
-              }}
+              <template v-if="!line.row.description">{{
+                line.row.description === null ? 'The description is unknown.' : 'No description.'
+              }}</template><template v-for="(part, i) in withTaken(line.row.description)" v-else :key="i"
+                ><mark v-if="part.marked" title="This stands in your description too" data-test="seen-taken">{{
+                  part.text
+                }}</mark
+                ><template v-else>{{ part.text }}</template></template
+              >
             </p>
             <p v-if="line.row.tags?.length" class="taken">
               <button
@@ -270,6 +286,11 @@ li {
   overflow-wrap: anywhere;
   max-height: 220px;
   overflow-y: auto;
+}
+mark {
+  background: none;
+  color: inherit;
+  border-bottom: 2px dotted currentcolor;
 }
 .taken {
   display: flex;

@@ -16,7 +16,7 @@ export default route('PATCH /api/blocks/:id', (event, runtime, { body }) => {
         'block',
         runtime.workspaceItems.save(workspace, { id: item.id, kind: 'block', revision, value }),
       )
-      const followed = briefs.filter(brief => follow(runtime, item.id, value, brief, by))
+      const followed = briefs.filter(brief => follow(runtime, item.id, item.value, value, brief, by))
       for (const brief of followed) changes.changed('briefs', brief)
       return { ...block, followed, left: briefs.filter(brief => !followed.includes(brief)) }
     })

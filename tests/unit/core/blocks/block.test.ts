@@ -1,4 +1,4 @@
-import { expandBlock, findBlock, withBlock } from '../../../../core/blocks/block'
+import { expandBlock, findBlock, findLive, withBlock } from '../../../../core/blocks/block'
 
 test('variables are filled in whatever their case; what has no value is a gap', () => {
   expect(expandBlock('{Title}: by {name} in {town}, {year}', { title: 'Chain', year: '2026', town: ' ' })).toEqual({
@@ -21,4 +21,11 @@ test('a block is found as it was put, not within a word, and gone once it was ed
 test('it comes after what is there', () => {
   expect(withBlock('One\n ', 'Two')).toBe('One\n\nTwo')
   expect(withBlock('', 'Two')).toBe('Two')
+})
+
+test('a live block is found as it was filled in, and as it would be now', () => {
+  expect(findLive('A\n\nOn oil\n\nB', 'On oil', 'On wax')).toEqual({ start: 3, end: 9, behind: true })
+  expect(findLive('A\n\nOn wax', 'On oil', 'On wax')).toEqual({ start: 3, end: 9, behind: false })
+  expect(findLive('A\n\nOn tea', 'On oil', 'On wax')).toBeNull()
+  expect(findLive('A', undefined, 'On wax')).toBeNull()
 })

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { match, readPhrase, readText, runs, span } from '../../../../core/text/match'
+import { cutAtRanges, match, readPhrase, readText, runs, span } from '../../../../core/text/match'
 import { normaliseWord } from '../../../../core/text/words'
 
 const grade = (phrase: string, text: string, language = 'en') =>
@@ -87,4 +87,19 @@ test('a text read line by line is the text read whole, whatever was read before'
       expect(readText(`new\n${raw}`, 'en').starts.slice(1)).toEqual(read.starts.map(start => start + 4))
     }),
   )
+})
+
+test('a text is cut at stretches of it, whatever their order, and loses nothing', () => {
+  expect(
+    cutAtRanges('wax a chain', [
+      { start: 6, end: 11 },
+      { start: 0, end: 3 },
+      { start: 1, end: 5 },
+    ]),
+  ).toEqual([
+    { text: 'wax', marked: true },
+    { text: ' a ', marked: false },
+    { text: 'chain', marked: true },
+  ])
+  expect(cutAtRanges('', [])).toEqual([])
 })

@@ -62,7 +62,7 @@ test('a changed block is followed where it stands live and unedited, and found w
 
   now.pass(3_600_000)
   const next = block('Visit {shop} in {year}')
-  expect([live, edited, plain, 'nobody'].map(id => follow(deps, `${ID}9`, next, id, NOBODY))).toEqual([
+  expect([live, edited, plain, 'nobody'].map(id => follow(deps, `${ID}9`, old, next, id, NOBODY))).toEqual([
     true,
     false,
     false,
@@ -72,7 +72,7 @@ test('a changed block is followed where it stands live and unedited, and found w
   expect(briefs.get(edited)!.fields.description).toBe('Edited at the shop')
   // What was before is in the history, and the next change finds the new text.
   expect(briefs.history(live, 'description').length).toBeGreaterThan(1)
-  expect(follow(deps, `${ID}9`, old, live, NOBODY)).toBe(true)
+  expect(follow(deps, `${ID}9`, next, old, live, NOBODY)).toBe(true)
   expect(briefs.get(live)!.fields.description).toBe('Intro\n\nLive at wheelshed.example\n\nMore')
 })
 
@@ -94,7 +94,7 @@ test('blocks are saved against their revision; a deleted one comes back with its
 
 test('what is known around a draft: searches, the standing blocks filled in, no page where none is kept', () => {
   const deps = stores()
-  const { phrases, workspaceItems, workspace } = deps
+  const { briefs, briefItems, phrases, workspaceItems, workspace } = deps
   phrases.save(
     [{ phrase: 'bike chain', region: 'GB', volume: 90 }],
     'en',
@@ -114,6 +114,15 @@ test('what is known around a draft: searches, the standing blocks filled in, no 
     searches: { 'bike chain': 90 },
     ownName: '',
     standing: ['On bike chain in Marrowby'],
+    placed: [null],
   })
+  const { id } = briefs.create({ topic: 'A' }, undefined, { workspace, writer: null })
+  briefItems.save(id, {
+    id: `${ID}3`,
+    kind: 'placed',
+    revision: 0,
+    value: { block: `${ID}1`, text: 'On oil in Marrowby' },
+  })
+  expect(draftContext(deps, { ...question, lead: 'bike chain', brief: id }).placed).toEqual(['On oil in Marrowby'])
   expect(draftContext(deps, { ...question, lead: ' ' }).standing).toEqual(['On […] in […]'])
 })

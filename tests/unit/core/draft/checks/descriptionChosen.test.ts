@@ -58,6 +58,13 @@ describe('standing-lines', () => {
     expect(check.points).toBeCloseTo(5)
     expect(check.fixes[0]!.value).toBe('Music by nobody\n\nMy tools: https://wheelshed.example/tools\nThanks!')
   })
+  test('filled in with an earlier title: filled in anew, not added a second time', () => {
+    const filled = { standing: ['More on Wax a chain', 'Thanks'], placed: ['More on Cleaning', null] }
+    const check = checkOf('standing-lines', { description: 'Text\n\nMore on Cleaning\n\nThanks' }, { context: filled })
+    expect(check.state).toBe('partly')
+    expect(check.points).toBeCloseTo(7.5)
+    expect(check.fixes.map(fix => fix.value)).toEqual(['Text\n\nMore on Wax a chain\n\nThanks'])
+  })
 })
 
 describe('hashtags', () => {
