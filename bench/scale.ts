@@ -14,6 +14,7 @@ import { makePhrases } from '../server/services/standin/phrases'
 import { DEMO_SEED } from '../server/services/standin/world'
 import { PHRASE_SORTS, phrasesQuerySchema } from '../shared/phrases'
 import { call, startApp } from '../tests/e2e/startApp'
+import { suggested } from './desk'
 import { quantile, times, timing, type Timing } from './measure'
 
 export const SIZES = [10_000, 100_000, 1_000_000]
@@ -218,6 +219,22 @@ function fillLarge(): { data: string; filesSeconds: number; fillSeconds: number 
   return { data, filesSeconds: (madeAt - startedAt) / 1000, fillSeconds: (performance.now() - madeAt) / 1000 }
 }
 
+/** Suggestions for tags where a million phrases are known. */
+async function suggestedAmongAll(data: string): Promise<Timing> {
+  const app = await startApp({ data })
+  try {
+    const draft = {
+      title: 'How to clean a bike chain',
+      description: 'You will clean a bike chain in ten minutes.',
+      tags: [],
+    }
+    const phrases = { lead: 'bike chain', support: ['clean a bike chain', 'bike chain oil', 'chain wax'] }
+    return await suggested(app, { draft, phrases }, '1,000,000 phrases', 300)
+  } finally {
+    await app.close()
+  }
+}
+
 /** How everything grows from ten thousand phrases to a million. */
 export async function benchScale(say: (what: string) => void): Promise<Scale> {
   say('Lists of up to a million phrases')
@@ -283,6 +300,7 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
       }
     }
     db.close()
+    if (filled) last.timings.push(await suggestedAmongAll(filled.data))
     await imported.close()
     rmSync(imported.data, { recursive: true, force: true })
   }

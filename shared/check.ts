@@ -56,6 +56,7 @@ export const draftSchema = z.object({
   tags: z.array(z.string().max(2000)).max(2000).optional(),
   playlist: z.object({ title: z.string().max(20_000), description: z.string().max(200_000) }).optional(),
   captions: z.string().max(2_000_000).optional(),
+  outline: z.string().max(60_000).optional(),
   durationSeconds: z.number().min(0).optional(),
 })
 

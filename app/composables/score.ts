@@ -2,7 +2,7 @@ import * as Comlink from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
 import type { Cover } from '../../core/draft/cover'
 import type { DraftContext } from '../../core/draft/context'
-import type { Draft, Fix } from '../../core/draft/draft'
+import type { DraftTexts, Fix } from '../../core/draft/draft'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { ruleSetOf } from '../../core/draft/ruleset'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
@@ -81,7 +81,7 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     /** What a change would bring. */
     gainOf: (fix: Fix): Promise<number> => remote.gain(draftOf(toRaw(fields.value!)), fix),
     /** The score of another text, such as an earlier version, by the brief's rules. */
-    scoreOf: (draft: Draft): Promise<Score> => remote.scoreOf(draft),
+    scoreOf: (draft: DraftTexts): Promise<Score> => remote.scoreOf(draft),
     cover: (): Promise<Cover> => remote.cover(draftOf(toRaw(fields.value!))),
   }
 }

@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { mdiHistory, mdiPlus } from '@mdi/js'
+import { mdiPlus } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { BriefField } from '../../core/brief/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
-import { inDigits } from '../../core/text/inWords'
-import type DeskText from '~/components/desk/DeskText.vue'
-import type DeskTags from '~/components/desk/DeskTags.vue'
+import type DeskWriting from '~/components/desk/DeskWriting.vue'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
-import { useProposal } from '~/stores/proposal'
+import { useSpoken } from '~/stores/spoken'
 import { useTray } from '~/stores/tray'
 
 useHead({ title: 'Desk · Fonetra' })
@@ -18,7 +16,6 @@ const brief = useBrief()
 const tray = useTray()
 const library = useLibrary()
 const notices = useNotices()
-const proposal = useProposal()
 const fields = computed(() => brief.fields)
 const context = useDraftContext(computed(() => brief.brief))
 const { scored, problem, gainOf, scoreOf, cover } = useScore(
@@ -36,24 +33,36 @@ const SIDES = [
   { side: 'compose', title: 'Compose' },
   { side: 'versions', title: 'Versions' },
 ] as const
+/** What is worked on: the texts, or what is spoken. Each has sides of its own. */
+const PARTS = [
+  { part: 'text', title: 'Text' },
+  { part: 'spoken', title: 'Spoken' },
+] as const
+const SPOKEN_SIDES = [
+  { side: 'chapters', title: 'Chapters' },
+  { side: 'phrases', title: 'Phrases' },
+  { side: 'clean', title: 'Clean text' },
+  { side: 'truth', title: 'Truth' },
+] as const
 const route = useRoute()
 const address = useAddress()
-const side = computed(() => SIDES.find(each => each.side === route.query.side)?.side ?? 'points')
-const turn = (to: string) => address({ side: to === 'points' ? undefined : to }, true)
+const part = computed(() => PARTS.find(each => each.part === route.query.part)?.part ?? 'text')
+const sides = computed<readonly { side: string; title: string }[]>(() =>
+  part.value === 'spoken' ? SPOKEN_SIDES : SIDES,
+)
+const side = computed(() => (sides.value.find(each => each.side === route.query.side) ?? sides.value[0]!).side)
+const turn = (to: string) => address({ side: to === sides.value[0]!.side ? undefined : to }, true)
+const work = (on: string) => address({ part: on === 'text' ? undefined : on, side: undefined }, true)
+const spoken = useSpoken()
+useViewKeys({ views: PARTS.map(each => () => work(each.part)) })
 const chances = useDraftChances(
   fields,
   computed(() => brief.brief?.workspaceId),
 )
 const newOpen = ref(false)
 const historyOf = ref<BriefField | null>(null)
-const titleText = ref<InstanceType<typeof DeskText> | null>(null)
-const descriptionText = ref<InstanceType<typeof DeskText> | null>(null)
-const tagList = ref<InstanceType<typeof DeskTags> | null>(null)
-const fileField = ref<{ focus: () => void } | null>(null)
+const writing = ref<InstanceType<typeof DeskWriting> | null>(null)
 const phrases = computed(() => tray.phrases.map(each => each.phrase))
-/** The letters by which the tray names them: a support stays B where there is no lead. */
-const marks = computed(() => tray.phrases.map(each => each.mark))
-const counts = computed(() => scored.value?.score.counts ?? null)
 
 // For those who do not see it: the score, once the typing rests.
 const say = useDebounceFn(() => {
@@ -70,17 +79,25 @@ function apply(fix: Fix) {
   brief.edit(`Done: ${fix.label.toLowerCase()}.`, fix, scored.value?.draft[fix.field])
 }
 
-function showRange({ field, item, start, end }: FieldRange) {
-  if (field === 'title') titleText.value?.show(start, end)
-  else if (field === 'description') descriptionText.value?.show(start, end)
-  else if (field === 'tags') tagList.value?.show(item ?? 0)
-  else if (field === 'fileName') fileField.value?.focus()
+async function showRange({ field, item, start, end }: FieldRange) {
+  if (part.value !== 'text') {
+    await work('text')
+    await nextTick()
+  }
+  writing.value?.show({ field, item, start, end })
 }
 
-function showPlacement({ place, item, start, end }: Placement) {
-  if (place === 'fileName') return fileField.value?.focus()
-  if (place === 'tags' || place === 'firstTag') return tagList.value?.show(item ?? 0)
-  return showRange({ field: place === 'title' || place === 'titleFront' ? 'title' : 'description', start, end })
+async function showPlacement({ place, item, start, end }: Placement) {
+  if (place === 'spoken') {
+    if (part.value !== 'spoken') await work('spoken')
+    spoken.shown = { cue: item ?? 0 }
+    return
+  }
+  if (part.value !== 'text') {
+    await work('text')
+    await nextTick()
+  }
+  writing.value?.showPlacement({ place, item, start, end })
 }
 
 function restore(field: BriefField, value: unknown) {
@@ -104,93 +121,28 @@ function restore(field: BriefField, value: unknown) {
     </div>
     <div v-else class="desk" :class="side">
       <div class="write">
-        <section aria-label="Title" data-first-field>
-          <div class="head">
-            <h2>Title</h2>
-            <v-btn size="small" :icon="mdiHistory" aria-label="Earlier titles" @click="historyOf = 'title'" />
-          </div>
-          <LazyDeskProposal
-            v-if="proposal.proposals.title"
-            :before="fields.title"
-            :after="proposal.proposals.title.text"
-            label="Title"
-            single-line
-            @take="proposal.take('title', $event)"
-            @leave="proposal.show('title', $event, proposal.proposals.title!.said)"
-            @drop="proposal.drop('title')"
-          />
-          <DeskText
-            v-show="!proposal.proposals.title"
-            :key="`title-${brief.brief!.id}`"
-            ref="titleText"
-            :model-value="fields.title"
-            label="Title"
-            single-line
-            hint="The lead phrase, near the front, then a reason to click"
-            :underlines="scored?.title ?? []"
-            :phrases="phrases"
-            :marks="marks"
-            data-test="title"
-            @update:model-value="brief.set('title', $event)"
-          />
-          <DeskRuler :title="fields.title" />
-        </section>
-        <section class="description" aria-label="Description">
-          <div class="head">
-            <h2>Description</h2>
-            <span
-              v-if="counts"
-              class="figure small"
-              :class="{ over: counts.description.used > counts.description.limit }"
-              data-test="description-count"
-              >{{ inDigits(counts.description.used) }} / {{ inDigits(counts.description.limit) }} bytes<template
-                v-if="counts.description.characters !== counts.description.used"
-              >
-                ({{ inDigits(counts.description.characters) }} characters)</template
-              ></span
-            >
-            <v-spacer /><v-btn
-              size="small"
-              :icon="mdiHistory"
-              aria-label="Earlier descriptions"
-              @click="historyOf = 'description'"
-            />
-          </div>
-          <LazyDeskProposal
-            v-if="proposal.proposals.description"
-            class="long"
-            :before="fields.description"
-            :after="proposal.proposals.description.text"
-            label="Description"
-            @take="proposal.take('description', $event)"
-            @leave="proposal.show('description', $event, proposal.proposals.description!.said)"
-            @drop="proposal.drop('description')"
-          />
-          <DeskText
-            v-show="!proposal.proposals.description"
-            :key="`description-${brief.brief!.id}`"
-            ref="descriptionText"
-            class="long"
-            :model-value="fields.description"
-            label="Description"
-            hint="What the viewer gets, with the lead in the first sentences"
-            :underlines="scored?.description ?? []"
-            :phrases="phrases"
-            :marks="marks"
-            data-test="description"
-            @update:model-value="brief.set('description', $event)"
-          />
-        </section>
-        <DeskTags ref="tagList" :model-value="fields.tags" @update:model-value="brief.set('tags', $event)" />
-        <v-text-field
-          ref="fileField"
-          :model-value="fields.fileName"
-          label="File name, before uploading"
-          maxlength="400"
-          class="file"
-          data-test="file-name"
-          @update:model-value="brief.set('fileName', $event)"
-        />
+        <v-btn-toggle
+          :model-value="part"
+          mandatory
+          density="compact"
+          variant="outlined"
+          divided
+          class="parts"
+          aria-label="What is worked on"
+        >
+          <v-btn
+            v-for="(each, i) in PARTS"
+            :key="each.part"
+            :value="each.part"
+            size="small"
+            :title="`Key ${i + 1}`"
+            :data-test="`part-${each.part}`"
+            @click="work(each.part)"
+            >{{ each.title }}</v-btn
+          >
+        </v-btn-toggle>
+        <LazyDeskSpoken v-if="part === 'spoken'" />
+        <DeskWriting v-else ref="writing" :scored="scored" @history="historyOf = $event" />
       </div>
       <div class="side">
         <v-btn-toggle
@@ -202,7 +154,7 @@ function restore(field: BriefField, value: unknown) {
           aria-label="Beside the writing"
         >
           <v-btn
-            v-for="each in SIDES"
+            v-for="each in sides"
             :key="each.side"
             :value="each.side"
             size="small"
@@ -211,7 +163,11 @@ function restore(field: BriefField, value: unknown) {
             >{{ each.title }}</v-btn
           >
         </v-btn-toggle>
-        <LazyDeskTitleBench v-if="side === 'bench'" />
+        <LazyDeskChapters v-if="side === 'chapters'" />
+        <LazyDeskSpokenPhrases v-else-if="side === 'phrases'" :key="brief.brief!.id" />
+        <LazyDeskSpokenClean v-else-if="side === 'clean'" :key="brief.brief!.id" />
+        <LazyDeskSpokenTruth v-else-if="side === 'truth'" :key="brief.brief!.id" @show="showRange" />
+        <LazyDeskTitleBench v-else-if="side === 'bench'" />
         <LazyDeskSeen v-else-if="side === 'seen'" :key="brief.brief!.id" />
         <LazyDeskTagsSide v-else-if="side === 'tags'" :key="brief.brief!.id" />
         <LazyDeskBlocks v-else-if="side === 'blocks'" :key="brief.brief!.id" />
@@ -268,33 +224,18 @@ function restore(field: BriefField, value: unknown) {
 .side > :last-child {
   flex: 1;
 }
+.parts {
+  position: absolute;
+  right: 0;
+  top: 0;
+  z-index: 1;
+}
 .write {
+  position: relative;
   display: flex;
   flex-direction: column;
   gap: 8px;
   min-height: 0;
-}
-.head {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 28px;
-}
-.description {
-  flex: 1;
-  display: flex;
-  flex-direction: column;
-  min-height: 120px;
-}
-.long {
-  flex: 1;
-}
-.over {
-  color: var(--plum);
-  font-weight: 600;
-}
-.file {
-  flex: none;
 }
 .places {
   grid-column: 1 / -1;

@@ -1,11 +1,12 @@
 import * as Comlink from 'comlink'
 import { coverEverything, type Cover } from '../../core/draft/cover'
 import { NO_CONTEXT, type DraftContext } from '../../core/draft/context'
-import { fixed, PLACES, type Draft, type DraftPhrases, type Fix } from '../../core/draft/draft'
+import { fixed, PLACES, type Draft, type DraftPhrases, type DraftTexts, type Fix } from '../../core/draft/draft'
 import { soundFixes, withHelpfulFixes } from '../../core/draft/helpful'
 import { insertionFor, insertionKey } from '../../core/draft/insertions'
 import { DEFAULT_PROFILE, type LimitProfile } from '../../core/draft/limits'
 import { BALANCED, type RuleSet } from '../../core/draft/ruleset'
+import { readDraft } from '../../core/draft/read'
 import { scoreDraft, type Score } from '../../core/draft/score'
 import { underlines, type Underline } from '../../core/draft/underlines'
 
@@ -21,7 +22,7 @@ export interface ScoreConfiguration {
 /** The score of a draft. `rev` is the draft's, as it was asked. */
 export interface Scored {
   rev: number
-  draft: Draft
+  draft: DraftTexts
   score: Score
   title: Underline[]
   description: Underline[]
@@ -62,13 +63,14 @@ const worker = {
     configuration = next
   },
   /** The score of a draft with all that the Desk shows of it; typing never waits for it. */
-  score({ rev, draft }: { rev: number; draft: Draft }): Scored {
+  async score({ rev, draft: texts }: { rev: number; draft: DraftTexts }): Promise<Scored> {
+    const draft = await readDraft(texts)
     const { ruleSet, profile, phrases, language, context } = configuration
     const list = [...(phrases.lead ? [phrases.lead] : []), ...phrases.support]
     const score = scoreDraft(draft, phrases, ruleSet, profile, language, context)
     return {
       rev,
-      draft,
+      draft: texts,
       score: withHelpfulFixes(score, draft, phrases, ruleSet, profile, language, context),
       title: underlines(draft.title ?? '', list, language),
       description: underlines(draft.description ?? '', list, language),
@@ -76,18 +78,21 @@ const worker = {
     }
   },
   /** The score of another text by the same rules. */
-  scoreOf(draft: Draft): Score {
+  async scoreOf(texts: DraftTexts): Promise<Score> {
+    const draft = await readDraft(texts)
     const { ruleSet, profile, phrases, language, context } = configuration
     return scoreDraft(draft, phrases, ruleSet, profile, language, context)
   },
   /** What a change of a draft brings under the rule set. */
-  gain(draft: Draft, fix: Fix): number {
+  async gain(texts: DraftTexts, fix: Fix): Promise<number> {
+    const draft = await readDraft(texts)
     const { ruleSet, profile, phrases, language, context } = configuration
     const points = (of: Draft) => scoreDraft(of, phrases, ruleSet, profile, language, context).points
     return points({ ...draft, [fix.field]: fixed(draft, fix) }) - points(draft)
   },
   /** The edits that put every phrase where the rule set asks for it. */
-  cover(draft: Draft): Cover {
+  async cover(texts: DraftTexts): Promise<Cover> {
+    const draft = await readDraft(texts)
     const { ruleSet, profile, phrases, language, context } = configuration
     return coverEverything(draft, phrases, ruleSet, profile, language, context)
   },

@@ -1,18 +1,34 @@
 import { z } from 'zod'
-import type { Draft } from '../draft/draft'
+import type { DraftTexts } from '../draft/draft'
 import type { FieldDefinition } from './field'
+import { captions } from './fields/captions'
 import { description } from './fields/description'
 import { fileName } from './fields/fileName'
 import { language } from './fields/language'
+import { outline } from './fields/outline'
 import { region } from './fields/region'
 import { ruleSet } from './fields/ruleSet'
+import { seconds } from './fields/seconds'
 import { tags } from './fields/tags'
 import { title } from './fields/title'
 import { topic } from './fields/topic'
 import { tray } from './fields/tray'
 
 /** Every field of a brief, each saved and revised by itself. */
-const FIELDS = { topic, region, language, tray, title, description, tags, fileName, ruleSet }
+const FIELDS = {
+  topic,
+  region,
+  language,
+  tray,
+  title,
+  description,
+  tags,
+  fileName,
+  outline,
+  captions,
+  seconds,
+  ruleSet,
+}
 
 export type BriefField = keyof typeof FIELDS
 export type BriefFields = {
@@ -44,7 +60,7 @@ export function upgraded(field: BriefField, value: unknown, format: number): unk
 export const shownValue = (field: BriefField, value: unknown): string => fieldOf(field).shown(value) || '(empty)'
 
 /** The texts of a brief as they are scored. */
-export function draftOf(fields: BriefFields): Draft {
+export function draftOf(fields: BriefFields): DraftTexts {
   return Object.assign({}, ...BRIEF_FIELDS.map(field => fieldOf(field).draft?.(fields[field])))
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Draft } from '../draft/draft'
+import type { DraftTexts } from '../draft/draft'
 import { inDigits } from '../text/inWords'
 
 /** One field of a brief: all that is the field's own, so that a new one is one new file. */
@@ -20,7 +20,7 @@ export interface FieldDefinition<Value> {
   /** Its parts of the exported text, each under a heading. */
   exported?: (value: Value) => { heading: string; text: string }[]
   /** What it gives the draft that is scored. */
-  draft?: (value: Value) => Partial<Draft>
+  draft?: (value: Value) => Partial<DraftTexts>
 }
 
 /**

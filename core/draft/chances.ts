@@ -1,6 +1,6 @@
 import { RivalReader, STRENGTH_WEIGHTS, targeting } from '../rivals/strength'
 import { readPhrase } from '../text/match'
-import type { Draft } from './draft'
+import type { DraftTexts } from './draft'
 
 /** What of a channel's strength is known. */
 export interface OwnParts {
@@ -19,7 +19,7 @@ export interface OwnParts {
 export function strengthAsWorded(
   own: OwnParts,
   phrase: string,
-  draft: Draft,
+  draft: DraftTexts,
   language: string,
   reader = new RivalReader(language),
 ): number {

@@ -1,4 +1,6 @@
-import type { Range, ReadText } from '../text/match'
+import { findBlock } from '../blocks/block'
+import { readText, type Range, type ReadText } from '../text/match'
+import type { Draft, FieldRange } from './draft'
 import { linksOf } from './links'
 
 /** A stretch of one text that stands in another as well. */
@@ -118,4 +120,59 @@ function over(a: readonly string[], b: readonly string[], i: number, j: number):
       if (same === AGAIN) return [x, y]
     }
   return null
+}
+
+/** A text of somebody else. */
+export interface CopySource {
+  videoId: string
+  title: string
+  channel: string
+  description: string
+}
+
+/** A stretch of mine that stands in a text of somebody else. */
+export interface CopiedStretch extends FieldRange {
+  videoId: string
+  /** The source’s title and channel. */
+  title: string
+  channel: string
+  /** Its part of all words of the field, 0 to 1. */
+  share: number
+  /** Whether it is there word for word. */
+  exact: boolean
+}
+
+/**
+ * Stretches of title and description that stand in texts of others, the longest first where they overlap.
+ *
+ * @param own texts that are mine wherever they stand, such as blocks.
+ */
+export function copiedFrom(
+  draft: Pick<Draft, 'title' | 'description'>,
+  sources: readonly CopySource[],
+  own: readonly string[],
+  language: string,
+): CopiedStretch[] {
+  const fields = (['title', 'description'] as const).flatMap(field => {
+    const text = draft[field]?.trim() ? readText(draft[field], language) : null
+    return text
+      ? [{ field, text, mine: own.map(each => findBlock(text.raw, each.trim())).filter(each => each !== null) }]
+      : []
+  })
+  const found: (CopiedStretch & { words: number })[] = []
+  for (const { videoId, title, channel, description } of sources) {
+    const theirs = readText(`${title}\n${description}`, language)
+    for (const { field, text, mine } of fields)
+      for (const stretch of sharedStretches(text, theirs)) {
+        const { start, end } = stretch.mine
+        if (mine.some(block => block.start <= start && block.end >= end)) continue
+        const { words, exact } = stretch
+        found.push({ field, start, end, videoId, title, channel, share: words / text.norms.length, exact, words })
+      }
+  }
+  const kept: CopiedStretch[] = []
+  for (const { words: _words, ...each } of found.sort((a, b) => b.words - a.words))
+    if (!kept.some(other => other.field === each.field && other.start < each.end && each.start < other.end))
+      kept.push(each)
+  return kept.sort((a, b) => (a.field === b.field ? a.start - b.start : a.field === 'title' ? -1 : 1))
 }

@@ -1,3 +1,4 @@
+import type { Captions } from '../captions/cue'
 import type { GRADES } from '../text/match'
 import { applyList, applyText, textEdits, type ListEdit, type TextEdit } from './edits'
 
@@ -8,9 +9,17 @@ export interface Draft {
   description?: string
   tags?: string[]
   playlist?: { title: string; description: string }
-  /** SRT or WebVTT. */
-  captions?: string
+  /** What is spoken, or is to be. */
+  captions?: Captions
   durationSeconds?: number
+}
+
+/** The texts of a video as they are kept and sent: what is spoken is not read yet. */
+export interface DraftTexts extends Omit<Draft, 'captions'> {
+  /** SRT, WebVTT, or what is said without times. */
+  captions?: string
+  /** Stands in for captions where there are none. */
+  outline?: string
 }
 
 /** The phrases a text is written for. */
@@ -56,7 +65,7 @@ export const fixed = (draft: Draft, fix: Fix): string | string[] =>
 export interface Placement {
   phrase: string
   place: PlaceId
-  /** The tag's, hashtag's or chapter's index, where the place holds several. */
+  /** The tag's, hashtag's, chapter's or cue's index, where the place holds several. */
   item?: number
   grade: (typeof GRADES)[number]
   /** Offsets in the place's own field, or in the tag named by `item`. */

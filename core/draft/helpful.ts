@@ -1,6 +1,6 @@
 import { count, type Unit } from '../text/count'
 import { readPhrase, readText } from '../text/match'
-import { chaptersOf } from './chapters'
+import { chaptersOf } from '../chapters/lines'
 import type { DraftContext } from './context'
 import { fixed, type Draft, type DraftPhrases, type Fix } from './draft'
 import { hashtagsOf } from './hashtags'
@@ -135,7 +135,7 @@ export function withHelpfulFixes(
   language: string,
   context?: DraftContext,
 ): Score {
-  const isLong = (draft.title?.length ?? 0) + (draft.description?.length ?? 0) + (draft.captions?.length ?? 0) > LONGEST
+  const isLong = (draft.title?.length ?? 0) + (draft.description?.length ?? 0) > LONGEST
   const isSound = soundFixes(draft, phrases, profile, language, context?.standing)
   const gainOf = (fix: Fix) =>
     isSound(fix)

@@ -1,5 +1,5 @@
 import { asSentence } from './check'
-import { chaptersOf } from './chapters'
+import { chaptersOf } from '../chapters/lines'
 import { linksOf } from './links'
 import { firstLineOf } from './places'
 

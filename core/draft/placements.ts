@@ -1,9 +1,16 @@
-import { GRADES, span, type Match, type ReadPhrase, type ReadText } from '../text/match'
+import { cueAt } from '../captions/spoken'
+import { GRADES, span, type Match, type Range, type ReadPhrase, type ReadText } from '../text/match'
 import type { PlaceId, Placement } from './draft'
 import { matchHashtag } from './hashtags'
 import type { PlaceText } from './places'
 
 const RANK = Object.fromEntries(GRADES.map((grade, rank) => [grade, rank])) as Record<(typeof GRADES)[number], number>
+
+/** The cue in which it is spoken first, with the place in its own text. */
+function inCue(text: ReadText, { start, end }: Range) {
+  const from = text.raw.lastIndexOf('\n', start - 1) + 1
+  return { item: cueAt(text, start), start: start - from, end: end - from }
+}
 
 type Matcher = (phrase: ReadPhrase, text: ReadText) => Match
 
@@ -36,6 +43,7 @@ export function placements(phrases: readonly ReadPhrase[], places: readonly Plac
         end: where ? where.end + offset : 0,
       }
       if (item !== undefined && where) placement.item = item
+      if (place === 'spoken' && where) Object.assign(placement, inCue(places[at]!.text, where))
       found.push(placement)
     }
   }

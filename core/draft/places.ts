@@ -1,8 +1,8 @@
-import { parse as parseCaptions } from '@plussub/srt-vtt-parser'
+import { spokenWords } from '../captions/spoken'
 import { codePointOffset } from '../text/count'
 import { readText, type ReadText } from '../text/match'
 import { cutAt } from '../text/width'
-import { chaptersOf } from './chapters'
+import { chaptersOf } from '../chapters/lines'
 import type { Draft, PlaceId } from './draft'
 import { hashtagsOf } from './hashtags'
 import type { LimitProfile } from './limits'
@@ -24,28 +24,6 @@ export function firstLineOf(description: string): { text: string; start: number 
 /** What a result shows of a description: its first code points. */
 export function openingOf(description: string, profile: LimitProfile): string {
   return description.slice(0, codePointOffset(description, profile.description.openingCodePoints))
-}
-
-/** Captions that look like SRT or WebVTT and cannot be read as either. */
-export class CaptionsFault extends Error {
-  constructor(cause: unknown) {
-    super('The captions cannot be read as SRT or WebVTT. Look at their times, such as 00:00:01,000 --> 00:00:03,500.', {
-      cause,
-    })
-    this.name = 'CaptionsFault'
-  }
-}
-
-/** The spoken words of captions in SRT or WebVTT; what is neither is taken as plain words. @throws CaptionsFault */
-export function spokenWords(captions: string): string {
-  if (!captions.includes('-->')) return captions
-  let entries: ReturnType<typeof parseCaptions>['entries']
-  try {
-    ;({ entries } = parseCaptions(captions))
-  } catch (error) {
-    throw new CaptionsFault(error)
-  }
-  return entries.map(entry => entry.text.replace(/<[^<>]*>/gu, '')).join('\n')
 }
 
 /**
@@ -75,6 +53,6 @@ export function placeTexts(draft: Draft, profile: LimitProfile, language: string
     add('tags', tag, 0, i)
   })
   if (draft.playlist) add('playlist', `${draft.playlist.title}\n${draft.playlist.description}`)
-  if (draft.captions !== undefined) add('spoken', spokenWords(draft.captions))
+  if (draft.captions) places.push({ place: 'spoken', offset: 0, text: spokenWords(draft.captions, language) })
   return places
 }

@@ -1,6 +1,6 @@
 import { count } from '../text/count'
 import { match, readPhrase, type Match, type ReadPhrase, type ReadText } from '../text/match'
-import { chaptersOf } from './chapters'
+import { chaptersOf } from '../chapters/lines'
 import type { Check, CheckInput, Need, Outcome, Question } from './check'
 import { CHECKS } from './checks'
 import { NO_CONTEXT, type DraftContext } from './context'

@@ -1,6 +1,6 @@
 import { tagCost, tagKey, type LimitProfile } from '../draft/limits'
 import type { Draft, DraftPhrases } from '../draft/draft'
-import { spokenWords } from '../draft/places'
+import { spokenWords } from '../captions/spoken'
 import { gradeValue } from '../rivals/strength'
 import { counted, inDigits } from '../text/inWords'
 import { match, readPhrase, readText } from '../text/match'
@@ -91,7 +91,7 @@ function tagReader({ draft, phrases, language, profile, figures, pools }: Sugges
   const read = tray.map(phrase => readPhrase(phrase, language))
   const title = readText(draft.title ?? '', language)
   const texts = [title, readText(draft.description ?? '', language)]
-  if (draft.captions) texts.push(readText(spokenWords(draft.captions), language))
+  if (draft.captions) texts.push(spokenWords(draft.captions, language))
   const supported = tagSupport(title, texts, read, language)
   const misspelt = new Map(pools.misspelt.map(each => [tagKey(each.tag), each.of]))
   const names = new Set(pools.names.map(tagKey))

@@ -29,6 +29,8 @@ export function foldPhrases(lead: string, support: string, language: string): st
   const other = b.slice(before, b.length - after)
   // Something shared, and something different in each.
   if (!(before + after) || !own.length || !other.length || own.length > 2 || other.length > 2) return null
+  // “kette wechseln fahrrad” and “kette ölen”: what follows the lead’s own words would belong to both, or to neither.
+  if (before && !after && own.length !== other.length) return null
   // What the support says after its last own word would be lost.
   if (!after && support.slice(other.at(-1)!.end).trim()) return null
   const added = support.slice(other[0]!.start, other.at(-1)!.end)

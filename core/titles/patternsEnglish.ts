@@ -58,6 +58,16 @@ export const ENGLISH: readonly Pattern[] = [
   { kind: 'audience', forms: ASKING, tails: ['? Explained for beginners', '? A plain explanation'] },
   { kind: 'mistake', forms: ASKING, tails: ['? What most people get wrong', '? The answer most people miss'] },
   { kind: 'year', forms: ASKING, tails: ['? ({year})', '? The answer in {year}'] },
+  // A price is asked for.
+  { kind: 'number', forms: ['cost'], tails: [': {n} things that change the price', ': {n} ways to pay less'] },
+  { kind: 'question', forms: ['cost'], tails: [': what is a fair price?', ': is it worth it?'] },
+  { kind: 'question', forms: ['cost'], tails: [': what are you paying for?', ': why does it differ so much?'] },
+  { kind: 'outcome', forms: ['cost'], tails: [': what you get for your money', ', explained clearly'] },
+  { kind: 'contrast', forms: ['cost'], tails: [': what is included and what is not', ': cheap or dear?'] },
+  { kind: 'time', forms: ['cost'], tails: [' explained in {minutes} minutes'] },
+  { kind: 'audience', forms: ['cost'], tails: [': what to know before you pay', ': read this before you book'] },
+  { kind: 'mistake', forms: ['cost'], tails: [': the mistake that costs most', ': what most people forget'] },
+  { kind: 'year', forms: ['cost'], tails: [' in {year}', ' ({year})'] },
   // Something is chosen.
   { kind: 'number', forms: ['choice'], tails: [': {n} compared', ': {n} things to look at before you buy'] },
   { kind: 'question', forms: ['choice'], tails: [': what is worth the money?', ': which one would I buy?'] },
@@ -103,10 +113,10 @@ export const ENGLISH: readonly Pattern[] = [
   // Any of them.
   {
     kind: 'series',
-    forms: [...DOING, 'fault', 'choice', 'versus', 'place', 'thing'],
+    forms: [...DOING, 'fault', 'cost', 'choice', 'versus', 'place', 'thing'],
     tails: [' | Part {part}', ' (part {part})', ' #{part}'],
   },
   { kind: 'series', forms: ASKING, tails: ['? | Part {part}', '? (part {part})'] },
-  { kind: 'brand', forms: [...DOING, 'fault', 'choice', 'versus', 'place', 'thing'], tails: [' | {brand}'] },
+  { kind: 'brand', forms: [...DOING, 'fault', 'cost', 'choice', 'versus', 'place', 'thing'], tails: [' | {brand}'] },
   { kind: 'brand', forms: ASKING, tails: ['? | {brand}'] },
 ]

@@ -3,7 +3,12 @@ import type { Role } from '../../shared/access'
 /** Requests that are sent as POST for their length, and change nothing a person wrote. */
 const READING = new Set(
   [
+    '/api/captions/clean',
+    '/api/captions/spoken',
+    '/api/chapters/cut',
+    '/api/chapters/format',
     '/api/check',
+    '/api/copied',
     '/api/descriptions/compose',
     '/api/draft/chances',
     '/api/draft/context',
@@ -13,10 +18,12 @@ const READING = new Set(
     '/api/tags/suggest',
     '/api/titles/ideas',
     '/api/titles/measure',
+    '/api/truth',
     '/api/phrases/assess',
     '/api/phrases/clusters',
     '/api/phrases/cross',
     '/api/phrases/figures',
+    '/api/phrases/found',
     '/api/phrases/longer',
     '/api/phrases/shortlist',
   ].map(path => `POST ${path}`),

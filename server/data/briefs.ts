@@ -98,9 +98,10 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
   const fieldRows = db.prepare<[string], FieldRow>(
     'SELECT field, revision, value, format, saved_at FROM brief_field WHERE brief_id = ?',
   )
+  // Captions may weigh more than all else; a list of briefs tells nothing of them.
   const fieldsIn = db.prepare<[string], FieldRow & { brief_id: string }>(
     `SELECT f.* FROM brief b CROSS JOIN brief_field f ON f.brief_id = b.id WHERE b.workspace_id = ?
-      AND b.deleted_at IS NULL`,
+      AND b.deleted_at IS NULL AND f.field <> 'captions'`,
   )
   const putField = db.prepare(`
     INSERT INTO brief_field (brief_id, field, revision, value, format, saved_at) VALUES (?, ?, ?, ?, ?, ?)
@@ -285,7 +286,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
         return liveIn.all(of).map((found): BriefLine => {
           const brief = toBrief(found, rows.get(found.id) ?? [])
           const { id, fields, updatedAt } = brief
-          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push(brief)
+          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push(get(id)!)
           return {
             id,
             workspaceId: found.workspace_id,

@@ -1,7 +1,7 @@
 import { chanceOfPageOne, firstPage } from '../../core/rivals/forecast'
 import { RivalReader } from '../../core/rivals/strength'
 import { strengthAsWorded, type OwnParts } from '../../core/draft/chances'
-import type { Draft } from '../../core/draft/draft'
+import type { DraftTexts } from '../../core/draft/draft'
 import type { DraftChance } from '../../shared/draftChances'
 import type { PhraseStore } from '../data/phrases'
 import type { OwnStanding } from '../demand/regionColumns'
@@ -14,7 +14,7 @@ import type { OwnStanding } from '../demand/regionColumns'
  */
 export function draftChances(
   phrases: PhraseStore,
-  question: { draft: Draft; phrases: readonly string[]; region: string; language: string },
+  question: { draft: DraftTexts; phrases: readonly string[]; region: string; language: string },
   own: (OwnParts & OwnStanding) | null,
 ): DraftChance[] {
   const { draft, region, language } = question

@@ -1,6 +1,6 @@
 import { median } from 'd3-array'
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { Draft, DraftPhrases } from '../../core/draft/draft'
+import type { DraftPhrases, DraftTexts } from '../../core/draft/draft'
 import { hashtagFor, hashtagsOf } from '../../core/draft/hashtags'
 import { DEFAULT_PROFILE, tagKey } from '../../core/draft/limits'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
@@ -17,7 +17,7 @@ import type { Runtime } from '../runtime'
 import type { MayAsk } from '../services/contract'
 
 export interface TagQuestion {
-  draft: Draft
+  draft: DraftTexts
   phrases: DraftPhrases
   /** '' for everywhere. */
   region: string

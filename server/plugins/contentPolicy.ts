@@ -26,6 +26,8 @@ export default defineNitroPlugin(nitro => {
         `script-src 'self' ${[...new Set(hashes)].join(' ')}`,
         `style-src 'self' 'nonce-${nonce}'`,
         "img-src 'self' data: blob:",
+        // A video of one's own, played beside its captions, is never sent anywhere.
+        "media-src 'self' blob:",
         "font-src 'self'",
         "connect-src 'self'",
         "worker-src 'self'",

@@ -2,14 +2,22 @@
 import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort } from 'node:worker_threads'
+import { cleanText, type CleanQuestion } from '../../core/captions/clean'
+import { captionsOf } from '../../core/captions/read'
+import { spoken } from '../../core/captions/spoken'
+import type { CutQuestion } from '../../core/chapters/cut'
+import { namedChapters } from '../../core/chapters/titles'
+import { copiedFrom } from '../../core/draft/copied'
+import { truthOf } from '../../core/draft/truth'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import type { DraftContext } from '../../core/draft/context'
 import { ruleSetOf } from '../../core/draft/ruleset'
-import { fixed, type Draft, type DraftPhrases } from '../../core/draft/draft'
+import { fixed, type DraftPhrases, type DraftTexts } from '../../core/draft/draft'
 import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { coverEverything } from '../../core/draft/cover'
+import { readDraft } from '../../core/draft/read'
 import { scoreDraft } from '../../core/draft/score'
 import { misspeltPhrases } from '../../core/tags/misspell'
 import { suggestTags, type SuggestQuestion } from '../../core/tags/suggest'
@@ -24,17 +32,22 @@ export interface BriefToScore {
   context: DraftContext
 }
 
+/** What a function of a draft is asked beside it. */
+export type AfterDraft<Asked extends (draft: never, ...rest: never[]) => unknown> =
+  Parameters<Asked> extends [unknown, ...infer Rest] ? Rest : never
+
 // A text may be long and its rules many: scored here, it holds up nobody else.
 const thread = {
   /** The score with the fixes that help; each also as the whole new value it makes of its field. */
-  score(
-    draft: Draft,
+  async score(
+    texts: DraftTexts,
     phrases: DraftPhrases,
     ruleSet: RuleSet,
     profile: LimitProfile,
     language: string,
     context?: DraftContext,
   ) {
+    const draft = await readDraft(texts)
     const score = withHelpfulFixes(
       scoreDraft(draft, phrases, ruleSet, profile, language, context),
       draft,
@@ -52,31 +65,50 @@ const thread = {
       })),
     }
   },
-  cover: (...question: Parameters<typeof coverEverything>) => coverEverything(...question),
-  suggestTags: (question: SuggestQuestion) => suggestTags(question),
+  async cover(texts: DraftTexts, ...question: AfterDraft<typeof coverEverything>) {
+    return coverEverything(await readDraft(texts), ...question)
+  },
+  async suggestTags({ draft, ...question }: Omit<SuggestQuestion, 'draft'> & { draft: DraftTexts }) {
+    return suggestTags({ ...question, draft: await readDraft(draft) })
+  },
   /** Misspellings of phrases; words of the dictionary and those given are never taken for one. */
   async misspelt(phrases: string[], language: string, words: string[]) {
     const isCorrect = await dictionaryOf(language)
     const given = new Set(words)
     return misspeltPhrases(phrases, language, word => given.has(word) || isCorrect(word))
   },
+  async clean(captions: string, question: CleanQuestion) {
+    return cleanText(await captionsOf(captions), question)
+  },
+  async spoken(captions: string, phrases: string[], language: string) {
+    return spoken(await captionsOf(captions), phrases, language)
+  },
+  cut: async (captions: string, question: CutQuestion & { phrases: string[] }) =>
+    namedChapters((await captionsOf(captions)).cues, question),
+  async truth(texts: DraftTexts, language: string) {
+    return truthOf(await readDraft(texts), language)
+  },
+  copied: (...question: Parameters<typeof copiedFrom>) => copiedFrom(...question),
   measure: (question: MeasureQuestion) => measureTitles(question),
   ideas: (question: IdeasQuestion) => titleIdeas(question),
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
-  percents: (list: BriefToScore[]): (number | null)[] =>
-    list.map(({ fields, context }) => {
-      const { title, description, tags, tray, ruleSet, language } = fields
-      if (!title.trim() && !description.trim() && !tags.length) return null
-      const set = ruleSetOf(ruleSet)
-      return scoreDraft(
-        draftOf(fields),
-        { lead: tray.lead ?? '', support: tray.support },
-        set,
-        DEFAULT_PROFILE,
-        language,
-        context,
-      ).percent
-    }),
+  percents: (list: BriefToScore[]): Promise<(number | null)[]> =>
+    Promise.all(
+      list.map(async ({ fields, context }) => {
+        const { title, description, tags, tray, ruleSet, language } = fields
+        if (!title.trim() && !description.trim() && !tags.length) return null
+        const set = ruleSetOf(ruleSet)
+        return scoreDraft(
+          // Captions that cannot be read are told on the Desk; the rest of the brief has its points all the same.
+          await readDraft(draftOf(fields)).catch(() => readDraft({ ...draftOf(fields), captions: undefined })),
+          { lead: tray.lead ?? '', support: tray.support },
+          set,
+          DEFAULT_PROFILE,
+          language,
+          context,
+        ).percent
+      }),
+    ),
 }
 export type ScoringThread = typeof thread
 

@@ -1,19 +1,33 @@
+import type { CleanQuestion, CleanText } from '../../core/captions/clean'
+import type { Spoken } from '../../core/captions/spoken'
+import type { CutQuestion } from '../../core/chapters/cut'
+import type { NamedChapter } from '../../core/chapters/titles'
+import type { CopiedStretch, copiedFrom } from '../../core/draft/copied'
+import type { Truth } from '../../core/draft/truth'
 import type { Cover, coverEverything } from '../../core/draft/cover'
+import type { DraftTexts } from '../../core/draft/draft'
 import type { MisspeltPhrase } from '../../core/tags/misspell'
 import type { SuggestQuestion, suggestTags } from '../../core/tags/suggest'
 import type { Score, scoreDraft } from '../../core/draft/score'
 import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
 import { restartingThread } from './restartingThread'
-import type { BriefToScore, ScoringThread } from './scoringThread'
+import type { AfterDraft, BriefToScore, ScoringThread } from './scoringThread'
 
 /** Scores texts in a thread of its own. */
 export interface Scoring {
   /** @throws ThreadLate when a text takes longer than a person would wait. */
-  score: (...question: Parameters<typeof scoreDraft>) => Promise<Score>
-  cover: (...question: Parameters<typeof coverEverything>) => Promise<Cover>
-  suggestTags: (question: SuggestQuestion) => Promise<ReturnType<typeof suggestTags>>
+  score: (texts: DraftTexts, ...question: AfterDraft<typeof scoreDraft>) => Promise<Score>
+  cover: (texts: DraftTexts, ...question: AfterDraft<typeof coverEverything>) => Promise<Cover>
+  suggestTags: (
+    question: Omit<SuggestQuestion, 'draft'> & { draft: DraftTexts },
+  ) => Promise<ReturnType<typeof suggestTags>>
   misspelt: (phrases: string[], language: string, words: string[]) => Promise<MisspeltPhrase[]>
+  clean: (captions: string, question: CleanQuestion) => Promise<CleanText>
+  spoken: (captions: string, phrases: string[], language: string) => Promise<Spoken[]>
+  cut: (captions: string, question: CutQuestion & { phrases: string[] }) => Promise<NamedChapter[]>
+  truth: (texts: DraftTexts, language: string) => Promise<Truth>
+  copied: (...question: Parameters<typeof copiedFrom>) => Promise<CopiedStretch[]>
   measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
   percents: (list: BriefToScore[]) => Promise<(number | null)[]>
@@ -33,6 +47,11 @@ export function startScoring(entry: string): Scoring {
     cover: (...question) => thread.ask(remote => remote.cover(...question), LONGEST),
     suggestTags: question => thread.ask(remote => remote.suggestTags(question), LONGEST),
     misspelt: (...question) => thread.ask(remote => remote.misspelt(...question), LONGEST),
+    clean: (...question) => thread.ask(remote => remote.clean(...question), LONGEST),
+    spoken: (...question) => thread.ask(remote => remote.spoken(...question), LONGEST),
+    cut: (...question) => thread.ask(remote => remote.cut(...question), LONGEST),
+    truth: (...question) => thread.ask(remote => remote.truth(...question), LONGEST),
+    copied: (...question) => thread.ask(remote => remote.copied(...question), LONGEST),
     measure: question => thread.ask(remote => remote.measure(question), LONGEST),
     ideas: question => thread.ask(remote => remote.ideas(question), LONGEST),
     percents: list => (list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([])),

@@ -6,6 +6,7 @@ import { libraryCalls } from './library'
 import { phraseCalls } from './phrases'
 import { programCalls } from './program'
 import { rivalCalls } from './rivals'
+import { spokenCalls } from './spoken'
 import { textCalls } from './texts'
 
 /**
@@ -20,6 +21,7 @@ export const calls = {
   ...libraryCalls,
   ...briefCalls,
   ...textCalls,
+  ...spokenCalls,
 }
 
 export type CallName = keyof typeof calls

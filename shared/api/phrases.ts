@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CROSS_TEMPLATES, templateFault, type Crossed } from '../../core/demand/cross'
+import type { FoundPhrase } from '../../core/demand/phrasesIn'
 import { phraseInput, regionInput } from '../../core/text/inputs'
 import type { JobState } from '../jobs'
 import {
@@ -86,6 +87,14 @@ export const phraseCalls = {
       workspace: workspaceInput,
     }),
     answer: type<{ rows: PhraseRow[]; missing: string[] }>(),
+  }),
+  'POST /api/phrases/found': call({
+    body: z.object({
+      text: z.string().max(300_000, 'A text can be 300,000 characters at most. Take a part of it.'),
+      region: regionInput,
+      language,
+    }),
+    answer: type<{ rows: FoundPhrase[] }>(),
   }),
   'GET /api/suggest': suggest,
   'POST /api/suggest': suggest,

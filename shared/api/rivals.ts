@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { regionInput } from '../../core/text/inputs'
+import { languageInput, regionInput } from '../../core/text/inputs'
 import {
   resultsQuerySchema,
   type ChannelAnswer,
@@ -56,6 +56,10 @@ export const rivalCalls = {
     answer: type<Done>(),
   }),
   'GET /api/videos/:id': call({ answer: type<VideoAnswer>() }),
+  'POST /api/videos/:id/captions': call({
+    body: z.object({ language: languageInput }),
+    answer: type<{ language: string; text: string }>(),
+  }),
   'GET /api/trending': trending,
   'POST /api/trending': trending,
 }

@@ -1,19 +1,11 @@
-import type { Page } from '@playwright/test'
 import { BALANCED } from '../../core/draft/ruleset'
-import { call, expect, test, type RunningApp } from './app'
+import { call, expect, test } from './app'
+import { editor, newBrief, saved } from './onDesk'
 
-const editor = (page: Page, name: 'title' | 'description') => page.getByTestId(name).locator('.cm-content')
-const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
-
-async function brief(app: RunningApp, fields: object) {
-  return (
-    await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Desk', region: 'GB', ...fields } } })
-  ).json.id as string
-}
 const tray = { lead: 'true a bike wheel', support: ['spoke tension', 'wheel truing stand'], setAside: [] }
 
 test('the ledger counts points by check, and a fix is one click, with a way back', async ({ page, app }) => {
-  const id = await brief(app, {
+  const id = await newBrief(app, {
     title: 'Wobbly rim',
     description: 'You will see it. wheelshed.example',
     tags: ['rim'],
@@ -35,7 +27,7 @@ test('the ledger counts points by check, and a fix is one click, with a way back
 })
 
 test('the other rule set wants other things of the same text', async ({ page, app }) => {
-  const id = await brief(app, {
+  const id = await newBrief(app, {
     title: 'True a bike wheel',
     description: 'True a bike wheel\n\nAll of it.',
     tags: ['true a bike wheel'],
@@ -53,7 +45,7 @@ test('the other rule set wants other things of the same text', async ({ page, ap
 })
 
 test('matches are underlined with the phrase’s mark, exact and close apart', async ({ page, app }) => {
-  const id = await brief(app, {
+  const id = await newBrief(app, {
     title: 'How to true a bike wheel',
     description: 'Tensioning the spokes comes first.',
     tray,
@@ -65,7 +57,7 @@ test('matches are underlined with the phrase’s mark, exact and close apart', a
 })
 
 test('a phrase has one letter everywhere, also where there is no lead', async ({ page, app }) => {
-  const id = await brief(app, {
+  const id = await newBrief(app, {
     title: 'Bike pump for the road',
     tray: { lead: null, support: ['bike bell', 'bike pump'], setAside: [] },
   })
@@ -79,7 +71,7 @@ test('a phrase has one letter everywhere, also where there is no lead', async ({
 })
 
 test('the grid shows where phrases stand, goes there on a click, and fills an empty cell', async ({ page, app }) => {
-  const id = await brief(app, {
+  const id = await newBrief(app, {
     title: 'How to true a bike wheel',
     description: 'We look at it.\n\nSpoke tension matters.',
     tags: ['wheel'],
@@ -99,7 +91,7 @@ test('the grid shows where phrases stand, goes there on a click, and fills an em
 })
 
 test('a pasted list becomes tags; duplicates are shown and removed; all are copied', async ({ page, app }) => {
-  const id = await brief(app, { tray })
+  const id = await newBrief(app, { tray })
   await page.goto(`/desk?brief=${id}`)
   await page.evaluate(() => navigator.clipboard.writeText('bike wheel, Spoke\nspoke;rim'))
   await page.getByTestId('tag-input').focus()
@@ -119,7 +111,7 @@ test('limits are told as they are passed: the ruler, the bytes, and no way to pu
   page,
   app,
 }) => {
-  const id = await brief(app, { tray })
+  const id = await newBrief(app, { tray })
   await page.goto(`/desk?brief=${id}`)
   await page.evaluate(() => navigator.clipboard.writeText(`${'word '.repeat(21)}\nmore`))
   await editor(page, 'title').click()
@@ -135,7 +127,7 @@ test('limits are told as they are passed: the ruler, the bytes, and no way to pu
 
 test('markup and control characters are text in every field', async ({ page, app }) => {
   const evil = '<script>document.title="hacked"</script><img src=x onerror=alert(1)>'
-  const id = await brief(app, {
+  const id = await newBrief(app, {
     topic: evil,
     title: evil,
     description: `${evil}\u0007`,
@@ -152,7 +144,7 @@ test('markup and control characters are text in every field', async ({ page, app
 })
 
 test('earlier versions of a text can be looked at and brought back', async ({ page, app }) => {
-  const id = await brief(app, { title: 'First title', tray })
+  const id = await newBrief(app, { title: 'First title', tray })
   await page.goto(`/desk?brief=${id}`)
   await editor(page, 'title').click()
   await page.keyboard.press('Control+A')
@@ -171,7 +163,7 @@ test('a score of the browser’s worker is the score of the API', async ({ page,
     description: 'You will true a bike wheel.',
     tags: ['true a bike wheel', 'rim'],
   }
-  const id = await brief(app, { ...fields, tray })
+  const id = await newBrief(app, { ...fields, tray })
   await page.goto(`/desk?brief=${id}`)
   const around = { lead: tray.lead, title: fields.title, tags: fields.tags, region: 'GB', language: 'en' }
   const { context } = (await call(app, '/api/draft/context', { method: 'POST', body: around })).json
@@ -188,7 +180,7 @@ test('titles stand beside each other: written, taken from ideas, kept, discarded
   page,
   app,
 }) => {
-  const id = await brief(app, { title: 'My wheel', tray })
+  const id = await newBrief(app, { title: 'My wheel', tray })
   await page.goto(`/desk?brief=${id}`)
   await page.getByTestId('side-bench').click()
   await expect(page).toHaveURL(/side=bench/u)
@@ -234,7 +226,7 @@ test('phrases are managed where they are placed: the grid holds searches, order,
   page,
   app,
 }) => {
-  const id = await brief(app, { title: 'Wheel', tray })
+  const id = await newBrief(app, { title: 'Wheel', tray })
   await page.goto(`/desk?brief=${id}`)
   const grid = page.getByTestId('grid')
   await expect(page.getByTestId('tray')).toHaveCount(0)
@@ -258,7 +250,7 @@ test('phrases are managed where they are placed: the grid holds searches, order,
 test('each phrase says what the wording does to its chance, and follows the typing', async ({ page, app }) => {
   // The demo knows the result page of this one.
   const lead = 'how to index a rear derailleur'
-  const id = await brief(app, { title: 'How to index a rear derailleur', tray: { lead, support: [], setAside: [] } })
+  const id = await newBrief(app, { title: 'How to index a rear derailleur', tray: { lead, support: [], setAside: [] } })
   await page.goto(`/desk?brief=${id}`)
   const chance = page.getByTestId('grid-chance').first()
   await expect(chance).toHaveText(/%/u)
@@ -274,7 +266,7 @@ test('a description is composed as a proposal: shown as a difference, taken whol
   page,
   app,
 }) => {
-  const id = await brief(app, { title: 'Wheel', description: 'My own words stay.', tray })
+  const id = await newBrief(app, { title: 'Wheel', description: 'My own words stay.', tray })
   await page.goto(`/desk?brief=${id}`)
   await page.getByTestId('side-compose').click()
   await page.getByTestId('benefits').locator('textarea').first().fill('A wheel that runs straight\nOne tool is enough')
@@ -308,7 +300,7 @@ test('a description is composed as a proposal: shown as a difference, taken whol
 })
 
 test('a title that could not be saved is still there to be sent again', async ({ page, app }) => {
-  const id = await brief(app, { title: 'Wheel', tray })
+  const id = await newBrief(app, { title: 'Wheel', tray })
   await page.goto(`/desk?brief=${id}&side=bench`)
   const text = page.getByTestId('candidate-text').locator('input')
   await page.route('**/items/*', route => route.abort())

@@ -1,16 +1,8 @@
-import type { Page } from '@playwright/test'
 import { call, expect, test, type RunningApp } from './app'
+import { editor, field, fieldsOf as read, newBrief, saved } from './onDesk'
 
-const editor = (page: Page, name: 'title' | 'description') => page.getByTestId(name).locator('.cm-content')
-const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText(/^Saved/u)
-const field = (page: Page, name: string) => page.getByTestId(name).locator('input, textarea').first()
 const tray = { lead: 'how to index a rear derailleur', support: ['rear derailleur not shifting'], setAside: [] }
-
-async function brief(app: RunningApp, fields: object) {
-  const given = { topic: 'Sides', region: 'GB', tray, ...fields }
-  return (await call(app, '/api/briefs', { method: 'POST', body: { fields: given } })).json.id as string
-}
-const read = async (app: RunningApp, id: string) => (await call(app, `/api/briefs/${id}`)).json.fields
+const brief = (app: RunningApp, fields: object) => newBrief(app, { tray, ...fields })
 
 test('the rack tells of each tag, sorts, moves and packs them, and suggests more with reasons', async ({
   page,

@@ -62,6 +62,7 @@ const PLACES: { id: PlaceId; short: string; name: string }[] = [
   { id: 'tags', short: 'Tags', name: 'the tags' },
   { id: 'hashtags', short: 'Hash', name: 'the hashtags' },
   { id: 'chapters', short: 'Chap.', name: 'the chapters' },
+  { id: 'spoken', short: 'Said', name: 'what is spoken' },
 ]
 const HAS_NONE: Partial<Record<PlaceId, string>> = {
   fileName: 'no file name yet',
@@ -69,6 +70,7 @@ const HAS_NONE: Partial<Record<PlaceId, string>> = {
   chapters: 'no chapters yet',
   firstTag: 'no tags yet',
   tags: 'no tags yet',
+  spoken: 'no captions and no outline yet',
 }
 const GRADES = {
   exact: 'word for word',

@@ -2,7 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { draftOf, type BriefFields } from '../../../core/brief/brief'
-import type { Draft } from '../../../core/draft/draft'
+import type { DraftTexts } from '../../../core/draft/draft'
 import type { Score } from '../../../core/draft/score'
 import type { BriefItem } from '../../../shared/briefItems'
 import { api, messageOf } from '~/composables/api'
@@ -12,7 +12,7 @@ import { useChanges } from '~/stores/changes'
 import { useNotices } from '~/stores/notices'
 
 /** Named versions of the brief: kept, compared with what stands now, brought back. */
-const props = defineProps<{ score: Score | null; scoreOf: (draft: Draft) => Promise<Score> }>()
+const props = defineProps<{ score: Score | null; scoreOf: (draft: DraftTexts) => Promise<Score> }>()
 type Version = BriefItem<'snapshot'>
 const brief = useBrief()
 const changes = useChanges()

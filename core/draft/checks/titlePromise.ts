@@ -1,14 +1,6 @@
-import { primaryLanguage } from '../../text/stems'
 import { defineCheck, inField, met, notApplicable, partly } from '../check'
+import { listedWords, promiseWords } from '../wordLists'
 
-/** Words that promise more than a video can hold, without accents. */
-const PROMISES: Record<string, string> = {
-  en: 'guaranteed guarantee shocking insane unbelievable incredible miracle instantly forever ultimate mindblowing crazy epic perfect impossible',
-  de: 'garantiert garantie schockierend wahnsinn unglaublich wunder sofort ultimativ irre perfekt unmoglich',
-  es: 'garantizado garantizada impactante increible milagro instantaneamente definitivo locura perfecto imposible',
-  fr: 'garanti garantie choquant incroyable miracle instantanement ultime dingue parfait impossible',
-}
-const sets = new Map(Object.entries(PROMISES).map(([language, list]) => [language, new Set(list.split(' '))]))
 const PICTURES = /\p{Extended_Pictographic}/gu
 const HUNDRED = /100\s?%/gu
 /** One sign may point at something; more of them cry. */
@@ -26,10 +18,10 @@ export const titlePromise = defineCheck({
   settings: {},
   run: ({ draft, at, language }) => {
     const title = draft.title!
-    const { norms, starts, ends } = at('title')[0]!.text
-    if (!norms.length) return notApplicable('Nothing written yet.')
-    const promises = sets.get(primaryLanguage(language))
-    const words = norms.flatMap((norm, i) => (promises?.has(norm) ? [{ start: starts[i]!, end: ends[i]! }] : []))
+    const { text } = at('title')[0]!
+    if (!text.norms.length) return notApplicable('Nothing written yet.')
+    const promises = promiseWords(language)
+    const words = listedWords(text, promises)
     const inSigns = (pattern: RegExp) =>
       [...title.matchAll(pattern)].map(({ index, 0: { length } }) => ({ start: index, end: index + length }))
     const pictures = inSigns(PICTURES)

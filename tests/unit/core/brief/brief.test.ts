@@ -26,7 +26,7 @@ test('what is empty fits its field and is nobody else’s', () => {
 
 test('texts have a history, choices have none', () => {
   const kept = BRIEF_FIELDS.filter(field => fieldOf(field).history)
-  expect(kept).toEqual(['topic', 'tray', 'title', 'description', 'tags', 'fileName'])
+  expect(kept).toEqual(['topic', 'tray', 'title', 'description', 'tags', 'fileName', 'outline'])
 })
 
 test('the draft holds what is scored; a file name nobody gave does not apply', () => {

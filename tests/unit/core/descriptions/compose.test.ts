@@ -7,7 +7,7 @@ import {
 } from '../../../../core/descriptions/compose'
 import { gapsOf } from '../../../../core/descriptions/gaps'
 import { hashtagsOf } from '../../../../core/draft/hashtags'
-import { chaptersOf } from '../../../../core/draft/chapters'
+import { chaptersOf } from '../../../../core/chapters/lines'
 import { linksOf } from '../../../../core/draft/links'
 import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { BALANCED } from '../../../../core/draft/ruleset'

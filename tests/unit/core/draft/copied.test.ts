@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { LEAST_SHARED, sharedStretches } from '../../../../core/draft/copied'
+import { copiedFrom, LEAST_SHARED, sharedStretches } from '../../../../core/draft/copied'
 import { readText } from '../../../../core/text/match'
 
 const shared = (mine: string, theirs: string, language = 'en') =>
@@ -76,4 +76,35 @@ test('stretches lie in the text, in order, apart, and hold at least eight words 
 test('a refrain of ten thousand words takes no time that grows with its square', () => {
   const refrain = 'la la la la '.repeat(2500)
   expect(shared(refrain, refrain)).toHaveLength(1)
+})
+
+describe('against texts of others', () => {
+  const source = (videoId: string, description: string) => ({
+    videoId,
+    title: 'Title',
+    channel: 'Somebody',
+    description,
+  })
+  test('the source and the share of the field are told; the longest counts where two overlap', () => {
+    const draft = { title: 'Short', description: `${SENTENCE}. Mine alone, these words.` }
+    const short = SENTENCE.split(' ').slice(0, 9).join(' ')
+    expect(copiedFrom(draft, [source('a', short), source('b', `x ${SENTENCE}`)], [], 'en')).toEqual([
+      {
+        field: 'description',
+        start: 0,
+        end: SENTENCE.length,
+        videoId: 'b',
+        title: 'Title',
+        channel: 'Somebody',
+        share: 12 / 16,
+        exact: true,
+      },
+    ])
+  })
+  test('my own blocks are mine wherever they stand', () => {
+    const draft = { description: `Text\n\n${SENTENCE}` }
+    expect(copiedFrom(draft, [source('a', SENTENCE)], [SENTENCE], 'en')).toEqual([])
+    expect(copiedFrom(draft, [source('a', SENTENCE)], ['Other'], 'en')).toHaveLength(1)
+    expect(copiedFrom({}, [source('a', SENTENCE)], [], 'en')).toEqual([])
+  })
 })

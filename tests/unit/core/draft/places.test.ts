@@ -1,10 +1,10 @@
-import { chaptersOf } from '../../../../core/draft/chapters'
+import { chaptersOf } from '../../../../core/chapters/lines'
 import { hashtagsOf } from '../../../../core/draft/hashtags'
 import { insertionFor } from '../../../../core/draft/insertions'
 import { DEFAULT_PROFILE, repeatedTags, splitTags, tagsCost, tidyTags } from '../../../../core/draft/limits'
 import { linksOf } from '../../../../core/draft/links'
 import { placements } from '../../../../core/draft/placements'
-import { firstLineOf, openingOf, placeTexts, spokenWords } from '../../../../core/draft/places'
+import { firstLineOf, openingOf, placeTexts } from '../../../../core/draft/places'
 import { fixed, PLACES, type Draft, type Placement } from '../../../../core/draft/draft'
 import { match, readPhrase } from '../../../../core/text/match'
 import { underlines } from '../../../../core/draft/underlines'
@@ -53,10 +53,23 @@ describe('places', () => {
     expect(openingOf('🚲'.repeat(200), DEFAULT_PROFILE)).toBe('🚲'.repeat(160))
   })
 
-  test('spoken words of SRT, WebVTT and plain text', () => {
-    expect(spokenWords('1\n00:00:01,000 --> 00:00:02,000\n<i>Turn</i> it\n')).toBe('Turn it')
-    expect(spokenWords('WEBVTT\n\n00:01.000 --> 00:02.000\nTurn it\n')).toBe('Turn it')
-    expect(spokenWords('just words')).toBe('just words')
+  test('a phrase that is spoken stands in its cue, also where it goes on in the next one', () => {
+    const captions = {
+      timed: true,
+      cues: [
+        { start: 0, end: 2, text: 'Hello. Today we' },
+        { start: 2, end: 4, text: 'clean a bike' },
+        { start: 4, end: 6, text: 'chain with care' },
+      ],
+    }
+    const found = placements(
+      [readPhrase('clean a bike chain', 'en')],
+      placeTexts({ captions }, DEFAULT_PROFILE, 'en'),
+      match,
+    )
+    expect(found).toEqual([
+      { phrase: 'clean a bike chain', place: 'spoken', grade: 'exact', item: 1, start: 0, end: 18 },
+    ])
   })
 })
 

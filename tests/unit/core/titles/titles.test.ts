@@ -28,6 +28,8 @@ test.each([
   ['what is a derailleur hanger', 'question'],
   ['rear derailleur not shifting', 'fault'],
   ['bike chain skipping', 'fault'],
+  ['piano tuning cost', 'cost'],
+  ['bike service prices', 'cost'],
   ['best bike lights 2026', 'choice'],
   ['disc brake vs rim brake', 'versus'],
   ['bike repair near me', 'place'],
@@ -66,6 +68,7 @@ describe('two phrases in one', () => {
   })
   test('in other languages', () => {
     expect(foldPhrases('kette reinigen', 'kette ölen', 'de')).toBe('kette reinigen und ölen')
+    expect(foldPhrases('kette wechseln fahrrad', 'kette ölen', 'de')).toBeNull()
     expect(foldPhrases('limpiar cadena', 'engrasar cadena', 'es')).toBe('limpiar y engrasar cadena')
   })
 })

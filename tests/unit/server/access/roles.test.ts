@@ -37,7 +37,12 @@ test('an editor may do all but what concerns keys, the data as a whole and the s
 test('a reader looks things up, and writes nothing', () => {
   const beyondReading = names(may('reader').filter(({ method }) => method !== 'GET'))
   expect(beyondReading).toEqual([
+    'POST /api/captions/clean',
+    'POST /api/captions/spoken',
+    'POST /api/chapters/cut',
+    'POST /api/chapters/format',
     'POST /api/check',
+    'POST /api/copied',
     'POST /api/descriptions/compose',
     'POST /api/draft/chances',
     'POST /api/draft/context',
@@ -47,6 +52,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/phrases/clusters',
     'POST /api/phrases/cross',
     'POST /api/phrases/figures',
+    'POST /api/phrases/found',
     'POST /api/phrases/longer',
     'POST /api/phrases/shortlist',
     'DELETE /api/session',
@@ -55,6 +61,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/tags/suggest',
     'POST /api/titles/ideas',
     'POST /api/titles/measure',
+    'POST /api/truth',
   ])
   for (const owned of ['/api/access', '/api/data', '/api/services']) expect(mayDo('reader', 'GET', owned)).toBe(false)
 })

@@ -125,7 +125,7 @@ describe('title-kept', () => {
   })
 
   test('spoken words bear a title out too', () => {
-    const captions = '1\n00:00:01,000 --> 00:00:03,000\nall of it costs ten pounds\n'
+    const captions = { timed: true, cues: [{ start: 1, end: 3, text: 'all of it costs ten pounds' }] }
     expect(
       checkOf('title-kept', {
         title: 'Fix squeaking brakes for ten pounds',

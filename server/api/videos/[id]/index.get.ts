@@ -1,6 +1,6 @@
-import { Problem } from '../../http/problem'
-import { paramOf, route } from '../../http/route'
-import { answerVideo } from '../../rivals/channelLook'
+import { Problem } from '../../../http/problem'
+import { paramOf, route } from '../../../http/route'
+import { answerVideo } from '../../../rivals/channelLook'
 
 export default route('GET /api/videos/:id', async (event, runtime) => {
   const answer = answerVideo(runtime, paramOf(event, 'id'), await runtime.search.viewsModel())

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import { draftOf } from '../../../../core/brief/brief'
+import type { CopiedStretch } from '../../../../core/draft/copied'
+import type { FieldRange } from '../../../../core/draft/draft'
+import type { Truth } from '../../../../core/draft/truth'
+import { api, messageOf } from '~/composables/api'
+import { counted, percent } from '~/composables/figures'
+import { useBrief } from '~/stores/brief'
+import { useSpoken } from '~/stores/spoken'
+
+/** What the texts promise and nothing spoken bears out, and what stands in the texts of others. */
+const emit = defineEmits<{ show: [range: FieldRange] }>()
+const brief = useBrief()
+const spoken = useSpoken()
+const fields = computed(() => brief.fields!)
+const truth = shallowRef<Truth | null>(null)
+const problem = ref('')
+watchDebounced(
+  () => JSON.stringify(draftOf(fields.value)),
+  async () => {
+    try {
+      const of = brief.brief!.id
+      const found = await spoken
+        .remote()
+        .truth(JSON.parse(JSON.stringify(draftOf(fields.value))), fields.value.language)
+      if (brief.brief?.id === of) truth.value = found
+      problem.value = ''
+    } catch (error) {
+      problem.value = messageOf(error)
+    }
+  },
+  { debounce: 300, immediate: true },
+)
+const FIELD_NAMES: Partial<Record<FieldRange['field'], string>> = {
+  title: 'Title',
+  description: 'First line',
+  tags: 'Tag',
+}
+/** A number that is not what is counted; one that cannot be counted is told apart. */
+const numbers = computed(() =>
+  (truth.value?.numbers ?? []).map(number => ({
+    ...number,
+    words:
+      number.found === null
+        ? `The title says ${number.says}; nothing numbered was found to count.`
+        : number.found === number.says
+          ? `The title says ${number.says}, and there are ${number.found}.`
+          : `The title says ${number.says}, but ${number.found} can be counted.`,
+    state:
+      number.found === null ? ('n/a' as const) : number.found === number.says ? ('met' as const) : ('missing' as const),
+  })),
+)
+
+const copied = shallowRef<{ stretches: CopiedStretch[]; compared: number } | null>(null)
+const busy = ref(false)
+async function compare() {
+  busy.value = true
+  problem.value = ''
+  const of = brief.brief!.id
+  const { title, description, tray, region, language } = fields.value
+  try {
+    const found = await api('POST /api/copied', {
+      body: {
+        draft: { title, description },
+        phrases: { lead: tray.lead ?? '', support: [...tray.support] },
+        region,
+        language,
+        workspace: brief.brief!.workspaceId,
+      },
+    })
+    if (brief.brief?.id === of) copied.value = found
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+watchDebounced(
+  () => [fields.value.title, fields.value.description, JSON.stringify(fields.value.tray)],
+  () => void compare(),
+  { debounce: 800, immediate: true },
+)
+const stretchText = ({ field, start, end }: CopiedStretch) =>
+  fields.value[field as 'title' | 'description'].slice(start, end)
+</script>
+
+<template>
+  <section class="truth sheet" aria-label="Is it true" data-test="truth">
+    <p v-if="problem" role="alert" class="small">{{ problem }}</p>
+    <h3>Promised and spoken</h3>
+    <p v-if="truth && !truth.compared" class="small muted" data-test="truth-none">
+      Nothing is spoken yet, so nothing can be compared. Load captions or write an outline.
+    </p>
+    <p v-else-if="truth && !truth.unsupported.length" class="small" data-test="truth-kept">
+      All that title, first line and tags say is spoken.
+    </p>
+    <ul v-else-if="truth">
+      <li v-for="(each, i) in truth.unsupported" :key="i" data-test="unsupported">
+        <span class="small muted">{{ FIELD_NAMES[each.field] }}</span>
+        <button class="plain" title="Go there" @click="emit('show', each)">“{{ each.text }}” is never spoken</button>
+      </li>
+    </ul>
+    <template v-if="numbers.length">
+      <h3>Numbers</h3>
+      <ul>
+        <li v-for="(number, i) in numbers" :key="i" data-test="number">
+          <DeskShape class="shape" :state="number.state" :label="number.words" />
+          <button class="plain" @click="emit('show', number)">{{ number.words }}</button>
+        </li>
+      </ul>
+    </template>
+    <h3>Also in the texts of others</h3>
+    <p v-if="!copied" class="small muted">{{ busy ? 'Comparing …' : '' }}</p>
+    <p v-else-if="!copied.compared" class="small muted" data-test="copied-none">
+      No result page of these phrases is known yet. Open one in Rivals.
+    </p>
+    <p v-else-if="!copied.stretches.length" class="small" data-test="copied-free">
+      No stretch of eight words or more stands in the {{ counted(copied.compared, 'text') }} on the pages of your
+      phrases.
+    </p>
+    <ul v-else>
+      <li v-for="(each, i) in copied.stretches" :key="i" data-test="copied">
+        <button class="plain stretch" title="Go there" @click="emit('show', each)">“{{ stretchText(each) }}”</button>
+        <span class="small muted"
+          >{{ each.exact ? 'word for word' : 'nearly' }} in “{{ each.title }}”, {{ each.channel }};
+          {{ percent(each.share) }} of your {{ each.field }}</span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.truth {
+  overflow-y: auto;
+  min-height: 0;
+  padding: 10px 14px 14px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+h3 {
+  font-size: 13px;
+  margin-top: 6px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 8px;
+  align-items: baseline;
+  padding: 5px 0;
+  border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
+}
+.shape {
+  color: var(--teal);
+  align-self: center;
+}
+.stretch {
+  overflow-wrap: anywhere;
+}
+</style>
