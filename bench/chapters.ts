@@ -1,6 +1,9 @@
 import { cutChapters, type Cut } from '../core/chapters/cut'
 import { seeded } from '../core/random'
+import { WINTER_CARE_PARTS, winterCareCues } from '../demo/captions'
+import type { Cue } from '../core/captions/cue'
 import { joined, type Labelled } from './chapterTexts'
+import { times, timing, type Timing } from './measure'
 import { textTiling } from './textTiling'
 
 /**
@@ -74,5 +77,34 @@ export function calibration(texts: readonly Labelled[]): { low: number; told: nu
     }
   return bins.map(({ low, sure, hits }) => ({ low, told: mean(sure), true: mean(hits), n: hits.length }))
 }
-export const testTexts = () => joined(60, 'test')
-export const tuningTexts = () => joined(60, 'tuning')
+
+/** The demo's own captions, with the parts as their maker knows them. */
+function ownCaptions(): Labelled {
+  const cues = winterCareCues()
+  return { cues, bounds: WINTER_CARE_PARTS.slice(1).map(start => cues.findIndex(cue => cue.start >= start)) }
+}
+
+export interface ChaptersBench {
+  timings: Timing[]
+  joined: Judged[]
+  own: Judged[]
+  calibration: ReturnType<typeof calibration>
+}
+
+/** Chapters: how true, how sure, how fast. */
+export async function benchChapters(): Promise<ChaptersBench> {
+  const test = joined(60, 'test')
+  const some = test.slice(0, 20).flatMap(text => text.cues)
+  const hours = Array.from({ length: 3600 }, (_, i): Cue => ({
+    start: i * 3,
+    end: i * 3 + 2.8,
+    text: some[i % some.length]!.text,
+  }))
+  const list = await times(12, 2, () => cutChapters(hours, { language: 'en' }))
+  return {
+    timings: [timing('chapters cut from captions', '3,600 cues, three hours', list, 500)],
+    joined: judge(test),
+    own: judge([ownCaptions()]),
+    calibration: calibration(test),
+  }
+}

@@ -1,4 +1,5 @@
 import { emptyFields, type BriefFields } from '../core/brief/brief'
+import { INDEXING_OUTLINE, WINTER_CARE_SECONDS, winterCareCaptions } from './captions'
 
 /** The demo's briefs: the made-up workshop at each stage of the work, the newest last. */
 export const BRIEFS: BriefFields[] = [
@@ -32,6 +33,8 @@ export const BRIEFS: BriefFields[] = [
       'marrowby wheel shed',
     ],
     fileName: 'how-to-clean-bike-chain.mp4',
+    captions: winterCareCaptions(),
+    seconds: WINTER_CARE_SECONDS,
   },
   {
     ...emptyFields(),
@@ -60,6 +63,7 @@ export const BRIEFS: BriefFields[] = [
       'Gears skipping or hesitating? You will learn how to index a rear derailleur with one tool, on any bike, in the order we use at the bench.\n\nFirst we look at the derailleur hanger, since a bent one cannot be indexed at all. Then the cable, then a quarter of a turn at a time.\n\nMore from our bench: wheelshed.example/gears',
     tags: ['how to index a rear derailleur', 'rear derailleur', 'index gears', 'bike gears', 'Rear Derailleur'],
     fileName: 'how-to-index-a-rear-derailleur.mp4',
+    outline: INDEXING_OUTLINE,
   },
 ]
 

@@ -12,7 +12,7 @@ export const SHELL_KEYS = [
   { keys: '↑ ↓ in the table', does: 'From row to row; also Page Up and Down, Home, End' },
   { keys: 'Space, Shift + click', does: 'Select a row, or all up to it' },
   { keys: 'Tab, Enter in a row', does: 'Its seed, its working or its sheet' },
-  { keys: '1 … 5', does: 'The views of Demand and of Rivals, in their order' },
+  { keys: '1 … 5', does: 'The views of Demand and of Rivals, and the parts of the Desk, in their order' },
   { keys: 'Esc', does: 'Close a dialog, then the sheet' },
   { keys: '?', does: 'This list' },
 ]

@@ -225,6 +225,7 @@ function restore(field: BriefField, value: unknown) {
   flex: 1;
 }
 .parts {
+  height: 30px !important;
   position: absolute;
   right: 0;
   top: 0;

@@ -139,10 +139,12 @@ export function cleanText({ cues, timed }: Captions, question: CleanQuestion): C
 
   /** Sentences, each with the time it begins. */
   const sentences: { start: number; text: string }[] = []
-  let now = { start: 0, text: '' }
+  let now: string[] = []
+  let start = 0
   const finish = (end = '') => {
-    if (now.text.trim()) sentences.push({ ...now, text: now.text.trim() + end })
-    now = { start: 0, text: '' }
+    const text = now.join('').trim()
+    if (text) sentences.push({ start, text: text + end })
+    now = []
   }
   const heads = [...chapters]
   for (const [i, cue] of spokenCues.entries()) {
@@ -152,8 +154,9 @@ export function cleanText({ cues, timed }: Captions, question: CleanQuestion): C
       heads.shift()
     }
     for (const part of cue.text.split(/(?<=[.!?…]["'”’»)]?)\s+|(?<=[。！？])/u)) {
-      if (!now.text) now.start = cue.start
-      now.text += (now.text && !/[。、]$/u.test(now.text) ? ' ' : '') + part
+      if (!now.length) start = cue.start
+      if (now.length && !/[。、]$/u.test(now.at(-1)!)) now.push(' ')
+      now.push(part)
       if (END.test(part)) finish()
     }
     const next = spokenCues[i + 1]

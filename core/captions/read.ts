@@ -1,4 +1,4 @@
-import { parseText, parseVTTTimestamp } from 'media-captions'
+import { parseTextStream, parseVTTTimestamp } from 'media-captions'
 import { toMs, type Captions, type Cue } from './cue'
 import { spread } from './spread'
 
@@ -59,7 +59,10 @@ export async function readCaptions(raw: string): Promise<ReadCaptions> {
   const lines = text.split('\n')
   const given = isWebVtt ? text : lines.map(line => (line.includes(ARROW) ? line.split(PLACES)[0]! : line)).join('\n')
   // A cue that ends with the file is one as well.
-  const { cues: found, errors } = await parseText(`${given}\n\n`, { type: isWebVtt ? 'vtt' : 'srt', errors: true })
+  const { cues: found, errors } = await parseTextStream(linesOf(`${given}\n\n`), {
+    type: isWebVtt ? 'vtt' : 'srt',
+    errors: true,
+  })
   const faults = new Map<number, string>()
   for (const { line, message } of errors)
     faults.set(line, faults.has(line) ? 'The times cannot be read.' : reasonOf(message))
@@ -82,6 +85,26 @@ export async function captionsOf(raw: string): Promise<Captions> {
   const { cues, timed } = await readCaptions(raw)
   if (timed && !cues.length && raw.includes(ARROW)) throw new CaptionsFault()
   return { cues, timed }
+}
+
+/**
+ * Lines one by one as they are asked for: put into a stream all at once, as the parser does by itself, reading takes a
+ * time that grows with the square of their number.
+ */
+function linesOf(text: string): ReadableStream<string> {
+  let at = 0
+  return new ReadableStream<string>({
+    pull(controller) {
+      const end = text.indexOf('\n', at)
+      if (end < 0) {
+        controller.enqueue(text.slice(at))
+        controller.close()
+      } else {
+        controller.enqueue(text.slice(at, end))
+        at = end + 1
+      }
+    },
+  })
 }
 
 const reasonOf = (message: string) => {

@@ -1,4 +1,5 @@
 import { clock } from '../captions/cue'
+import { remembering } from '../text/remembering'
 
 /** A chapter line of a description: `m:ss`, `mm:ss` or `h:mm:ss` at the start, then its title. */
 export interface Chapter {
@@ -10,11 +11,17 @@ export interface Chapter {
 
 const LINE = /^[ \t]*(?:(\d{1,2}):)?(\d{1,2}):([0-5]\d)(?!\d|[ \t]?[ap]\.?m\b)[ \t]*(?:[-–—|:][ \t]*)?(.*)$/gimu
 
+const HOLDS_TIME = /\d:[0-5]\d/u
+
 /**
  * Chapter lines in order of the text. A lone time in a sentence is not at the start of a line and is none, nor is a
  * time of the day.
  */
-export function chaptersOf(description: string): Chapter[] {
+export const chaptersOf = (description: string): readonly Chapter[] =>
+  // Most texts hold no time.
+  HOLDS_TIME.test(description) ? remembered(description) : []
+
+function findChapters(description: string): readonly Chapter[] {
   const found: Chapter[] = []
   for (const hit of description.matchAll(LINE)) {
     const [whole, hours, minutes, seconds, title] = hit
@@ -28,6 +35,7 @@ export function chaptersOf(description: string): Chapter[] {
   }
   return found
 }
+const remembered = remembering(16, findChapters)
 
 /** A chapter as it is written anywhere. */
 export interface ChapterMark {

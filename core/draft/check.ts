@@ -28,7 +28,7 @@ export interface CheckInput {
 }
 
 /** What a check may need to have something to look at. */
-export type Need = 'lead' | 'support' | 'title' | 'description' | 'tags'
+export type Need = 'lead' | 'support' | 'title' | 'description' | 'tags' | 'fileName' | 'playlist' | 'captions'
 
 export interface Outcome {
   /** 0 to 1; `null` when there is nothing to look at, and the check then does not apply. */

@@ -1,6 +1,7 @@
 import { tagKey } from './limits'
 import type { LimitProfile } from './limits'
 import { textFix, type Draft, type Fix, type PlaceId } from './draft'
+import { fileNameFor } from './fileName'
 import { hashtagFor, withHashtag } from './hashtags'
 import { readPhrase } from '../text/match'
 import { begunWith } from './opening'
@@ -63,12 +64,7 @@ export function insertionFor(
     }
     case 'fileName': {
       const name = draft.fileName ?? ''
-      return textFix(
-        'Name the file after it',
-        'fileName',
-        name,
-        `${(phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).join('-').toLocaleLowerCase(language)}${/\.[a-z0-9]{2,4}$/iu.exec(name)?.[0] ?? '.mp4'}`,
-      )
+      return textFix('Name the file after it', 'fileName', name, fileNameFor(phrase, name, language))
     }
     case 'chapters':
     case 'playlist':

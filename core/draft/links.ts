@@ -1,4 +1,5 @@
 import LinkifyIt from 'linkify-it'
+import { remembering } from '../text/remembering'
 
 /** A link found in a text; `scheme` is false where the site would leave it unclickable. */
 export interface TextLink {
@@ -31,20 +32,11 @@ const MISSING_SPACE = /\p{Ll}\.\p{Lu}\p{Ll}/u
 const RUN = /\S+/gu
 const MAY_HOLD = /[^.]\.[^.]|:\/\//u
 
-/** Several checks ask for the links of one text, and a fix leaves most texts as they are. */
-const CACHED = 16
-const cached = new Map<string, readonly TextLink[]>()
-
 /** Links in order of the text, with and without a scheme. Bare e-mail addresses are none. */
 export function linksOf(text: string): readonly TextLink[] {
   // Most texts hold no link; a dot within a word or a scheme is cheap to look for.
   if (!/[^\s.]\.[^\s.]|:\/\//u.test(text)) return []
-  let links = cached.get(text)
-  if (!links) {
-    if (cached.size >= CACHED) cached.clear()
-    cached.set(text, (links = findLinks(text)))
-  }
-  return links
+  return remembered(text)
 }
 
 function findLinks(text: string): TextLink[] {
@@ -63,3 +55,5 @@ function findLinks(text: string): TextLink[] {
   }
   return links
 }
+
+const remembered = remembering<readonly TextLink[]>(16, findLinks)

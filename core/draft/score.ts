@@ -56,6 +56,9 @@ const NEEDED: Record<Check['needs'][number], (input: CheckInput) => boolean> = {
   title: input => input.draft.title !== undefined,
   description: input => input.draft.description !== undefined,
   tags: input => input.draft.tags !== undefined,
+  fileName: input => input.draft.fileName !== undefined,
+  playlist: input => input.draft.playlist !== undefined,
+  captions: input => input.draft.captions !== undefined,
 }
 
 function stateOf(fraction: number | null): CheckState {

@@ -4,6 +4,9 @@ import { stopWords } from '../text/stopwords'
 
 const AND: Record<string, string> = { en: 'and', de: 'und', es: 'y', fr: 'et', it: 'e', pt: 'e', nl: 'en' }
 
+/** Languages in which a task names its thing first. */
+const VERB_LAST = new Set(['de', 'nl'])
+
 /**
  * Two phrases said in one, with the words they share said once: *clean a chain* and *wax a chain* become *clean and wax
  * a chain*, *clean a chain* and *clean a cassette* become *clean a chain and cassette*.
@@ -29,8 +32,8 @@ export function foldPhrases(lead: string, support: string, language: string): st
   const other = b.slice(before, b.length - after)
   // Something shared, and something different in each.
   if (!(before + after) || !own.length || !other.length || own.length > 2 || other.length > 2) return null
-  // “kette wechseln fahrrad” and “kette ölen”: what follows the lead’s own words would belong to both, or to neither.
-  if (before && !after && own.length !== other.length) return null
+  // “kette wechseln fahrrad” and “kette ölen”: the verb stands last, and what follows it would belong to nothing.
+  if (VERB_LAST.has(primaryLanguage(language)) && before && !after && own.length !== other.length) return null
   // What the support says after its last own word would be lost.
   if (!after && support.slice(other.at(-1)!.end).trim()) return null
   const added = support.slice(other[0]!.start, other.at(-1)!.end)

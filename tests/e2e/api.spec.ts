@@ -186,7 +186,7 @@ const wrong: [string, string, Parameters<typeof call>[2], number, RegExp][] = [
     '/api/check',
     { method: 'POST', body: { ...GOOD_DRAFT, ruleSet: 'lucky' } },
     400,
-    /balanced, full-width, exact-line/u,
+    /balanced, short-and-sharp, full-width, exact-line, link-first/u,
   ],
   [
     'an unknown field of a brief',

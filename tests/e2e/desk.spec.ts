@@ -170,7 +170,7 @@ test('a score of the browser’s worker is the score of the API', async ({ page,
   const told = (
     await call(app, '/api/check', {
       method: 'POST',
-      body: { draft: { ...fields, fileName: '' }, phrases: { lead: tray.lead, support: tray.support }, context },
+      body: { draft: fields, phrases: { lead: tray.lead, support: tray.support }, context },
     })
   ).json
   await expect(page.getByTestId('percent')).toHaveText(`${Math.floor(told.percent!)} %`)

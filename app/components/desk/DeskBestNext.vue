@@ -110,16 +110,16 @@ function take(edits: readonly CoverEdit[]) {
     <h2>
       <span>Best next</span><span class="asks" /><label class="small enough"
         >Enough at
-        <input
+        <ShellTyped
           class="figure"
-          :value="target ?? ''"
+          :value="target === null ? '' : String(target)"
           inputmode="numeric"
           size="3"
           maxlength="3"
           placeholder="–"
           aria-label="Percent that is enough"
           data-test="target"
-          @change="setTarget(($event.target as HTMLInputElement).value)"
+          @typed="setTarget"
         />
         %</label
       >

@@ -60,13 +60,13 @@ const HEADERS = [
       ><span class="figure">{{ worthOf(item) === null ? UNKNOWN : Math.round(worthOf(item)!) }}</span></template
     >
     <template #[`item.note`]="{ item }"
-      ><input
+      ><ShellTyped
         class="note"
         :value="item.note"
         maxlength="4000"
         :aria-label="`Note on ${item.phrase}`"
         placeholder="note"
-        @change="emit('note', item.phrase, ($event.target as HTMLInputElement).value)"
+        @typed="emit('note', item.phrase, $event)"
     /></template>
     <template #no-data
       ><p class="muted empty">

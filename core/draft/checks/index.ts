@@ -1,21 +1,33 @@
 import type { Check } from '../check'
-import { descriptionBegin } from './descriptionBegin'
+import { chapterCount } from './chapterCount'
+import { chapterForm } from './chapterForm'
+import { chapterPhrases } from './chapterPhrases'
+import { chapterTitles } from './chapterTitles'
 import { commentQuestion } from './commentQuestion'
 import { contactFirst } from './contactFirst'
+import { descriptionBegin } from './descriptionBegin'
 import { descriptionFirst } from './descriptionFirst'
 import { descriptionLength } from './descriptionLength'
 import { descriptionLimit } from './descriptionLimit'
+import { fileNameLead } from './fileNameLead'
 import { firstTags } from './firstTags'
 import { descriptionSigns, titleSigns } from './forbiddenSigns'
 import { hashtagCount } from './hashtagCount'
 import { hashtagLimit } from './hashtagLimit'
 import { hashtagSupport } from './hashtagSupport'
+import { leadSpoken } from './leadSpoken'
 import { linkScheme } from './linkScheme'
 import { noGaps } from './noGaps'
+import { numberKept } from './numberKept'
 import { openingPlain } from './openingPlain'
+import { openingSpoken } from './openingSpoken'
 import { otherNames } from './otherNames'
 import { ownName } from './ownName'
+import { playlistLead } from './playlistLead'
+import { playlistLimit } from './playlistLimit'
+import { promiseSpoken } from './promiseSpoken'
 import { standingLines } from './standingLines'
+import { supportSpoken } from './supportSpoken'
 import { supportTold } from './supportTold'
 import { tagCount } from './tagCount'
 import { tagFiller } from './tagFiller'
@@ -57,6 +69,11 @@ export const CHECKS: readonly Check[] = [
   tagTitle,
   tagMisspelling,
   ownName,
+  fileNameLead,
+  chapterPhrases,
+  leadSpoken,
+  supportSpoken,
+  playlistLead,
   titleHook,
   titleApart,
   titleWords,
@@ -67,7 +84,12 @@ export const CHECKS: readonly Check[] = [
   contactFirst,
   viewerRequest,
   commentQuestion,
+  chapterCount,
+  chapterTitles,
   titleKept,
+  promiseSpoken,
+  numberKept,
+  openingSpoken,
   titlePromise,
   tagSupport,
   hashtagSupport,
@@ -83,4 +105,6 @@ export const CHECKS: readonly Check[] = [
   tagFiller,
   hashtagLimit,
   standingLines,
+  chapterForm,
+  playlistLimit,
 ]

@@ -37,23 +37,23 @@ const faultOf = (index: number) => props.faults.filter(each => each.index === in
       <template v-for="(row, i) in rows" :key="i">
         <tr data-test="chapter">
           <td>
-            <input
+            <ShellTyped
               class="figure"
               :value="clock(row.seconds)"
               :aria-label="`Chapter ${i + 1} begins at`"
-              @change="emit('time', i, ($event.target as HTMLInputElement).value)"
+              @typed="emit('time', i, $event)"
               @focus="emit('show', row.seconds)"
             />
           </td>
           <td class="figure muted">{{ row.length === null ? UNKNOWN : clock(row.length) }}</td>
           <td class="title">
-            <input
+            <ShellTyped
               :value="row.title"
               maxlength="200"
               placeholder="No title"
               :aria-label="`Title of chapter ${i + 1}`"
               data-test="chapter-title"
-              @change="emit('title', i, ($event.target as HTMLInputElement).value)"
+              @typed="emit('title', i, $event)"
             />
           </td>
           <td v-if="proposed" class="figure muted">{{ i === 0 ? UNKNOWN : percent(row.sure!) }}</td>

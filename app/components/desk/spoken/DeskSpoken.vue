@@ -83,14 +83,14 @@ const last = computed(() => spoken.captions.cues.at(-1)?.end ?? 0)
       </v-btn-toggle>
       <label class="small length"
         >Length
-        <input
+        <ShellTyped
           class="figure"
           :value="length"
           size="7"
           placeholder="0:00"
           aria-label="Length of the video"
           data-test="length"
-          @change="setLength(($event.target as HTMLInputElement).value)"
+          @typed="setLength"
       /></label>
       <span class="small muted" data-test="spoken-state">
         <template v-if="spoken.source === 'captions' && view === 'captions'"

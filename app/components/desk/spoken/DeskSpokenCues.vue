@@ -161,13 +161,13 @@ function save(format: CaptionFormat) {
           role="listitem"
           data-test="cue"
         >
-          <input
+          <ShellTyped
             class="figure time"
             :value="spoken.captions.timed ? clock(cue.start) : '–'"
             :title="spoken.captions.timed ? `${stamp(cue.start)} to ${stamp(cue.end)}` : 'estimated'"
             :disabled="!spoken.captions.timed"
             :aria-label="`Begins at, cue ${at + 1}`"
-            @change="setTime(at, 'start', ($event.target as HTMLInputElement).value)"
+            @typed="setTime(at, 'start', $event)"
           />
           <textarea
             v-if="editing === at"

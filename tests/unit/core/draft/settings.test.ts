@@ -31,7 +31,12 @@ test('a choice fits when it is one of them', () => {
 test('every declared value fits its own setting, and every set that ships fits its checks', () => {
   for (const check of CHECKS)
     for (const setting of Object.values(check.settings)) expect(settingProblem(setting, setting.value)).toBeNull()
-  for (const each of RULE_SETS) expect(ruleSetProblems(CHECKS, each)).toEqual([])
+  for (const each of RULE_SETS) {
+    expect(ruleSetProblems(CHECKS, each)).toEqual([])
+    expect(ruleSetSchema.parse(each)).toEqual(each)
+    expect(each.note).toMatch(/^For .*\.$/u)
+    for (const id of Object.keys(each.checks)) expect(CHECKS.map(check => check.id)).toContain(id)
+  }
 })
 
 test('what is given replaces what is declared, and nothing else comes in', () => {
