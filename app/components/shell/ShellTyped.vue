@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 
 /**
- * One line typed in a place where a value stands: told when it is finished (Enter, or leaving it), given up with Escape.
+ * One line typed where a value stands: told when it is finished (Enter, or leaving it), given up with Escape.
  * What is being typed stays, whatever is drawn anew around it.
  */
 const props = defineProps<{ value: string }>()
