@@ -1,26 +1,9 @@
 import { z } from 'zod'
 import { UNITS } from '../core/text/count'
-import { CHECKS } from '../core/draft/checks'
-import { ruleSetProblems } from '../core/draft/settings'
+import { ruleSetSchema } from '../core/draft/ruleSetSchema'
 import { languageInput } from '../core/text/inputs'
 
-const weight = z.object({
-  weight: z.number().min(0).max(1000),
-  settings: z.record(z.string(), z.union([z.string().max(40), z.number()])).optional(),
-})
-
-export const ruleSetSchema = z
-  .object({
-    format: z.literal(1, { error: 'This rule set has an unknown format.' }),
-    id: z.string().max(100),
-    name: z.string().max(100),
-    note: z.string().max(2000).default(''),
-    checks: z.record(z.string(), weight),
-  })
-  .superRefine((set, context) => {
-    for (const { check, setting, problem } of ruleSetProblems(CHECKS, set))
-      context.addIssue({ code: 'custom', message: problem, path: ['checks', check, 'settings', setting] })
-  })
+export { ruleSetSchema }
 
 const unit = z.enum(UNITS)
 const limit = z.number().int().min(0).max(1_000_000)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { blockSchema } from '../core/blocks/block'
+import { ownRuleSetSchema, ownRuleSetShape } from '../core/draft/ruleSetSchema'
 import { tagListSchema } from '../core/tags/tagList'
 import type { WorkspaceKind, WorkspaceValue } from '../core/workspace/items'
 import { workspaceInput } from './api/inputs'
@@ -13,11 +14,13 @@ export type WorkspaceItem<Kind extends WorkspaceKind> = WorkspaceValue<Kind> & {
 }
 export type SavedBlock = WorkspaceItem<'block'>
 export type SavedTagList = WorkspaceItem<'tagList'>
+export type SavedRuleSet = WorkspaceItem<'ruleSet'>
 
 /** An id of the client's own, so that a repeat makes no second; one that was deleted comes back. */
 const made = { id: z.uuid().optional(), workspace: workspaceInput }
 export const newBlockSchema = blockSchema.extend(made)
 export const newTagListSchema = tagListSchema.extend(made)
+export const newRuleSetSchema = ownRuleSetSchema.safeExtend(made)
 
 const revision = z.number({ error: 'State the revision it was changed from.' }).int().min(0)
 export const blockPatchSchema = z.object({
@@ -32,6 +35,12 @@ export const tagListPatchSchema = z.object({
   revision,
   name: tagListSchema.shape.name.optional(),
   tags: tagListSchema.shape.tags.optional(),
+})
+export const ruleSetPatchSchema = z.object({
+  revision,
+  name: ownRuleSetShape.name.optional(),
+  note: ownRuleSetShape.note.unwrap().optional(),
+  checks: ownRuleSetShape.checks.optional(),
 })
 
 /** Where a block stands. */

@@ -1,7 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import * as Comlink from 'comlink'
 import { onBeforeUnmount, shallowRef, toRaw, type Ref } from 'vue'
-import { ruleSetOf } from '../../core/draft/ruleset'
+import type { RuleSet } from '../../core/draft/ruleset'
 import type { ResultsAnswer } from '../../shared/rivals'
 import type { ScoreWorker } from '~/workers/score.worker'
 
@@ -10,7 +10,7 @@ import type { ScoreWorker } from '~/workers/score.worker'
  * the phrase searched. What is not known of a video does not count. A worker of its own, so that the score of what is
  * being typed does not wait for sixty others.
  */
-export function useEarned(page: Ref<ResultsAnswer | null>, ruleSet: Ref<string>, language: Ref<string>) {
+export function useEarned(page: Ref<ResultsAnswer | null>, ruleSet: Ref<RuleSet>, language: Ref<string>) {
   const earned = shallowRef<ReadonlyMap<string, number | null>>(new Map())
   let worker: Worker | null = null
   let asked = 0
@@ -28,7 +28,7 @@ export function useEarned(page: Ref<ResultsAnswer | null>, ruleSet: Ref<string>,
           ...(tags === null ? {} : { tags: [...tags] }),
         })),
         page.value!.phrase,
-        ruleSetOf(ruleSet.value),
+        JSON.parse(JSON.stringify(ruleSet.value)) as RuleSet,
         language.value,
       )
       if (mine === asked) earned.value = new Map(rows.map((row, i) => [row.videoId, found[i] ?? null]))

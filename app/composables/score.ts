@@ -4,13 +4,17 @@ import type { Cover } from '../../core/draft/cover'
 import type { DraftContext } from '../../core/draft/context'
 import type { DraftTexts, Fix } from '../../core/draft/draft'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
-import { ruleSetOf } from '../../core/draft/ruleset'
+import type { RuleSet } from '../../core/draft/ruleset'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
 import type { Score } from '../../core/draft/score'
 import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
 
-const configurationOf = ({ tray, ruleSet, language }: BriefFields, context: DraftContext): ScoreConfiguration => ({
-  ruleSet: ruleSetOf(ruleSet),
+const configurationOf = (
+  { tray, language }: BriefFields,
+  ruleSet: RuleSet,
+  context: DraftContext,
+): ScoreConfiguration => ({
+  ruleSet: JSON.parse(JSON.stringify(ruleSet)) as RuleSet,
   profile: DEFAULT_PROFILE,
   phrases: { lead: tray.lead ?? '', support: [...tray.support] },
   language,
@@ -22,7 +26,12 @@ const configurationOf = ({ tray, ruleSet, language }: BriefFields, context: Draf
  * way; what was typed meanwhile is asked in the next frame. Answers carry the revision they were asked
  * for: one of another brief, or older than what is shown, is dropped.
  */
-export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>, context: Ref<DraftContext>) {
+export function useScore(
+  id: Ref<string | null>,
+  fields: Ref<BriefFields | null>,
+  ruleSet: Ref<RuleSet>,
+  context: Ref<DraftContext>,
+) {
   const worker = new Worker(new URL('../workers/score.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<ScoreWorker>(worker)
   const scored = shallowRef<Scored | null>(null)
@@ -49,7 +58,7 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     const of = id.value
     try {
       const given = toRaw(fields.value)
-      const configuration = configurationOf(given, toRaw(context.value))
+      const configuration = configurationOf(given, toRaw(ruleSet.value), toRaw(context.value))
       const key = JSON.stringify(configuration)
       if (key !== configured) {
         await remote.configure(configuration)
@@ -70,7 +79,7 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     scored.value = null
   })
   watch(fields, () => void run(), { deep: true, immediate: true })
-  watch(context, () => void run())
+  watch([context, ruleSet], () => void run())
   onBeforeUnmount(() => {
     gone = true
     worker.terminate()
@@ -82,6 +91,9 @@ export function useScore(id: Ref<string | null>, fields: Ref<BriefFields | null>
     gainOf: (fix: Fix): Promise<number> => remote.gain(draftOf(toRaw(fields.value!)), fix),
     /** The score of another text, such as an earlier version, by the brief's rules. */
     scoreOf: (draft: DraftTexts): Promise<Score> => remote.scoreOf(draft),
+    /** The score of the open text under another rule set. */
+    scoreUnder: (set: RuleSet): Promise<Score> =>
+      remote.scoreUnder(draftOf(toRaw(fields.value!)), JSON.parse(JSON.stringify(set)) as RuleSet),
     cover: (): Promise<Cover> => remote.cover(draftOf(toRaw(fields.value!))),
   }
 }

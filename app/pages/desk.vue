@@ -10,17 +10,20 @@ import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 import { useSpoken } from '~/stores/spoken'
 import { useTray } from '~/stores/tray'
+import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 useHead({ title: 'Desk · Fonetra' })
 const brief = useBrief()
 const tray = useTray()
 const library = useLibrary()
+const items = useWorkspaceItems()
 const notices = useNotices()
 const fields = computed(() => brief.fields)
 const context = useDraftContext(computed(() => brief.brief))
-const { scored, problem, gainOf, scoreOf, cover } = useScore(
+const { scored, problem, gainOf, scoreOf, scoreUnder, cover } = useScore(
   computed(() => brief.brief?.id ?? null),
   fields,
+  computed(() => items.ruleSetOf(fields.value?.ruleSet ?? '')),
   context,
 )
 /** What lies beside the writing: what it earns, how it is seen, and what can be brought in. */
@@ -184,6 +187,7 @@ function restore(field: BriefField, value: unknown) {
           :problem="problem"
           :cover="cover"
           :rule-set="fields.ruleSet"
+          :score-under="scoreUnder"
           @update:rule-set="brief.set('ruleSet', $event)"
           @fix="apply"
           @show="showRange"

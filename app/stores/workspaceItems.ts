@@ -3,19 +3,27 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Block } from '../../core/blocks/block'
 import type { TagList } from '../../core/tags/tagList'
-import type { SavedBlock, SavedTagList } from '../../shared/workspaceItems'
+import { RULE_SETS, type RuleSet } from '../../core/draft/ruleset'
+import type { OwnRuleSet } from '../../core/draft/ruleSetSchema'
+import type { SavedBlock, SavedRuleSet, SavedTagList } from '../../shared/workspaceItems'
 import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
 
-/** Blocks of text and lists of tags of the workspace at work. */
+/** Blocks of text, lists of tags and rule sets of the workspace at work. */
 export const useWorkspaceItems = defineStore('workspaceItems', () => {
   const workspace = useWorkspace()
   const changes = useChanges()
   const notices = useNotices()
   const blocks = shallowRef<SavedBlock[] | null>(null)
   const tagLists = shallowRef<SavedTagList[] | null>(null)
+  const ownRuleSets = shallowRef<SavedRuleSet[]>([])
+  /** All there are to choose from: those that ship, then one's own. */
+  const ruleSets = computed<RuleSet[]>(() => [
+    ...RULE_SETS,
+    ...ownRuleSets.value.map(({ id, name, note, checks }): RuleSet => ({ format: 1, id, name, note, checks })),
+  ])
   const problem = ref('')
   const id = computed(() => workspace.id)
 
@@ -24,13 +32,15 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
     if (!of) return
     try {
       const query = { workspace: of }
-      const [{ blocks: found }, { tagLists: lists }] = await Promise.all([
+      const [{ blocks: found }, { tagLists: lists }, { ruleSets: sets }] = await Promise.all([
         api('GET /api/blocks', { query }),
         api('GET /api/tag-lists', { query }),
+        api('GET /api/rule-sets', { query }),
       ])
       if (of !== id.value) return
       blocks.value = found
       tagLists.value = lists
+      ownRuleSets.value = sets
       problem.value = ''
     } catch (error) {
       problem.value = messageOf(error)
@@ -54,6 +64,10 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
   return {
     blocks,
     tagLists,
+    ruleSets,
+    ownRuleSets,
+    /** The set of an id; the first one for an id that none has. */
+    ruleSetOf: (of: string): RuleSet => ruleSets.value.find(each => each.id === of) ?? RULE_SETS[0]!,
     problem,
     load,
     addBlock: (block: Block) =>
@@ -72,6 +86,24 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
         notices.show(`Block “${name}” deleted. Its text stays where it stands.`, {
           undo: async () => {
             await change(() => api('POST /api/blocks', { body: { id, name, text, standing, workspace: of } }))
+          },
+        })
+    },
+    /** @returns its id, or `null` where it could not be made. */
+    async addRuleSet(set: OwnRuleSet): Promise<string | null> {
+      const made = uuid()
+      return (await change(() => api('POST /api/rule-sets', { body: { ...set, id: made, workspace: id.value } })))
+        ? made
+        : null
+    },
+    setRuleSet: ({ id, revision }: SavedRuleSet, set: Partial<OwnRuleSet>) =>
+      change(() => api('PATCH /api/rule-sets/:id', { params: { id }, body: { revision, ...set } })),
+    async removeRuleSet({ id, name, note, checks }: SavedRuleSet) {
+      const of = workspace.id
+      if (await change(() => api('DELETE /api/rule-sets/:id', { params: { id } })))
+        notices.show(`Rule set “${name}” deleted. Briefs under it are scored as “${RULE_SETS[0]!.name}”.`, {
+          undo: async () => {
+            await change(() => api('POST /api/rule-sets', { body: { id, name, note, checks, workspace: of } }))
           },
         })
     },

@@ -83,6 +83,12 @@ const worker = {
     const { ruleSet, profile, phrases, language, context } = configuration
     return scoreDraft(draft, phrases, ruleSet, profile, language, context)
   },
+  /** The score of a text under another rule set, all else being the same. */
+  async scoreUnder(texts: DraftTexts, ruleSet: RuleSet): Promise<Score> {
+    const draft = await readDraft(texts)
+    const { profile, phrases, language, context } = configuration
+    return scoreDraft(draft, phrases, ruleSet, profile, language, context)
+  },
   /** What a change of a draft brings under the rule set. */
   async gain(texts: DraftTexts, fix: Fix): Promise<number> {
     const draft = await readDraft(texts)

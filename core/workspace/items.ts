@@ -1,11 +1,13 @@
 import type { z } from 'zod'
 import { blockSchema } from '../blocks/block'
+import { ownRuleSetSchema } from '../draft/ruleSetSchema'
 import { tagListSchema } from '../tags/tagList'
 
 /** What a workspace has many of, each edited by itself. */
 export const WORKSPACE_KINDS = {
   block: { schema: blockSchema, format: 1, most: 200, copied: false },
   tagList: { schema: tagListSchema, format: 1, most: 200, copied: false },
+  ruleSet: { schema: ownRuleSetSchema, format: 1, most: 50, copied: false },
 } as const
 
 export type WorkspaceKind = keyof typeof WORKSPACE_KINDS

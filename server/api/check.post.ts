@@ -1,7 +1,7 @@
 import { route } from '../http/route'
 import { profileOf, ruleSetOf } from '../http/scoring'
 
-export default route('POST /api/check', async (event, { scoring }, { body }) => {
+export default route('POST /api/check', async (event, runtime, { body }) => {
   const { draft, phrases, ruleSet, profile, language, context } = body
-  return scoring.score(draft, phrases, ruleSetOf(ruleSet), profileOf(profile), language, context)
+  return runtime.scoring.score(draft, phrases, ruleSetOf(runtime, ruleSet), profileOf(profile), language, context)
 })

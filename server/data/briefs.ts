@@ -114,6 +114,10 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
   )
   const drop = db.prepare('DELETE FROM brief WHERE id = ? AND deleted_at IS NOT NULL')
   const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
+  const unscore = db.prepare(
+    `UPDATE brief SET scored_at = NULL WHERE workspace_id = ? AND EXISTS
+      (SELECT 1 FROM brief_field f WHERE f.brief_id = brief.id AND f.field = 'ruleSet' AND f.value = ?)`,
+  )
   const editAnswer = db.prepare<[string], { brief_id: string; answer: string; digest: string | null }>(
     'SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?',
   )
@@ -308,6 +312,10 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
         lines: workspace ? lines : lines.sort((a, b) => b.updatedAt - a.updatedAt || (a.id < b.id ? 1 : -1)),
         unscored,
       }
+    },
+    /** What was worked out under a rule set of a workspace no longer holds: it changed. */
+    rescore: (workspace: string, ruleSet: string): void => {
+      unscore.run(workspace, JSON.stringify(ruleSet))
     },
     /** Keeps what was worked out for briefs as they stood at a change. */
     saveScores: relaxedTransaction(

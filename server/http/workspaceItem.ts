@@ -9,7 +9,7 @@ import { Problem } from './problem'
 import { paramOf } from './route'
 import { workspaceOf } from './workspaceOf'
 
-const NAMES: Record<WorkspaceKind, string> = { block: 'block', tagList: 'tag list' }
+const NAMES: Record<WorkspaceKind, string> = { block: 'block', tagList: 'tag list', ruleSet: 'rule set' }
 
 type Saved<Kind extends WorkspaceKind> = Item<Kind, WorkspaceValue<Kind>>
 

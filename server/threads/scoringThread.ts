@@ -11,7 +11,6 @@ import { copiedFrom } from '../../core/draft/copied'
 import { truthOf } from '../../core/draft/truth'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import type { DraftContext } from '../../core/draft/context'
-import { ruleSetOf } from '../../core/draft/ruleset'
 import { fixed, type DraftPhrases, type DraftTexts } from '../../core/draft/draft'
 import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
@@ -30,6 +29,8 @@ import { dictionaryOf } from './dictionary'
 export interface BriefToScore {
   fields: BriefFields
   context: DraftContext
+  /** What its `ruleSet` names. */
+  set: RuleSet
 }
 
 /** What a function of a draft is asked beside it. */
@@ -94,10 +95,9 @@ const thread = {
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
   percents: (list: BriefToScore[]): Promise<(number | null)[]> =>
     Promise.all(
-      list.map(async ({ fields, context }) => {
-        const { title, description, tags, tray, ruleSet, language } = fields
+      list.map(async ({ fields, context, set }) => {
+        const { title, description, tags, tray, language } = fields
         if (!title.trim() && !description.trim() && !tags.length) return null
-        const set = ruleSetOf(ruleSet)
         return scoreDraft(
           // Captions that cannot be read are told on the Desk; the rest of the brief has its points all the same.
           await readDraft(draftOf(fields)).catch(() => readDraft({ ...draftOf(fields), captions: undefined })),

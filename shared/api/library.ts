@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { RuleSet } from '../../core/draft/ruleset'
 import { regionInput } from '../../core/text/inputs'
 import {
   filterSetSchema,
@@ -24,10 +25,13 @@ import {
 import {
   blockPatchSchema,
   newBlockSchema,
+  newRuleSetSchema,
   newTagListSchema,
+  ruleSetPatchSchema,
   tagListPatchSchema,
   type BlockUse,
   type SavedBlock,
+  type SavedRuleSet,
   type SavedTagList,
 } from '../workspaceItems'
 import { call, type, type Done } from './call'
@@ -78,6 +82,11 @@ export const libraryCalls = {
   'GET /api/tag-lists/:id': call({ answer: type<SavedTagList>() }),
   'PATCH /api/tag-lists/:id': call({ body: tagListPatchSchema, answer: type<SavedTagList>() }),
   'DELETE /api/tag-lists/:id': call({ answer: type<Done>() }),
+  'GET /api/rule-sets': call({ query: ofWorkspace, answer: type<{ shipped: RuleSet[]; ruleSets: SavedRuleSet[] }>() }),
+  'POST /api/rule-sets': call({ body: newRuleSetSchema, answer: type<SavedRuleSet>() }),
+  'GET /api/rule-sets/:id': call({ answer: type<SavedRuleSet>() }),
+  'PATCH /api/rule-sets/:id': call({ body: ruleSetPatchSchema, answer: type<SavedRuleSet>() }),
+  'DELETE /api/rule-sets/:id': call({ answer: type<Done>() }),
   'GET /api/filter-sets': call({ query: ofWorkspace, answer: type<{ sets: FilterSet[] }>() }),
   'POST /api/filter-sets': call({ body: filterSetSchema, answer: type<FilterSet>() }),
   'DELETE /api/filter-sets/:id': call({ answer: type<Done>() }),

@@ -1,13 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Cover } from '../../../core/draft/cover'
 import type { Question } from '../../../core/draft/check'
 import type { FieldRange, Fix } from '../../../core/draft/draft'
-import { RULE_SETS, ruleSetOf } from '../../../core/draft/ruleset'
+import type { RuleSet } from '../../../core/draft/ruleset'
 import type { Score } from '../../../core/draft/score'
 import { leftOf as left, pointsText as figure, STATE_NAMES as STATES } from '~/composables/points'
+import { useWorkspaceItems } from '~/stores/workspaceItems'
 
-const props = defineProps<{ score: Score | null; problem: string; cover: () => Promise<Cover> }>()
+const props = defineProps<{
+  score: Score | null
+  problem: string
+  cover: () => Promise<Cover>
+  scoreUnder: (set: RuleSet) => Promise<Score>
+}>()
 const ruleSet = defineModel<string>('ruleSet', { required: true })
 const emit = defineEmits<{ fix: [fix: Fix]; show: [range: FieldRange] }>()
 
@@ -35,7 +41,9 @@ const groups = computed(() =>
 const needLead = computed(() =>
   (props.score?.checks ?? []).filter(check => check.lacks === 'lead').reduce((total, check) => total + check.weight, 0),
 )
-const set = computed(() => ruleSetOf(ruleSet.value))
+const items = useWorkspaceItems()
+const set = computed(() => items.ruleSetOf(ruleSet.value))
+const editing = ref(false)
 const open = computed(() => (props.score?.checks ?? []).filter(check => left(check) > 0.05))
 </script>
 
@@ -64,13 +72,17 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
       </div>
       <v-select
         v-model="ruleSet"
-        :items="RULE_SETS"
+        :items="items.ruleSets"
         item-title="name"
         item-value="id"
         label="Rule set"
         data-test="rule-set"
       />
-      <p class="small muted">{{ set.note }}</p>
+      <p class="small muted">
+        {{ set.note }}
+        <button class="plain link" data-test="rules-open" @click="editing = true">See and change the rules</button>
+      </p>
+      <LazyDeskRules v-if="editing" v-model="editing" v-model:rule-set="ruleSet" :score-under="scoreUnder" />
       <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
     </header>
     <div class="scroll" tabindex="0" aria-label="Checks">
@@ -247,5 +259,8 @@ li {
 .gain {
   margin-inline-start: 8px;
   color: var(--muted);
+}
+.link {
+  color: var(--teal);
 }
 </style>

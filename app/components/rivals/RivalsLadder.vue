@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { ruleSetOf } from '../../../core/draft/ruleset'
 import type { ResultsAnswer, RivalRow } from '../../../shared/rivals'
 import { useBrief } from '~/stores/brief'
+import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 interface Column {
   key: string
@@ -21,10 +21,11 @@ const sort = computed(() => {
 })
 const set = useAddress()
 const brief = useBrief()
-const ruleSet = computed(() => ruleSetOf(brief.fields?.ruleSet ?? ''))
+const items = useWorkspaceItems()
+const ruleSet = computed(() => items.ruleSetOf(brief.fields?.ruleSet ?? ''))
 const earned = useEarned(
   computed(() => props.page),
-  computed(() => ruleSet.value.id),
+  ruleSet,
   computed(() => brief.fields?.language ?? 'en'),
 )
 const COLUMNS = computed((): Column[] => [

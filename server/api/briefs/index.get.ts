@@ -1,3 +1,5 @@
+import { RULE_SETS } from '../../../core/draft/ruleset'
+import { knownRuleSet } from '../../http/scoring'
 import { draftContext } from '../../desk/draftContext'
 import { route } from '../../http/route'
 
@@ -8,6 +10,7 @@ export default route('GET /api/briefs', async (event, runtime, { query }) => {
   const percents = await scoring.percents(
     unscored.map(({ id, fields, workspaceId, seriesPlace }) => ({
       fields,
+      set: knownRuleSet(runtime, fields.ruleSet) ?? RULE_SETS[0]!,
       context: draftContext(runtime, {
         lead: fields.tray.lead ?? '',
         title: fields.title,

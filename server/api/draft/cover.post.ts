@@ -3,7 +3,7 @@ import { route } from '../../http/route'
 import { ruleSetOf } from '../../http/scoring'
 
 /** The edits that put every phrase where the rule set asks for it. */
-export default route('POST /api/draft/cover', (event, { scoring }, { body }) => {
+export default route('POST /api/draft/cover', (event, runtime, { body }) => {
   const { draft, phrases, ruleSet, language, context } = body
-  return scoring.cover(draft, phrases, ruleSetOf(ruleSet), DEFAULT_PROFILE, language, context)
+  return runtime.scoring.cover(draft, phrases, ruleSetOf(runtime, ruleSet), DEFAULT_PROFILE, language, context)
 })

@@ -12,7 +12,7 @@ export default route('POST /api/titles/ideas', async (event, runtime, { body }) 
   const ideas = await runtime.scoring.ideas({
     phrases,
     language,
-    ruleSet: ruleSetOf(ruleSet),
+    ruleSet: ruleSetOf(runtime, ruleSet),
     profile: DEFAULT_PROFILE,
     pageTitles: pageTitles(runtime, [phrases.lead, ...phrases.support], region ?? '', language),
     places: placesIn(runtime.places.names(), [phrases.lead, ...phrases.support], language),

@@ -11,7 +11,7 @@ export default route('POST /api/titles/measure', async (event, runtime, { body }
       titles,
       phrases,
       language,
-      ruleSet: ruleSetOf(ruleSet),
+      ruleSet: ruleSetOf(runtime, ruleSet),
       profile: DEFAULT_PROFILE,
       pageTitles: pageTitles(runtime, [phrases.lead, ...phrases.support], region ?? '', language),
     }),

@@ -8,11 +8,13 @@ import { remember } from '~/composables/remember'
 import { useBrief } from '~/stores/brief'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
+import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 /** My video among the results it will stand with, as each surface shows them. */
 const brief = useBrief()
 const tray = useTray()
 const workspace = useWorkspace()
+const items = useWorkspaceItems()
 const fields = computed(() => brief.fields!)
 const phrases = computed(() => tray.phrases.map(each => each.phrase))
 const phrase = ref(phrases.value[0] ?? '')
@@ -71,7 +73,7 @@ const move = (by: number) => {
 }
 const earned = useEarned(
   page,
-  computed(() => fields.value.ruleSet),
+  computed(() => items.ruleSetOf(fields.value.ruleSet)),
   computed(() => fields.value.language),
 )
 </script>

@@ -189,6 +189,22 @@ describe('the list', () => {
     expect(briefs.list()).toMatchObject({ lines: [{ percent: 40 }], unscored: [{ id, fields: { title: 'y' } }] })
   })
 
+  test('a rule set that changes makes the briefs under it be scored anew, and no others', () => {
+    const briefs = store()
+    const own = briefs.create({ title: 'x', ruleSet: 'mine' })
+    const other = briefs.create({
+      title: 'y',
+      ruleSet: 'balanced',
+      captions: 'WEBVTT\n\n00:01.000 --> 00:02.000\nHi\n',
+    })
+    briefs.saveScores(briefs.list().unscored.map(({ id, updatedAt }) => ({ id, updatedAt, percent: 40 })))
+    briefs.rescore(own.workspaceId, 'mine')
+    expect(briefs.list().unscored.map(each => each.id)).toEqual([own.id])
+    // What is scored has its captions, which the lines of the list are made without.
+    briefs.rescore(own.workspaceId, 'balanced')
+    expect(briefs.list().unscored.find(each => each.id === other.id)!.fields.captions).toContain('Hi')
+  })
+
   test('a copy has the texts and its own life', () => {
     const briefs = store()
     const from = briefs.create({ topic: 'Chains', title: 'A', tray: { lead: 'wax', support: [], setAside: [] } })

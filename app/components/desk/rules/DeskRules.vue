@@ -1,0 +1,239 @@
+<script setup lang="ts">
+import { useFileDialog } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { RuleSet } from '../../../../core/draft/ruleset'
+import { readRuleSet, RuleSetFault, writeRuleSet } from '../../../../core/draft/ruleSetFile'
+import type { Score } from '../../../../core/draft/score'
+import { counted } from '~/composables/figures'
+import { saveFile } from '~/composables/saveFile'
+import { useNotices } from '~/stores/notices'
+import { useWorkspaceItems } from '~/stores/workspaceItems'
+
+/** The rules by which texts are scored: read, compared, copied, changed, shared. */
+const open = defineModel<boolean>({ required: true })
+const chosen = defineModel<string>('ruleSet', { required: true })
+const props = defineProps<{ scoreUnder: (set: RuleSet) => Promise<Score> }>()
+const items = useWorkspaceItems()
+const notices = useNotices()
+
+const shown = ref(chosen.value)
+const saved = computed(() => items.ownRuleSets.find(each => each.id === shown.value) ?? null)
+/** The set as it is worked on here; kept with Save. */
+const draft = ref<RuleSet>(copy(items.ruleSetOf(shown.value)))
+function copy(set: RuleSet): RuleSet {
+  return JSON.parse(JSON.stringify(set)) as RuleSet
+}
+watch([shown, () => items.ruleSets], () => {
+  draft.value = copy(items.ruleSetOf(shown.value))
+})
+const changed = computed(() => JSON.stringify(draft.value) !== JSON.stringify(copy(items.ruleSetOf(shown.value))))
+
+/** What each of two sets gives the open text. */
+const other = ref<string | null>(null)
+const scores = shallowRef<{ own: Score; other: Score | null } | null>(null)
+let asked = 0
+watch(
+  [draft, other],
+  async () => {
+    const mine = ++asked
+    const beside = other.value === null ? null : items.ruleSetOf(other.value)
+    const found = {
+      own: await props.scoreUnder(draft.value),
+      other: beside && (await props.scoreUnder(beside)),
+    }
+    if (mine === asked) scores.value = found
+  },
+  { immediate: true, deep: true },
+)
+const percentOf = (score: Score | null | undefined) =>
+  score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %`
+
+async function duplicate() {
+  const { name, note, checks } = draft.value
+  const id = await items.addRuleSet({ name: `${name} (copy)`.slice(0, 100), note, checks })
+  if (id) shown.value = id
+}
+async function save() {
+  if (!saved.value) return
+  const { name, note, checks } = draft.value
+  if (await items.setRuleSet(saved.value, { name, note, checks })) notices.show(`Rule set “${name}” saved.`)
+}
+async function remove() {
+  const set = saved.value!
+  if (chosen.value === set.id) chosen.value = items.ruleSets[0]!.id
+  shown.value = items.ruleSets[0]!.id
+  await items.removeRuleSet(set)
+}
+const file = () =>
+  saveFile(
+    `${draft.value.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.rules.json`,
+    writeRuleSet(draft.value),
+    'application/json',
+  )
+
+const faults = ref<readonly string[]>([])
+const { open: choose, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })
+onChange(async files => {
+  if (!files?.[0]) return
+  faults.value = []
+  try {
+    const { set, unknown, changed: other } = readRuleSet(await files[0].text())
+    const id = await items.addRuleSet(set)
+    if (!id) return
+    shown.value = id
+    const left = unknown.length ? ` Left out, not known here: ${unknown.join(', ')}.` : ''
+    const differ = other.length
+      ? ` ${counted(other.length, 'check')} changed since it was made: ${other.join(', ')}.`
+      : ''
+    notices.show(`Rule set “${set.name}” read.${left}${differ}`)
+  } catch (error) {
+    faults.value = error instanceof RuleSetFault ? error.lines : [(error as Error).message]
+  }
+})
+</script>
+
+<template>
+  <v-dialog v-model="open" max-width="1040" scrollable>
+    <v-card data-test="rules">
+      <v-card-title>Rules</v-card-title>
+      <v-card-text class="body">
+        <nav aria-label="Rule sets">
+          <button
+            v-for="set in items.ruleSets"
+            :key="set.id"
+            class="plain set"
+            :class="{ shown: set.id === shown }"
+            :aria-current="set.id === shown"
+            data-test="rules-set"
+            @click="shown = set.id"
+          >
+            {{ set.name }}<span v-if="set.id === chosen" class="small muted"> in use</span>
+          </button>
+          <button class="plain link small" data-test="rules-import" @click="choose()">Open a file</button>
+          <ul v-if="faults.length" role="alert" class="small faults" data-test="rules-faults">
+            <li v-for="fault in faults.slice(0, 20)" :key="fault">{{ fault }}</li>
+          </ul>
+        </nav>
+        <div class="rules">
+          <template v-if="saved">
+            <v-text-field v-model="draft.name" label="Name" maxlength="100" hide-details data-test="rules-name" />
+            <v-textarea v-model="draft.note" label="Whom it suits" rows="2" maxlength="2000" hide-details auto-grow />
+          </template>
+          <template v-else>
+            <h3>{{ draft.name }}</h3>
+            <p class="small">{{ draft.note }}</p>
+            <p class="small muted">It ships with Fonetra. Duplicate it to change it.</p>
+          </template>
+          <div class="bar">
+            <v-btn
+              size="small"
+              variant="tonal"
+              :disabled="shown === chosen"
+              data-test="rules-use"
+              @click="chosen = shown"
+              >Use for this brief</v-btn
+            >
+            <v-btn size="small" data-test="rules-duplicate" @click="duplicate">Duplicate</v-btn>
+            <v-btn size="small" data-test="rules-export" @click="file">Save as a file</v-btn>
+            <v-btn v-if="saved" size="small" data-test="rules-delete" @click="remove">Delete</v-btn>
+            <v-spacer />
+            <v-select
+              v-model="other"
+              :items="items.ruleSets.filter(each => each.id !== shown)"
+              item-title="name"
+              item-value="id"
+              label="Compare with"
+              clearable
+              hide-details
+              class="other"
+              data-test="rules-other"
+            />
+          </div>
+          <p class="small" data-test="rules-percent">
+            This text earns {{ percentOf(scores?.own) }} under it<template v-if="scores?.other"
+              >, {{ percentOf(scores.other) }} under “{{ items.ruleSetOf(other!).name }}”</template
+            >.
+          </p>
+          <DeskRulesChecks
+            v-model="draft"
+            :fixed="!saved"
+            :score="scores?.own ?? null"
+            :other="other === null ? null : items.ruleSetOf(other)"
+            :other-score="scores?.other ?? null"
+          />
+        </div>
+      </v-card-text>
+      <v-card-actions>
+        <v-spacer />
+        <v-btn v-if="saved && changed" @click="draft = copy(items.ruleSetOf(shown))">Discard changes</v-btn>
+        <v-btn
+          v-if="saved"
+          variant="flat"
+          color="primary"
+          :disabled="!changed || !draft.name.trim()"
+          data-test="rules-save"
+          @click="save"
+          >Save</v-btn
+        >
+        <v-btn data-test="rules-close" @click="open = false">Close</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.body {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 18px;
+  align-items: start;
+}
+nav {
+  display: grid;
+  gap: 2px;
+  position: sticky;
+  top: 0;
+}
+.set {
+  padding: 6px 8px;
+  border-radius: 3px;
+  border-left: 3px solid transparent;
+}
+.shown {
+  border-left-color: var(--teal);
+  background: color-mix(in srgb, var(--teal) 9%, transparent);
+}
+.link {
+  color: var(--teal);
+  padding: 6px 8px;
+}
+.faults {
+  padding-left: 16px;
+  overflow-wrap: anywhere;
+}
+.rules {
+  display: grid;
+  gap: 8px;
+}
+.bar {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.other {
+  max-width: 220px;
+  min-width: 180px;
+}
+h3 {
+  font-size: 15px;
+}
+@media (max-width: 700px) {
+  .body {
+    grid-template-columns: 1fr;
+  }
+  nav {
+    position: static;
+  }
+}
+</style>

@@ -1,0 +1,66 @@
+import { readFile } from 'node:fs/promises'
+import { call, expect, test } from './app'
+import { field, fieldsOf, newBrief, saved } from './onDesk'
+
+const tray = { lead: 'how to index a rear derailleur', support: ['rear derailleur not shifting'], setAside: [] }
+
+test('rules are read, copied, changed and shared; the text is scored under them, everywhere', async ({ page, app }) => {
+  const id = await newBrief(app, {
+    tray,
+    title: 'How to index a rear derailleur',
+    description: 'You will see it.',
+    tags: [],
+  })
+  await page.goto(`/desk?brief=${id}`)
+  const percent = page.getByTestId('percent')
+  await expect(percent).toBeVisible()
+  await page.getByTestId('rules-open').click()
+  const rules = page.getByTestId('rules')
+  await expect(page.getByTestId('rules-set')).toHaveCount(5)
+  // What ships can only be read; a copy can be changed.
+  await expect(rules.getByTestId('rule-title-lead').locator('.weight')).toBeDisabled()
+  await page.getByTestId('rules-duplicate').click()
+  await expect(page.getByTestId('rules-set')).toHaveCount(6)
+  await field(page, 'rules-name').fill('Lead or nothing')
+  const weight = rules.getByTestId('rule-title-lead').locator('.weight')
+  await weight.fill('lots')
+  await weight.press('Enter')
+  await expect(page.getByTestId('notice')).toContainText('A weight is a number from 0 to 1,000')
+  await weight.fill('900')
+  await weight.press('Enter')
+  await expect(page.getByTestId('rules-percent')).toContainText('9')
+  await page.getByTestId('rules-save').click()
+  await expect(page.getByTestId('notice')).toContainText('Rule set “Lead or nothing” saved.')
+  await page.getByTestId('rules-use').click()
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('rules-export').click()])
+  expect(download.suggestedFilename()).toBe('lead-or-nothing.rules.json')
+  const file = await download.path()
+  // Broken, it is refused with its line; whole, it comes back as another set.
+  const open = async (text: string) => {
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByTestId('rules-import').click()])
+    await chooser.setFiles({ name: 'a.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  }
+  const text = await readFile(file, 'utf8')
+  await open(text.replace('"weight": 900', '"weight": -900'))
+  await expect(page.getByTestId('rules-faults')).toContainText('title-lead › weight: A weight is 0 or more.')
+  await open(text)
+  await expect(page.getByTestId('rules-set')).toHaveCount(7)
+  await page.getByTestId('rules-delete').click()
+  await expect(page.getByTestId('rules-set')).toHaveCount(6)
+  await page.getByTestId('rules-close').click()
+  await expect(percent).toHaveText(/^9\d %$/u)
+  await saved(page)
+  // The list of briefs and the API score under it too.
+  const { ruleSet } = await fieldsOf(app, id)
+  const line = (await call(app, '/api/briefs')).json.briefs.find(each => each.id === id)!
+  expect(line.percent).toBeGreaterThan(90)
+  const told = await call(app, '/api/check', {
+    method: 'POST',
+    body: { draft: { title: 'No' }, phrases: { lead: tray.lead, support: [] }, ruleSet },
+  })
+  expect(told.json.percent).toBeLessThan(10)
+  // Deleted, the brief falls back to what ships.
+  await call(app, `/api/rule-sets/${ruleSet}`, { method: 'DELETE' })
+  await page.reload()
+  await expect(percent).not.toHaveText(/^9\d %$/u)
+})
