@@ -73,7 +73,7 @@ export const ENGLISH: readonly Pattern[] = [
   { kind: 'question', forms: ['choice'], tails: [': what is worth the money?', ': which one would I buy?'] },
   { kind: 'outcome', forms: ['choice'], tails: [': how to choose the right one', ': an honest look'] },
   { kind: 'contrast', forms: ['choice'], tails: [': cheap or dear?', ': good and not so good'] },
-  { kind: 'time', forms: ['choice'], tails: [': your {minutes} minute guide', ' in {minutes} minutes'] },
+  { kind: 'time', forms: ['choice'], tails: [': your {minutes} minute guide', ': compared in {minutes} minutes'] },
   { kind: 'audience', forms: ['choice'], tails: [': a guide for beginners', ': what beginners should know'] },
   { kind: 'mistake', forms: ['choice'], tails: [': do not buy before you see this', ': the mistake that costs most'] },
   { kind: 'year', forms: ['choice'], tails: [' ({year})', ' in {year}'] },

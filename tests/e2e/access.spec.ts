@@ -58,6 +58,10 @@ const SCREENS = [
   ['desk?side=tags', '[data-test=tag-side]'],
   ['desk?side=blocks', '[data-test=block-new]'],
   ['desk?side=versions', '[data-test=version-name]'],
+  ['desk?part=spoken', '[data-test=chapters]'],
+  ['desk?part=spoken&side=phrases', '[data-test=spoken-phrases]'],
+  ['desk?part=spoken&side=clean', '[data-test=clean]'],
+  ['desk?part=spoken&side=truth', '[data-test=truth]'],
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
   ['ranks', 'h1'],
@@ -101,7 +105,10 @@ test.describe('free of serious findings', () => {
     await page.getByTestId('import-open').click()
     expect(await serious(page, '.v-dialog.v-overlay--active'), 'import').toEqual([])
     await page.keyboard.press('Escape')
+    // Until it is gone, what is pressed is typed into it.
+    await page.locator('.v-dialog.v-overlay--active').waitFor({ state: 'detached' })
     await page.keyboard.press('?')
+    await page.locator('.v-dialog.v-overlay--active').waitFor()
     expect(await serious(page, '.v-dialog.v-overlay--active'), 'keys').toEqual([])
     await page.keyboard.press('Escape')
     await page.keyboard.press('n')

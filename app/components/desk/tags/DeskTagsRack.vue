@@ -86,6 +86,7 @@ const used = computed(() => tagsCost(props.tags, profile))
             </button>
           </th>
           <th title="Whether title, text or phrases mention it">Text</th>
+          <th class="right" title="Where the video ranks for it: known once it is out and looked up">Rank</th>
           <th><span class="unseen">Actions</span></th>
         </tr>
       </thead>
@@ -124,6 +125,7 @@ const used = computed(() => tagsCost(props.tags, profile))
               "
             />
           </td>
+          <td class="figure small right">{{ UNKNOWN }}</td>
           <td class="acts">
             <v-btn
               size="x-small"
