@@ -91,7 +91,9 @@ function fromJson(text: string): ChapterMark[] {
   try {
     json = JSON.parse(text)
   } catch {
-    throw new ChaptersFault('This begins like JSON, and is none.')
+    throw new ChaptersFault(
+      'This begins like JSON, but it cannot be read. Open the file it came from and save it again.',
+    )
   }
   const read = jsonSchema.safeParse(json)
   if (!read.success)

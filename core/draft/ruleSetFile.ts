@@ -39,7 +39,7 @@ export function readRuleSet(text: string): ReadRuleSet {
   try {
     given = JSON.parse(text)
   } catch (error) {
-    throw new RuleSetFault([`This is no JSON: ${(error as Error).message}.`])
+    throw new RuleSetFault([`This is not JSON: ${(error as Error).message}.`])
   }
   const { success, data, error } = ruleSetSchema.safeParse(given)
   if (!success)

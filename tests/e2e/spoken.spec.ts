@@ -59,7 +59,7 @@ test('captions are read, the wrong cues told; phrases are found where they are s
   await openFile(page, file('1\n00:00:05,000 --> 00:00:02,000\nx\n'))
   await expect(page.getByTestId('captions-problem')).toContainText('No cue could be read. Line 2')
   await openFile(page, { name: 'a.png', mimeType: 'image/png', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]) })
-  await expect(page.getByTestId('captions-problem')).toContainText('no text')
+  await expect(page.getByTestId('captions-problem')).toContainText('not text')
   await expect(page.getByTestId('cue')).toHaveCount(9)
 })
 

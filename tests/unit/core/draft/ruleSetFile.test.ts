@@ -35,7 +35,7 @@ test('a check that is not known is left out, one that changed since is told', ()
 })
 
 test('what is none, of another format, or out of bounds is refused, each fault with its line', () => {
-  expect(faultsOf('{')[0]).toMatch(/^This is no JSON: /u)
+  expect(faultsOf('{')[0]).toMatch(/^This is not JSON: /u)
   expect(faultsOf('[]')).toHaveLength(1)
   expect(faultsOf('{\n"format": 2, "id": "a", "name": "b", "checks": {}\n}')).toEqual([
     'Line 2, format: This rule set has an unknown format.',

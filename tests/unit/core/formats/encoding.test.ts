@@ -25,7 +25,7 @@ test.each([
 
 test('what is no text is refused', () => {
   expect(() => decodeText(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2]), 'en')).toThrow(
-    'no text',
+    'not text',
   )
   expect(decodeText(new Uint8Array(), 'en').text).toBe('')
 })
