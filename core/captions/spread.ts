@@ -1,3 +1,4 @@
+import { segments } from '../text/segments'
 import { toMs, type Cue } from './cue'
 
 /** What is said in a second, in characters: some 150 words a minute in scripts with spaces between them. */
@@ -26,7 +27,7 @@ function weight(text: string): number {
 function pieces(line: string): string[] {
   const signs = WIDE.test(line) && !/\S\s\S/u.test(line)
   const words = signs
-    ? [...new Intl.Segmenter(undefined, { granularity: 'word' }).segment(line)].map(each => each.segment)
+    ? [...segments(line, 'word')].map(each => each.text)
     : line.split(/\s+/u).filter(Boolean)
   const joint = signs ? '' : ' '
   const found: string[] = []

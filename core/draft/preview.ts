@@ -1,3 +1,4 @@
+import { segments } from '../text/segments'
 import { cutAt, widthInEms } from '../text/width'
 import type { LimitProfile } from './limits'
 import { openingOf } from './places'
@@ -39,9 +40,9 @@ export function shownIn(text: string, ems: number): Shown {
   if (cutAt(text, ems) >= text.length) return { text, cut: false }
   let end = 0
   const room = cutAt(text, ems - widthInEms(DOTS))
-  for (const { index, segment } of new Intl.Segmenter(undefined, { granularity: 'grapheme' }).segment(text)) {
-    if (index + segment.length > room) break
-    end = index + segment.length
+  for (const sign of segments(text, 'grapheme')) {
+    if (sign.start + sign.text.length > room) break
+    end = sign.start + sign.text.length
   }
   return { text: text.slice(0, end).trimEnd() + DOTS, cut: true }
 }

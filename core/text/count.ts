@@ -1,9 +1,10 @@
+import { segments, signStart } from './segments'
+
 /** The units in which a site may state a limit. */
 export const UNITS = ['utf16', 'codePoints', 'graphemes', 'bytes'] as const
 export type Unit = (typeof UNITS)[number]
 
 const ASCII = /^[\x00-\x7f]*$/
-let segmenter: Intl.Segmenter | undefined
 
 /**
  * The exact length of a text in a unit. Bytes are UTF-8; a lone surrogate counts three, as
@@ -13,9 +14,8 @@ export function count(text: string, unit: Unit): number {
   if (unit === 'utf16') return text.length
   if (ASCII.test(text)) return unit === 'graphemes' ? text.length - (text.match(/\r\n/g)?.length ?? 0) : text.length
   if (unit === 'graphemes') {
-    segmenter ??= new Intl.Segmenter('en', { granularity: 'grapheme' })
     let clusters = 0
-    for (const _ of segmenter.segment(text)) clusters++
+    for (const _ of segments(text, 'grapheme')) clusters++
     return clusters
   }
   let total = 0
@@ -32,17 +32,16 @@ export function count(text: string, unit: Unit): number {
  */
 export function head(text: string, limit: number, unit: Unit): string {
   if (count(text, unit) <= limit) return text
-  segmenter ??= new Intl.Segmenter('en', { granularity: 'grapheme' })
   let used = 0
   if (unit === 'graphemes') {
-    for (const cluster of segmenter.segment(text)) if (++used > limit) return text.slice(0, cluster.index)
+    for (const cluster of segments(text, 'grapheme')) if (++used > limit) return text.slice(0, cluster.start)
     return text
   }
   // Only the cluster at the limit is looked at: to cut a long text into all of its clusters takes many times as long.
   for (let at = 0; at < text.length;) {
     const point = String.fromCodePoint(text.codePointAt(at)!)
     used += count(point, unit)
-    if (used > limit) return text.slice(0, segmenter.segment(text).containing(at)!.index)
+    if (used > limit) return text.slice(0, signStart(text, at))
     at += point.length
   }
   return text

@@ -1,3 +1,5 @@
+import { segments } from './segments'
+
 /**
  * Words of a text, with the offsets at which they stand.
  *
@@ -94,21 +96,11 @@ const normalise = (raw: string): string => fold(bare(formOf(raw)))
 /** Words of plain letters and digits, one space between them: needs neither folding nor the segmenter. */
 export const PLAIN_PHRASE = /^[a-z0-9]+(?: [a-z0-9]+)*$/
 
-let segmenter: Intl.Segmenter | undefined
-
 type TakeWord = (norm: string, start: number, end: number, form: string) => void
 
 function cutUnspaced(run: string, offset: number, take: TakeWord): void {
-  segmenter ??= new Intl.Segmenter('en', { granularity: 'word' })
-  for (const part of segmenter.segment(run)) {
-    if (part.isWordLike)
-      take(
-        normaliseWord(part.segment),
-        offset + part.index,
-        offset + part.index + part.segment.length,
-        formOf(part.segment),
-      )
-  }
+  for (const { start, text, word } of segments(run, 'word'))
+    if (word) take(normaliseWord(text), offset + start, offset + start + text.length, formOf(text))
 }
 
 /**

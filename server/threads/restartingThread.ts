@@ -45,33 +45,45 @@ export function restartingThread<Served>(
   entry: string,
   options: WorkerOptions = {},
 ): RestartingThread<Served> {
-  let current: { worker: Worker; remote: Comlink.Remote<Served>; ended: Promise<never> } | undefined
+  interface Running {
+    worker: Worker
+    remote: Comlink.Remote<Served>
+    ended: Promise<never>
+    /** Whoever still waits for it is told, and who asks next gets a new one. */
+    end: (cause: unknown) => void
+  }
+  let current: Running | undefined
   let closing = false
-  function start() {
+  function start(): Running {
     const worker = new Worker(entry, options)
     worker.unref()
+    let tell: (error: ThreadEnded) => void
     const ended = new Promise<never>((_, reject) => {
-      const end = (cause: unknown) => {
-        if (current?.worker === worker) current = undefined
-        if (!closing) console.error(`${what} ended:`, cause)
-        reject(new ThreadEnded(what, cause))
-      }
-      worker.once('error', end)
-      worker.once('exit', code => {
-        if (current?.worker === worker) end(`exit code ${code}`)
-      })
+      tell = reject
     })
     ended.catch(() => undefined)
-    return (current = { worker, remote: Comlink.wrap<Served>(nodeEndpoint(worker)), ended })
+    const end = (cause: unknown) => {
+      if (current?.worker !== worker) return
+      current = undefined
+      if (!closing) console.error(`${what} ended:`, cause)
+      tell(new ThreadEnded(what, cause))
+    }
+    worker.once('error', end)
+    worker.once('exit', code => {
+      end(`exit code ${code}`)
+    })
+    return (current = { worker, remote: Comlink.wrap<Served>(nodeEndpoint(worker)), ended, end })
   }
   return {
     async ask(question, longest) {
-      const { worker, remote, ended } = current ?? start()
+      const { worker, remote, ended, end } = current ?? start()
       if (longest === undefined) return Promise.race([question(remote), ended])
       let timer: NodeJS.Timeout | undefined
       const late = new Promise<never>((_, reject) => {
         timer = setTimeout(() => {
-          reject(new ThreadLate(what, longest))
+          const error = new ThreadLate(what, longest)
+          reject(error)
+          end(error)
           void worker.terminate()
         }, longest)
       })

@@ -11,7 +11,7 @@ import type { SuggestQuestion, suggestTags } from '../../core/tags/suggest'
 import type { Score, scoreDraft } from '../../core/draft/score'
 import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
-import { restartingThread } from './restartingThread'
+import { restartingThread, ThreadLate } from './restartingThread'
 import type { AfterDraft, BriefToScore, ScoringThread } from './scoringThread'
 
 /** Scores texts in a thread of its own. */
@@ -30,31 +30,53 @@ export interface Scoring {
   copied: (...question: Parameters<typeof copiedFrom>) => Promise<CopiedStretch[]>
   measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
+  /** Of each brief, in order; unknown for one that takes too long, however many are asked for. */
   percents: (list: BriefToScore[]) => Promise<(number | null)[]>
   close: () => Promise<void>
 }
 
 /** A full text takes some milliseconds; what takes this long holds up all who ask after it. */
 const LONGEST = 5000
+/** Briefs asked for in one go; they take some milliseconds each. */
+const TOGETHER = 20
 
-/** @param entry the built thread. */
-export function startScoring(entry: string): Scoring {
+/**
+ * @param entry the built thread.
+ * @param longest milliseconds that one question may take.
+ */
+export function startScoring(entry: string, longest = LONGEST): Scoring {
   const thread = restartingThread<ScoringThread>('Scoring', entry, {
     resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 },
   })
+  async function percents(list: BriefToScore[]): Promise<(number | null)[]> {
+    try {
+      return await thread.ask(remote => remote.percents(list), longest)
+    } catch (error) {
+      if (!(error instanceof ThreadLate)) throw error
+      if (list.length === 1) return [null]
+    }
+    const found: (number | null)[] = []
+    for (const each of list) found.push(...(await percents([each])))
+    return found
+  }
   return {
-    score: (...question) => thread.ask(remote => remote.score(...question), LONGEST),
-    cover: (...question) => thread.ask(remote => remote.cover(...question), LONGEST),
-    suggestTags: question => thread.ask(remote => remote.suggestTags(question), LONGEST),
-    misspelt: (...question) => thread.ask(remote => remote.misspelt(...question), LONGEST),
-    clean: (...question) => thread.ask(remote => remote.clean(...question), LONGEST),
-    spoken: (...question) => thread.ask(remote => remote.spoken(...question), LONGEST),
-    cut: (...question) => thread.ask(remote => remote.cut(...question), LONGEST),
-    truth: (...question) => thread.ask(remote => remote.truth(...question), LONGEST),
-    copied: (...question) => thread.ask(remote => remote.copied(...question), LONGEST),
-    measure: question => thread.ask(remote => remote.measure(question), LONGEST),
-    ideas: question => thread.ask(remote => remote.ideas(question), LONGEST),
-    percents: list => (list.length ? thread.ask(remote => remote.percents(list)) : Promise.resolve([])),
+    score: (...question) => thread.ask(remote => remote.score(...question), longest),
+    cover: (...question) => thread.ask(remote => remote.cover(...question), longest),
+    suggestTags: question => thread.ask(remote => remote.suggestTags(question), longest),
+    misspelt: (...question) => thread.ask(remote => remote.misspelt(...question), longest),
+    clean: (...question) => thread.ask(remote => remote.clean(...question), longest),
+    spoken: (...question) => thread.ask(remote => remote.spoken(...question), longest),
+    cut: (...question) => thread.ask(remote => remote.cut(...question), longest),
+    truth: (...question) => thread.ask(remote => remote.truth(...question), longest),
+    copied: (...question) => thread.ask(remote => remote.copied(...question), longest),
+    measure: question => thread.ask(remote => remote.measure(question), longest),
+    ideas: question => thread.ask(remote => remote.ideas(question), longest),
+    async percents(list) {
+      const found: (number | null)[] = []
+      for (let from = 0; from < list.length; from += TOGETHER)
+        found.push(...(await percents(list.slice(from, from + TOGETHER))))
+      return found
+    },
     close: thread.close,
   }
 }
