@@ -16,32 +16,51 @@ const WIDE = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Han
 const SENTENCE_END = /[.!?…。！？]["'”’»)\]]{0,2}$/u
 const CLAUSE_END = /[,;:–—、，；：]$/u
 
-/** How long a piece takes to say, as characters of a script with spaces. */
-function weight(text: string): number {
+/** How long the signs of a text take to say, as characters of a script with spaces. */
+function spokenSigns(text: string): number {
   let sum = 0
   for (const sign of text) sum += WIDE.test(sign) ? WIDE_SIGN : 1
-  return sum + (SENTENCE_END.test(text) ? SENTENCE_PAUSE : CLAUSE_END.test(text) ? CLAUSE_PAUSE : 0)
+  return sum
+}
+/** How long one breathes after it, in the same unit. */
+const pauseAfter = (text: string) =>
+  SENTENCE_END.test(text) ? SENTENCE_PAUSE : CLAUSE_END.test(text) ? CLAUSE_PAUSE : 0
+
+/** What one cue says, and how long that takes with the breath after it. */
+interface Piece {
+  text: string
+  weight: number
 }
 
 /** A line cut where one may breathe: at words, after a sentence or a comma by preference. */
-function pieces(line: string): string[] {
-  const signs = WIDE.test(line) && !/\S\s\S/u.test(line)
-  const words = signs
-    ? [...segments(line, 'word')].map(each => each.text)
-    : line.split(/\s+/u).filter(Boolean)
-  const joint = signs ? '' : ' '
-  const found: string[] = []
-  let now = ''
-  for (const word of words) {
-    const next = now ? now + joint + word : word
-    const full = now !== '' && weight(next) > LONGEST
-    const breathes = SENTENCE_END.test(now) && weight(now) > LONGEST / 3
-    if (full || breathes) {
-      found.push(now)
-      now = word
-    } else now = next
+function pieces(line: string): Piece[] {
+  const unspaced = WIDE.test(line) && !/\S\s\S/u.test(line)
+  const words = unspaced ? [...segments(line, 'word')].map(each => each.text) : line.split(/\s+/u).filter(Boolean)
+  const joint = unspaced ? '' : ' '
+  const found: Piece[] = []
+  let text = ''
+  let signs = 0
+  let pause = 0
+  const take = () => {
+    if (text) found.push({ text, weight: signs + pause })
   }
-  return now ? [...found, now] : found
+  for (const word of words) {
+    const more = spokenSigns(word)
+    const pauseThen = pauseAfter(word)
+    const full = signs + joint.length + more + pauseThen > LONGEST
+    const breathes = pause === SENTENCE_PAUSE && signs + pause > LONGEST / 3
+    if (!text || full || breathes) {
+      take()
+      text = word
+      signs = more
+    } else {
+      text += joint + word
+      signs += joint.length + more
+    }
+    pause = pauseThen
+  }
+  take()
+  return found
 }
 
 /**
@@ -51,15 +70,14 @@ function pieces(line: string): string[] {
  * @returns none for a text without words.
  */
 export function spread(script: string, seconds?: number): Cue[] {
-  const texts = script.split('\n').flatMap(line => pieces(line.trim()))
-  if (!texts.some(text => /[\p{L}\p{N}]/u.test(text))) return []
-  const weights = texts.map(weight)
-  const all = weights.reduce((sum, each) => sum + each, 0)
+  const found = script.split('\n').flatMap(line => pieces(line.trim()))
+  if (!found.some(({ text }) => /[\p{L}\p{N}]/u.test(text))) return []
+  const all = found.reduce((sum, { weight }) => sum + weight, 0)
   const scale = (seconds && seconds > 0 ? seconds : all / PER_SECOND) / all
   let at = 0
-  return texts.map((text, i) => {
+  return found.map(({ text, weight }) => {
     const start = at
-    at += weights[i]! * scale
-    return { start: toMs(start), end: toMs(start + weights[i]! * scale * SHOWN), text }
+    at += weight * scale
+    return { start: toMs(start), end: toMs(start + weight * scale * SHOWN), text }
   })
 }

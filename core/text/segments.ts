@@ -7,7 +7,7 @@ export interface Segment {
 }
 
 /** Units looked at in one go: `Intl.Segmenter` takes time by the square of what it is given. */
-const WINDOW = 512
+const WINDOW = 256
 
 const segmenters = new Map<string, Intl.Segmenter>()
 

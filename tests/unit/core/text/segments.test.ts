@@ -25,7 +25,7 @@ test('the parts of any text make up the text, each where it says it starts', () 
 
 test('signs at the edge of a window stay whole, however long the text', () => {
   const family = '👨‍👩‍👧'
-  for (const before of [500, 505, 509, 510, 511, 512])
+  for (const before of [250, 253, 254, 255, 256, 510])
     expect(parts('x'.repeat(before) + family.repeat(3), 'grapheme').slice(before)).toEqual([family, family, family])
 })
 
