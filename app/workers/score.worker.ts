@@ -7,7 +7,7 @@ import { insertionFor, insertionKey } from '../../core/draft/insertions'
 import { DEFAULT_PROFILE, type LimitProfile } from '../../core/draft/limits'
 import { BALANCED, type RuleSet } from '../../core/draft/ruleset'
 import { readDraft } from '../../core/draft/read'
-import { scoreDraft, type Score } from '../../core/draft/score'
+import { pointsOf, scoreDraft, type Score } from '../../core/draft/score'
 import { underlines, type Underline } from '../../core/draft/underlines'
 
 /** What a draft is scored by: it changes less often than the draft. */
@@ -93,7 +93,7 @@ const worker = {
   async gain(texts: DraftTexts, fix: Fix): Promise<number> {
     const draft = await readDraft(texts)
     const { ruleSet, profile, phrases, language, context } = configuration
-    const points = (of: Draft) => scoreDraft(of, phrases, ruleSet, profile, language, context).points
+    const points = (of: Draft) => pointsOf(of, phrases, ruleSet, profile, language, context).points
     return points({ ...draft, [fix.field]: fixed(draft, fix) }) - points(draft)
   },
   /** The edits that put every phrase where the rule set asks for it. */
@@ -108,7 +108,7 @@ const worker = {
    */
   percents(drafts: Draft[], phrase: string, ruleSet: RuleSet, language: string): (number | null)[] {
     return drafts.map(
-      draft => scoreDraft(draft, { lead: phrase, support: [] }, ruleSet, DEFAULT_PROFILE, language).percent,
+      draft => pointsOf(draft, { lead: phrase, support: [] }, ruleSet, DEFAULT_PROFILE, language).percent,
     )
   },
 }

@@ -36,7 +36,8 @@ export interface Outcome {
   /** What was found and, where it falls short, what to do. */
   message: string
   ranges: FieldRange[]
-  fixes: Fix[]
+  /** Worked out only when asked for: most who score a text want its points. */
+  fixes: () => Fix[]
 }
 
 export interface Check<Settings extends Record<string, Setting> = Record<string, Setting>> {
@@ -60,11 +61,12 @@ export function defineCheck<Settings extends Record<string, Setting>>(check: Che
   return check as unknown as Check
 }
 
+const noFixes = () => []
 const outcome = (fraction: number | null, message: string, extra: Partial<Outcome>): Outcome => ({
   fraction,
   message,
   ranges: extra.ranges ?? [],
-  fixes: extra.fixes ?? [],
+  fixes: extra.fixes ?? noFixes,
 })
 
 /** The check is met in full. */

@@ -5,7 +5,7 @@ import { applyText, textEdits } from './edits'
 import { withHelpfulFixes } from './helpful'
 import type { LimitProfile } from './limits'
 import type { RuleSet } from './ruleset'
-import { scoreDraft } from './score'
+import { pointsOf, scoreDraft } from './score'
 
 /**
  * One piece of a proposal. In a text `start` and `end` are UTF-16 offsets, half-open, and `insert` takes the place of
@@ -59,7 +59,7 @@ export function coverEverything(
   }
   const edits = piecesOf(draft, covered).map(piece => ({
     ...piece,
-    points: score(withPiece(draft, piece)).points - before.points,
+    points: pointsOf(withPiece(draft, piece), phrases, ruleSet, profile, language, context).points - before.points,
   }))
   return { edits, before: before.points, after: now.points }
 }

@@ -9,7 +9,7 @@ import { linksOf } from './links'
 import { EMPTY_PAIRS, PAIRS } from './pairs'
 import { firstLineOf } from './places'
 import type { RuleSet } from './ruleset'
-import { scoreDraft, type Score } from './score'
+import { pointsOf, type Score } from './score'
 
 /** Longer drafts are far past every limit; to score them once for each fix would take seconds. */
 const LONGEST = 40_000
@@ -139,7 +139,7 @@ export function withHelpfulFixes(
   const isSound = soundFixes(draft, phrases, profile, language, context?.standing)
   const gainOf = (fix: Fix) =>
     isSound(fix)
-      ? scoreDraft({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language, context).points -
+      ? pointsOf({ ...draft, [fix.field]: fixed(draft, fix) }, phrases, ruleSet, profile, language, context).points -
         score.points
       : 0
   /** The fixes that help, each with the points it brings. */

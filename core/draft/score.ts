@@ -1,20 +1,20 @@
 import { count } from '../text/count'
 import { match, readPhrase, type Match, type ReadPhrase, type ReadText } from '../text/match'
 import { chaptersOf } from '../chapters/lines'
-import type { Check, CheckInput, Need, Outcome, Question } from './check'
+import { notApplicable, type Check, type CheckInput, type Need, type Outcome, type Question } from './check'
 import { CHECKS } from './checks'
 import { NO_CONTEXT, type DraftContext } from './context'
-import type { Draft, DraftPhrases, Field, PlaceId, Placement } from './draft'
+import type { Draft, DraftPhrases, Field, Fix, PlaceId, Placement } from './draft'
 import { hashtagsOf } from './hashtags'
 import { tagsCost, type LimitProfile } from './limits'
 import { placements } from './placements'
 import { placeTexts, type PlaceText } from './places'
 import type { RuleSet } from './ruleset'
-import { settingValues } from './settings'
+import { settingValues, type Setting, type SettingValues } from './settings'
 
 export type CheckState = 'met' | 'partly' | 'missing' | 'n/a'
 
-export interface CheckResult extends Omit<Outcome, 'fraction'> {
+export interface CheckResult extends Omit<Outcome, 'fraction' | 'fixes'> {
   id: string
   version: number
   field: Field
@@ -29,6 +29,7 @@ export interface CheckResult extends Omit<Outcome, 'fraction'> {
   weight: number
   /** What the draft lacks for it to apply; `null` where it applies, or has nothing to look at. */
   lacks: Need | null
+  fixes: Fix[]
 }
 
 export interface Tally {
@@ -37,7 +38,7 @@ export interface Tally {
   unit: string
 }
 
-export interface Score {
+export interface Points {
   points: number
   outOf: number
   /**
@@ -45,6 +46,9 @@ export interface Score {
    * rest would promise too much.
    */
   percent: number | null
+}
+
+export interface Score extends Points {
   checks: CheckResult[]
   counts: { title: Tally; description: Tally & { characters: number }; tags: Tally; hashtags: Tally; chapters: Tally }
   placements: Placement[]
@@ -66,14 +70,14 @@ function stateOf(fraction: number | null): CheckState {
   return fraction >= 0.9995 ? 'met' : fraction > 0 ? 'partly' : 'missing'
 }
 
-/** Texts and matches of one draft, each made once however many checks ask. */
-function inputFor(
-  draft: Draft,
-  phrases: DraftPhrases,
-  profile: LimitProfile,
-  language: string,
-  context: DraftContext,
-): CheckInput & { places: PlaceText[] } {
+/** The texts of one draft, read once however many checks and phrases ask. */
+export interface DraftReading {
+  draft: Draft
+  places: PlaceText[]
+  byPlace: Map<PlaceId, PlaceText[]>
+}
+
+export function draftReading(draft: Draft, profile: LimitProfile, language: string): DraftReading {
   const places = placeTexts(draft, profile, language)
   const byPlace = new Map<PlaceId, PlaceText[]>()
   for (const text of places) {
@@ -81,6 +85,17 @@ function inputFor(
     if (list) list.push(text)
     else byPlace.set(text.place, [text])
   }
+  return { draft, places, byPlace }
+}
+
+/** What checks are tried with; each match is made once. */
+export function inputFor(
+  { draft, places, byPlace }: DraftReading,
+  phrases: DraftPhrases,
+  profile: LimitProfile,
+  language: string,
+  context: DraftContext,
+): CheckInput {
   const lead = readPhrase(phrases.lead, language)
   const support = phrases.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length)
   const columns = new Map<ReadText, number>(places.map((place, i) => [place.text, i]))
@@ -88,7 +103,6 @@ function inputFor(
   const matches: Match[] = []
   return {
     draft,
-    places,
     profile,
     language,
     context,
@@ -99,8 +113,58 @@ function inputFor(
   }
 }
 
+/** A check of the rule set as tried on a draft. */
+export interface TriedCheck {
+  check: Check
+  weight: number
+  lacks: Need | null
+  outcome: Outcome
+}
+
+const lacking = (need: Need): Outcome =>
+  notApplicable(`Needs ${need === 'support' ? 'support phrases' : need === 'lead' ? 'a lead phrase' : `the ${need}`}.`)
+
+/** What a check makes of a draft. @param settings its thresholds, as `settingValues` gives them. */
+export function tryCheck(
+  check: Check,
+  settings: SettingValues<Record<string, Setting>>,
+  input: CheckInput,
+): { lacks: Need | null; outcome: Outcome } {
+  const lacks = check.needs.find(need => !NEEDED[need](input)) ?? null
+  if (lacks) return { lacks, outcome: lacking(lacks) }
+  // By way of the prototype: whoever made the input can tell what of it was looked at.
+  return { lacks, outcome: check.run(Object.assign(Object.create(input) as CheckInput, { settings })) }
+}
+
+/** The checks of a rule set that count, each with its thresholds. */
+export const checksOf = (ruleSet: RuleSet) =>
+  CHECKS.flatMap(check => {
+    const rule = ruleSet.checks[check.id]
+    return rule && rule.weight > 0
+      ? [{ check, weight: rule.weight, settings: settingValues(check.settings, rule.settings) }]
+      : []
+  })
+
+const tryChecks = (input: CheckInput, ruleSet: RuleSet): TriedCheck[] =>
+  checksOf(ruleSet).map(({ check, weight, settings }) => ({ check, weight, ...tryCheck(check, settings, input) }))
+
+const pointsFor = ({ weight, outcome: { fraction } }: TriedCheck) => (fraction === null ? 0 : fraction * weight)
+
+function sumOf(tried: readonly TriedCheck[]): Points {
+  let [points, outOf] = [0, 0]
+  for (const each of tried) {
+    points += pointsFor(each)
+    outOf += each.outcome.fraction === null ? 0 : each.weight
+  }
+  return {
+    points,
+    outOf,
+    percent: outOf && !tried.some(({ lacks }) => lacks === 'lead') ? (100 * points) / outOf : null,
+  }
+}
+
 /**
- * Points won of points that apply, check by check, with the placements of every phrase.
+ * Points won of points that apply, check by check, with the fixes and the placements of every phrase.
  *
  * A field absent from the draft does not apply; an empty one is missing; a check with nothing to
  * look at does not apply rather than pass.
@@ -115,51 +179,49 @@ export function scoreDraft(
   language: string,
   context: DraftContext = NO_CONTEXT,
 ): Score {
-  const input = inputFor(draft, phrases, profile, language, context)
-  const checks: CheckResult[] = []
-  let points = 0
-  let outOf = 0
-  for (const check of CHECKS) {
-    const rule = ruleSet.checks[check.id]
-    if (!rule || rule.weight <= 0) continue
-    const lacking = check.needs.find(need => !NEEDED[need](input))
-    const { fraction, ...rest }: Outcome = lacking
-      ? {
-          fraction: null,
-          message: `Needs ${lacking === 'support' ? 'support phrases' : lacking === 'lead' ? 'a lead phrase' : `the ${lacking}`}.`,
-          ranges: [],
-          fixes: [],
-        }
-      : check.run({ ...input, settings: settingValues(check.settings, rule.settings) })
-    const possible = fraction === null ? 0 : rule.weight
-    const won = fraction === null ? 0 : fraction * rule.weight
-    points += won
-    outOf += possible
-    const { id, version, field, question, title, why } = check
-    checks.push({
-      id,
-      version,
-      field,
-      question,
-      title,
-      why,
-      state: stateOf(fraction),
-      points: won,
-      outOf: possible,
-      weight: rule.weight,
-      lacks: lacking ?? null,
-      ...rest,
-    })
-  }
+  const reading = draftReading(draft, profile, language)
+  const input = inputFor(reading, phrases, profile, language, context)
+  const tried = tryChecks(input, ruleSet)
   const all = [...(input.lead ? [input.lead] : []), ...input.support]
   return {
-    points,
-    outOf,
-    percent: outOf && !checks.some(check => check.lacks === 'lead') ? (100 * points) / outOf : null,
-    checks,
+    ...sumOf(tried),
+    checks: tried.map(each => {
+      const { check, weight, lacks, outcome } = each
+      const { id, version, field, question, title, why } = check
+      return {
+        id,
+        version,
+        field,
+        question,
+        title,
+        why,
+        state: stateOf(outcome.fraction),
+        points: pointsFor(each),
+        outOf: outcome.fraction === null ? 0 : weight,
+        weight,
+        lacks,
+        message: outcome.message,
+        ranges: outcome.ranges,
+        fixes: outcome.fixes(),
+      }
+    }),
     counts: countsOf(draft, profile),
-    placements: placements(all, input.places, input.match),
+    placements: placements(all, reading.places, input.match),
   }
+}
+
+/** The points alone, at some half of the cost; the same as `scoreDraft` gives. */
+export function pointsOf(
+  draft: Draft,
+  phrases: DraftPhrases,
+  ruleSet: RuleSet,
+  profile: LimitProfile,
+  language: string,
+  context: DraftContext = NO_CONTEXT,
+): Points & { tried: TriedCheck[] } {
+  const reading = draftReading(draft, profile, language)
+  const tried = tryChecks(inputFor(reading, phrases, profile, language, context), ruleSet)
+  return { ...sumOf(tried), tried }
 }
 
 /** How much of each limit a draft uses. */

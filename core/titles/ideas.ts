@@ -3,7 +3,7 @@ import { asSentence } from '../draft/check'
 import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
 import type { RuleSet } from '../draft/ruleset'
-import { scoreDraft } from '../draft/score'
+import { pointsOf } from '../draft/score'
 import { contextOf } from './measure'
 import { count } from '../text/count'
 import { readText } from '../text/match'
@@ -197,7 +197,7 @@ export function titleIdeas(question: IdeasQuestion): TitleIdea[] {
     seen.add(title)
     const near = closest(title)
     if (!exempt && near && near.closeness >= TOO_CLOSE) continue
-    const { points, outOf } = scoreDraft({ title }, phrases, ruleSet, profile, language, context)
+    const { points, outOf } = pointsOf({ title }, phrases, ruleSet, profile, language, context)
     open.push({
       title,
       pattern,

@@ -17,7 +17,7 @@ import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { coverEverything } from '../../core/draft/cover'
 import { readDraft } from '../../core/draft/read'
-import { scoreDraft } from '../../core/draft/score'
+import { pointsOf, scoreDraft } from '../../core/draft/score'
 import { misspeltPhrases } from '../../core/tags/misspell'
 import { suggestTags, type SuggestQuestion } from '../../core/tags/suggest'
 import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
@@ -98,7 +98,7 @@ const thread = {
       list.map(async ({ fields, context, set }) => {
         const { title, description, tags, tray, language } = fields
         if (!title.trim() && !description.trim() && !tags.length) return null
-        return scoreDraft(
+        return pointsOf(
           // Captions that cannot be read are told on the Desk; the rest of the brief has its points all the same.
           await readDraft(draftOf(fields)).catch(() => readDraft({ ...draftOf(fields), captions: undefined })),
           { lead: tray.lead ?? '', support: tray.support },

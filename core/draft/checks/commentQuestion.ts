@@ -20,7 +20,7 @@ export const commentQuestion = defineCheck({
     if (questions.length) return met('There is a question to answer.', { ranges: inField('description', questions) })
     const question = viewerQuestion(language)
     return missing('No question. Ask something that a viewer can answer in a sentence.', {
-      fixes:
+      fixes: () =>
         question === null
           ? []
           : [textFix('Add a question at the end', 'description', text, `${text.trimEnd()}\n\n${question}`)],

@@ -51,7 +51,7 @@ export const contactFirst = defineCheck({
     if (first.end <= within) return met('How to reach you stands near the top.', { ranges })
     return partly(0.4, `How to reach you comes after ${first.start} characters. Move it up.`, {
       ranges,
-      fixes: movedUp(text, first.start),
+      fixes: () => movedUp(text, first.start),
     })
   },
 })

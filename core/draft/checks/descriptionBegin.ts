@@ -37,7 +37,7 @@ export const descriptionBegin = defineCheck({
   run: ({ draft, lead, profile, settings, language, at, match }) => {
     const text = draft.description!
     const front = asSentence(lead!.raw, language)
-    const fixes: Fix[] = [
+    const fixes = (): Fix[] => [
       settings.where === 'alone'
         ? textFix(
             'Put the lead on a first line of its own',

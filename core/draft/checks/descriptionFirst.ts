@@ -56,7 +56,7 @@ export const descriptionFirst = defineCheck({
       const link = linksOf(text)[0]
       if (link && link.start < line.start + line.text.length) return met('The first line contains a link.', { ranges })
       return missing('This rule set asks for a link on the first line.', {
-        fixes: link ? [textFix('Put the first link on top', 'description', text, `${link.text}\n${text}`)] : [],
+        fixes: () => (link ? [textFix('Put the first link on top', 'description', text, `${link.text}\n${text}`)] : []),
       })
     }
     if (isBare(line.text) || isHashtags(line.text)) {
@@ -64,7 +64,7 @@ export const descriptionFirst = defineCheck({
       const lines = text.slice(line.start).split('\n')
       const real = lines.findIndex(each => /[\p{L}\p{N}]/u.test(each) && !isBare(each) && !isHashtags(each))
       const moved = lines.slice(0, real).join('\n').trim()
-      const fixes: Fix[] =
+      const fixes = (): Fix[] =>
         real > 0
           ? [
               textFix(

@@ -1,6 +1,6 @@
 import { gradeValue } from '../../rivals/strength'
 import { defineCheck, met, missing, partly } from '../check'
-import { textFix } from '../draft'
+import { textFix, type Fix } from '../draft'
 import { fileNameFor } from '../fileName'
 
 /** The file is named after the lead before it is uploaded. */
@@ -17,7 +17,7 @@ export const fileNameLead = defineCheck({
     const found = match(lead!, at('fileName')[0]!.text)
     const value = gradeValue(found)
     if (value > 0.94) return met('The file is named after the lead.')
-    const fixes = [
+    const fixes = (): Fix[] => [
       textFix('Name it after the lead', 'fileName', draft.fileName!, fileNameFor(lead!.raw, draft.fileName!, language)),
     ]
     const said = `The file is not named after “${lead!.raw}”.`

@@ -1,3 +1,4 @@
+import type { Fix } from '../draft'
 import { defineCheck, met, missing, notApplicable, partly } from '../check'
 import { wholeNumber } from '../settings'
 
@@ -27,25 +28,26 @@ export const firstTags = defineCheck({
     const from = far[0]!.item!
     const to = (moved.at(-1)?.item ?? from) + 1
     const others = tags.slice(from, to).filter(tag => !far.includes(tag))
-    const fixes = moved.length
-      ? [
-          {
-            label: moved.length === 1 ? 'Move a closer tag up' : 'Move closer tags up',
-            field: 'tags' as const,
-            edits: [
-              {
-                item: from,
-                remove: to - from,
-                insert: [
-                  ...others.filter(tag => tag.item! < first || moved.includes(tag)),
-                  ...far,
-                  ...others.filter(tag => tag.item! >= first && !moved.includes(tag)),
-                ].map(tag => tag.text.raw),
-              },
-            ],
-          },
-        ]
-      : []
+    const fixes = (): Fix[] =>
+      moved.length
+        ? [
+            {
+              label: moved.length === 1 ? 'Move a closer tag up' : 'Move closer tags up',
+              field: 'tags' as const,
+              edits: [
+                {
+                  item: from,
+                  remove: to - from,
+                  insert: [
+                    ...others.filter(tag => tag.item! < first || moved.includes(tag)),
+                    ...far,
+                    ...others.filter(tag => tag.item! >= first && !moved.includes(tag)),
+                  ].map(tag => tag.text.raw),
+                },
+              ],
+            },
+          ]
+        : []
     const share = 1 - far.length / looked.length
     return share ? partly(share, said, { ranges, fixes }) : missing(said, { ranges, fixes })
   },

@@ -25,7 +25,7 @@ function signs(field: 'title' | 'description', text: string, forbidden: string[]
     `Contains ${ranges.length === 1 ? 'a character' : `${ranges.length} characters`} the site does not allow (${forbidden.join(' ')}). Remove ${ranges.length === 1 ? 'it' : 'them'}.`,
     {
       ranges,
-      fixes: [textFix('Remove these characters', field, text, without)],
+      fixes: () => [textFix('Remove these characters', field, text, without)],
     },
   )
 }

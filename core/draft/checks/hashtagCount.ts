@@ -1,6 +1,6 @@
 import { counted } from '../../text/inWords'
 import { defineCheck, inField, met, missing, notApplicable, partly } from '../check'
-import { textFix } from '../draft'
+import { textFix, type Fix } from '../draft'
 import { hashtagFor, hashtagsOf, withHashtag } from '../hashtags'
 import { wholeNumber } from '../settings'
 
@@ -28,7 +28,7 @@ export const hashtagCount = defineCheck({
         ? `${counted(used, 'hashtag')}, fewer than the ${least} this rule set asks for.`
         : 'No hashtags yet. Add one for the subject.'
       const tag = lead ? hashtagFor(lead.raw, language) : ''
-      const fixes =
+      const fixes = (): Fix[] =>
         tag && found.every(each => each.text.toLowerCase() !== tag.toLowerCase())
           ? [textFix(`Add ${tag}`, 'description', text, withHashtag(text, tag))]
           : []

@@ -21,7 +21,7 @@ export const linkScheme = defineCheck({
       `${bare.map(link => link.text).join(', ')} cannot be clicked. Add https:// in front.`,
       {
         ranges: bare.map(link => ({ field: 'description', start: link.start, end: link.end })),
-        fixes: [
+        fixes: () => [
           {
             label: 'Add https:// to these links',
             field: 'description',

@@ -57,15 +57,16 @@ export const otherNames = defineCheck({
       `${said.slice(0, 1).toUpperCase()}${said.slice(1)}. Leave it out unless the video is about it.`,
       {
         ranges: tags.map(tag => ({ field: 'tags', item: tag.item!, start: 0, end: tag.text.raw.length })),
-        fixes: tags.length
-          ? [
-              {
-                label: tags.length === 1 ? 'Remove this tag' : `Remove these ${tags.length} tags`,
-                field: 'tags',
-                edits: tags.map(tag => ({ item: tag.item!, remove: 1, insert: [] })),
-              },
-            ]
-          : [],
+        fixes: () =>
+          tags.length
+            ? [
+                {
+                  label: tags.length === 1 ? 'Remove this tag' : `Remove these ${tags.length} tags`,
+                  field: 'tags',
+                  edits: tags.map(tag => ({ item: tag.item!, remove: 1, insert: [] })),
+                },
+              ]
+            : [],
       },
     )
   },

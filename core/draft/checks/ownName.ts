@@ -29,9 +29,10 @@ export const ownName = defineCheck({
     const tags = draft.tags
     const fits = tags && tagsCost([...tags, name], profile) <= profile.tags.limit && !name.includes(',')
     return missing(`“${name}” stands nowhere.`, {
-      fixes: fits
-        ? [{ label: 'Add it as last tag', field: 'tags', edits: [{ item: tags.length, remove: 0, insert: [name] }] }]
-        : [],
+      fixes: () =>
+        fits
+          ? [{ label: 'Add it as last tag', field: 'tags', edits: [{ item: tags.length, remove: 0, insert: [name] }] }]
+          : [],
     })
   },
 })

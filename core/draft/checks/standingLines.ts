@@ -1,6 +1,6 @@
 import { counted } from '../../text/inWords'
 import { defineCheck, met, missing, notApplicable, partly } from '../check'
-import { textFix } from '../draft'
+import { textFix, type Fix } from '../draft'
 
 /** Line by line without white space at the ends: how a block stands in a text that was edited since. */
 const flat = (text: string) =>
@@ -36,13 +36,13 @@ export const standingLines = defineCheck({
       return partly(
         1 - missed.length / wanted.length + (0.5 * behind.length) / wanted.length,
         `${counted(behind.length, 'standing block')} filled in with an earlier title or lead.`,
-        { fixes: [textFix('Fill in anew', 'description', text, value)] },
+        { fixes: () => [textFix('Fill in anew', 'description', text, value)] },
       )
     }
     const absent = missed.map(each => each.block)
     const said = `${counted(absent.length, 'standing block')} missing.`
     const value = [text.trimEnd(), ...absent.map(block => block.trim())].filter(Boolean).join('\n\n')
-    const fixes = [
+    const fixes = (): Fix[] => [
       textFix(absent.length === 1 ? 'Add it at the end' : 'Add them at the end', 'description', text, value),
     ]
     const share = 1 - absent.length / wanted.length

@@ -43,7 +43,7 @@ export const supportTold = defineCheck({
     )
     const label =
       absent.length === 1 ? 'Add the missing phrase at the end' : `Add the ${absent.length} missing phrases at the end`
-    const fixes: Fix[] =
+    const fixes = (): Fix[] =>
       sentence === null
         ? []
         : [textFix(label, 'description', draft.description!, `${text}${text ? '\n\n' : ''}${sentence}`)]

@@ -41,24 +41,21 @@ export const tagFiller = defineCheck({
     })
     if (!several) return notApplicable('No tag of several words.')
     if (!filled.length) return met('No filler words.')
-    const there = new Set(tags.map(tagKey))
     return partly(
       1 - filled.length / several,
       `${filled.map(({ item }) => `“${tags[item]}”`).join(', ')} ${filled.length === 1 ? 'has' : 'have'} filler words.`,
       {
         ranges: filled.map(({ item }) => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-        fixes: [
-          {
-            label: 'Leave filler words out',
-            field: 'tags',
-            edits: filled.map(({ item, bare }) => {
-              const key = tagKey(bare)
-              const insert = there.has(key) ? [] : [bare]
-              there.add(key)
-              return { item, remove: 1, insert }
-            }),
-          },
-        ],
+        fixes: () => {
+          const there = new Set(tags.map(tagKey))
+          const edits = filled.map(({ item, bare }) => {
+            const key = tagKey(bare)
+            const insert = there.has(key) ? [] : [bare]
+            there.add(key)
+            return { item, remove: 1, insert }
+          })
+          return [{ label: 'Leave filler words out', field: 'tags', edits }]
+        },
       },
     )
   },

@@ -19,13 +19,13 @@ export const tagLead = defineCheck({
     const front = { item: 0, remove: 0, insert: [lead!.raw] }
     if (item < 0)
       return missing('The lead is not among the tags.', {
-        fixes: [{ label: 'Add the lead as first tag', field: 'tags', edits: [front] }],
+        fixes: () => [{ label: 'Add the lead as first tag', field: 'tags', edits: [front] }],
       })
     const ranges = [{ field: 'tags' as const, item, start: 0, end: tags[item]!.length }]
     if (item === 0 || settings.position === 'any') return met(`The lead is tag ${item + 1}.`, { ranges })
     return partly(0.6, `The lead is tag ${item + 1}; this rule set asks for it first.`, {
       ranges,
-      fixes: [
+      fixes: () => [
         {
           label: 'Move the lead to the front',
           field: 'tags',

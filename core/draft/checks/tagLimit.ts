@@ -22,7 +22,7 @@ export const tagLimit = defineCheck({
     const kept = tidyTags(tags)
     while (kept.length && tagsCost(kept, profile) > limit) kept.pop()
     return missing(`${counted(over, 'character')} over the limit of ${limit}. Remove some.`, {
-      fixes: [
+      fixes: () => [
         {
           label: `Keep the first ${kept.length} that fit`,
           field: 'tags',

@@ -21,7 +21,7 @@ export const tagRepeats = defineCheck({
       `${again.map(i => `“${tags[i]!.trim() || 'empty'}”`).join(', ')} ${again.length === 1 ? 'is' : 'are'} repeated.`,
       {
         ranges: again.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-        fixes: [
+        fixes: () => [
           { label: 'Remove repeated tags', field: 'tags', edits: again.map(item => ({ item, remove: 1, insert: [] })) },
         ],
       },

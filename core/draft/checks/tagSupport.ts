@@ -26,7 +26,7 @@ export const tagSupport = defineCheck({
       `The text does not mention ${stray.map(i => `“${tags[i]}”`).join(', ')}.`,
       {
         ranges: stray.map(item => ({ field: 'tags', item, start: 0, end: tags[item]!.length })),
-        fixes: [
+        fixes: () => [
           {
             label: stray.length === 1 ? 'Remove this tag' : `Remove these ${stray.length} tags`,
             field: 'tags',

@@ -25,7 +25,7 @@ export const tagTitle = defineCheck({
     if (tagCost(title, profile) > room)
       return missing(`The title is no tag, and ${Math.max(0, room)} characters left are too few for it.`)
     return missing('The title is no tag.', {
-      fixes: [
+      fixes: () => [
         {
           label: 'Add the title as last tag',
           field: 'tags',

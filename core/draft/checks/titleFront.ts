@@ -22,7 +22,7 @@ export const titleFront = defineCheck({
   },
   run: ({ draft, lead, profile, settings, at, match }) => {
     const found = match(lead!, at('title')[0]!.text)
-    const fixes = leadFirst(draft.title!, lead!, profile)
+    const fixes = () => leadFirst(draft.title!, lead!, profile)
     if (found.grade !== 'exact' && found.grade !== 'inflected')
       return missing('The title does not contain the lead, so a phone cannot show it.', { fixes })
     const { start, end } = span(found)!

@@ -17,7 +17,7 @@ export const titleIsLead = defineCheck({
     const text = at('title')[0]!.text
     const found = match(lead!, text)
     const value = asSentence(lead!.raw, language)
-    const fixes: Fix[] =
+    const fixes = (): Fix[] =>
       count(value, profile.title.unit) <= profile.title.limit
         ? [textFix('Use the lead as the title', 'title', draft.title!, value)]
         : []

@@ -15,7 +15,7 @@ export const titleLead = defineCheck({
   run: ({ draft, lead, profile, at, match }) => {
     const found = match(lead!, at('title')[0]!.text)
     const ranges = inField('title', found.ranges)
-    const fixes = leadFirst(draft.title!, lead!, profile)
+    const fixes = () => leadFirst(draft.title!, lead!, profile)
     const where = span(found)
     switch (found.grade) {
       case 'exact':

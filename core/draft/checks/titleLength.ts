@@ -40,7 +40,7 @@ export const titleLength = defineCheck({
     const over = used - limit
     return missing(`${counted(over, 'character')} over the limit of ${limit}. Shorten it.`, {
       ranges: [{ field: 'title', start: kept.length, end: title.length }],
-      fixes: [textFix('Cut at the last whole word', 'title', title, wholeWords(kept))],
+      fixes: () => [textFix('Cut at the last whole word', 'title', title, wholeWords(kept))],
     })
   },
 })

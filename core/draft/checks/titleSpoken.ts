@@ -1,7 +1,7 @@
 import { runs } from '../../text/match'
 import { primaryLanguage } from '../../text/stems'
 import { stopWords } from '../../text/stopwords'
-import { textFix, type Fix, type FieldRange } from '../draft'
+import { textFix, type FieldRange } from '../draft'
 import { withoutRanges } from '../titleFixes'
 import { defineCheck, met, notApplicable, partly } from '../check'
 import { wholeNumber } from '../settings'
@@ -62,11 +62,11 @@ export const titleSpoken = defineCheck({
     const text = at('title')[0]!.text
     const faults: string[] = []
     const ranges: FieldRange[] = []
-    const fixes: Fix[] = []
+    const mended: { what: string; value: string }[] = []
     const blame = (what: string, where: { start: number; end: number }[], value?: string) => {
       faults.push(what)
       ranges.push(...where.map(range => ({ field: 'title' as const, start: range.start, end: range.end })))
-      if (value && value !== title) fixes.push(textFix(`Fix: ${what}`, 'title', title, value))
+      if (value && value !== title) mended.push({ what, value })
     }
     const hits = (pattern: RegExp) =>
       [...title.matchAll(pattern)].map(hit => ({ start: hit.index, end: hit.index + hit[0].length }))
@@ -115,6 +115,9 @@ export const titleSpoken = defineCheck({
       }
     }
     if (!faults.length) return met('The title reads naturally.')
-    return partly(1 - 0.4 * faults.length, `May put viewers off: ${faults.join(', ')}.`, { ranges, fixes })
+    return partly(1 - 0.4 * faults.length, `May put viewers off: ${faults.join(', ')}.`, {
+      ranges,
+      fixes: () => mended.map(({ what, value }) => textFix(`Fix: ${what}`, 'title', title, value)),
+    })
   },
 })

@@ -37,7 +37,7 @@ export const viewerRequest = defineCheck({
     if (!pattern) return notApplicable('Not checked in this language.')
     const question = viewerQuestion(language)
     return missing('The description asks nothing of the viewer. Ask a question, or ask them to subscribe.', {
-      fixes:
+      fixes: () =>
         question === null
           ? []
           : [textFix('Add a question at the end', 'description', text, `${text.trimEnd()}\n\n${question}`)],
