@@ -27,6 +27,7 @@ await build({
     index: 'server/threads/indexThread.ts',
     reading: 'server/threads/readingThread.ts',
     scoring: 'server/threads/scoringThread.ts',
+    evidence: 'server/threads/evidenceThread.ts',
     file: 'server/threads/fileThread.ts',
   },
   outExtension: { '.js': '.mjs' },

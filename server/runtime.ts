@@ -4,6 +4,7 @@ import type { Kind } from '../shared/changes'
 import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
 import { briefItemStore, type BriefItemStore } from './data/briefItems'
+import { evidenceStore, type EvidenceStore } from './data/evidence'
 import { briefStore, type BriefStore } from './data/briefs'
 import { migrationsOf, openUserFile, type Db } from './data/open'
 import { phraseStore, type PhraseStore } from './data/phrases'
@@ -19,6 +20,7 @@ import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { startReading } from './threads/startReading'
 import { startFileWork, type FileWork } from './threads/startFileWork'
+import { startEvidence, type EvidenceWork } from './threads/startEvidence'
 import { startScoring, type Scoring } from './threads/startScoring'
 import type { PageReader } from './rivals/pageReader'
 import { askedStore, type AskedStore } from './data/asked'
@@ -56,6 +58,9 @@ export interface Runtime {
   attached: AttachedStore
   asked: AskedStore
   scoring: Scoring
+  evidence: EvidenceStore
+  /** Goes through the pages kept, in a thread of its own. */
+  evidenceWork: EvidenceWork
   fileWork: FileWork
   jobs: Jobs
   backups: DailyBackups
@@ -170,6 +175,8 @@ async function opened(): Promise<Runtime> {
       attached,
       asked,
       scoring: startScoring(join(workers, 'scoring.mjs')),
+      evidence: evidenceStore(db),
+      evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
       jobs: new Jobs(db, () => {
         changes.changed('jobs')
@@ -204,6 +211,7 @@ async function close(problem: unknown): Promise<void> {
   await open.search.close()
   await open.reader.close()
   await open.scoring.close()
+  await open.evidenceWork.close()
   await open.fileWork.close()
   open.db.close()
 }

@@ -8,6 +8,8 @@ import type { Cover } from '../../core/draft/cover'
 import type { HashtagSuggestion, TagSuggestion } from '../../core/tags/suggest'
 import { draftContextSchema, draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
 import type { DraftChance } from '../draftChances'
+import { evidenceBodySchema, evidenceQuerySchema, type EvidenceAnswer } from '../evidence'
+import type { JobState } from '../jobs'
 import { call, type } from './call'
 import { workspaceInput } from './inputs'
 
@@ -91,6 +93,9 @@ export const textCalls = {
     }),
     answer: type<Composed>(),
   }),
+  /** Works out in a job what the pages kept say of the checks. */
+  'POST /api/evidence': call({ body: evidenceBodySchema, answer: type<{ job: JobState }>() }),
+  'GET /api/evidence': call({ query: evidenceQuerySchema, answer: type<EvidenceAnswer>() }),
   'POST /api/titles/measure': call({
     body: titleQuestion.extend({ titles: z.array(z.string().max(2000)).max(300) }),
     answer: type<{ titles: MeasuredTitle[] }>(),

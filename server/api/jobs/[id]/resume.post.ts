@@ -1,16 +1,32 @@
+import { evidenceSteps, evidenceTotal } from '../../../desk/evidence'
+import { evidenceBodySchema } from '../../../../shared/evidence'
 import { assessBodySchema } from '../../../../shared/phrases'
 import { assessWork } from '../../../demand/assessWork'
 import { Problem } from '../../../http/problem'
 import { paramOf, route } from '../../../http/route'
+import { profileOf, ruleSetOf } from '../../../http/scoring'
 
 /** Takes up work that was stopped or cut off: what is done already is answered from the store. */
-export default route('POST /api/jobs/:id/resume', (event, runtime) => {
+export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   const id = paramOf(event, 'id')
   const state = runtime.jobs.get(id)
   if (!state) throw new Problem(404, 'no-such-job', 'This job does not exist. It may have ended long ago.')
   if (state.state === 'running') return state
   const input = runtime.jobs.input(id)
   if (input === null) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
+  if (state.kind === 'evidence') {
+    const { ruleSet, profile, ...pages } = evidenceBodySchema.parse(input)
+    const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(profile)]
+    const total = await evidenceTotal(runtime, set, limits)
+    return runtime.jobs.start(
+      'evidence',
+      state.title,
+      input,
+      total,
+      signal => evidenceSteps(runtime, set, limits, pages, signal),
+      id,
+    )
+  }
   const body = assessBodySchema.parse(input)
   return runtime.jobs.start(
     'assess',
