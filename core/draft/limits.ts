@@ -1,5 +1,6 @@
 import { count, type Unit } from '../text/count'
 import { trimSigns } from '../text/trim'
+import { PLAIN_PHRASE } from '../text/words'
 
 /** What a site allows, as data: several may be kept and edited. */
 export interface LimitProfile {
@@ -47,7 +48,8 @@ export function tagsCost(tags: readonly string[], profile: LimitProfile): number
 }
 
 /** Two tags are the same when they differ only in case and white space. */
-export const tagKey = (tag: string) => tag.normalize('NFKC').trim().replace(/\s+/gu, ' ').toLowerCase()
+export const tagKey = (tag: string) =>
+  PLAIN_PHRASE.test(tag) ? tag : tag.normalize('NFKC').trim().replace(/\s+/gu, ' ').toLowerCase()
 
 /** Indexes of tags that repeat an earlier one or are empty. */
 export function repeatedTags(tags: readonly string[]): number[] {

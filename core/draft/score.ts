@@ -75,6 +75,8 @@ export interface DraftReading {
   draft: Draft
   places: PlaceText[]
   byPlace: Map<PlaceId, PlaceText[]>
+  /** The number of each text among them. */
+  columns: Map<ReadText, number>
 }
 
 export function draftReading(draft: Draft, profile: LimitProfile, language: string): DraftReading {
@@ -85,12 +87,12 @@ export function draftReading(draft: Draft, profile: LimitProfile, language: stri
     if (list) list.push(text)
     else byPlace.set(text.place, [text])
   }
-  return { draft, places, byPlace }
+  return { draft, places, byPlace, columns: new Map(places.map((place, i) => [place.text, i])) }
 }
 
 /** What checks are tried with; each match is made once. */
 export function inputFor(
-  { draft, places, byPlace }: DraftReading,
+  { draft, places, byPlace, columns }: DraftReading,
   phrases: DraftPhrases,
   profile: LimitProfile,
   language: string,
@@ -98,7 +100,6 @@ export function inputFor(
 ): CheckInput {
   const lead = readPhrase(phrases.lead, language)
   const support = phrases.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length)
-  const columns = new Map<ReadText, number>(places.map((place, i) => [place.text, i]))
   const rows = new Map<ReadPhrase, number>([lead, ...support].map((phrase, i) => [phrase, i]))
   const matches: Match[] = []
   return {

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein'
+import { remembering } from '../text/remembering'
 import { readPhrase, type ReadPhrase, type ReadText } from '../text/match'
 
 /** A word this long may be misspelt by two letters and still be the same word; a shorter one by one. */
@@ -20,23 +21,31 @@ export function tagSupport(
   phrases: readonly ReadPhrase[],
   language: string,
 ): ((tag: string) => boolean) | null {
-  const stems = new Set(texts.flatMap(text => [...text.byStem.keys()]))
-  const spellings = new Set<string>(title?.norms ?? [])
-  for (const phrase of phrases) {
-    phrase.stems.forEach(stem => stems.add(stem))
-    phrase.norms.forEach(norm => spellings.add(norm))
-  }
-  if (!stems.size) return null
-  const misspells = (norm: string) =>
-    norm.length >= SHORT_WORD &&
-    [...spellings].some(word => word.length >= SHORT_WORD && distance(norm, word) <= (word.length >= LONG_WORD ? 2 : 1))
+  if (!texts.some(text => text.byStem.size) && !phrases.some(phrase => phrase.stems.length)) return null
+  const isThere = (stem: string) =>
+    texts.some(text => text.byStem.has(stem)) || phrases.some(phrase => phrase.stems.includes(stem))
+  const spellings = [...new Set([...(title?.norms ?? []), ...phrases.flatMap(phrase => phrase.norms)])].filter(
+    word => word.length >= SHORT_WORD,
+  )
+  // Tags of one video share most of their words.
+  const misspells = remembering(
+    500,
+    norm =>
+      norm.length >= SHORT_WORD &&
+      spellings.some(word => {
+        const most = word.length >= LONG_WORD ? 2 : 1
+        const longer = word.length - norm.length
+        return longer <= most && -longer <= most && distance(norm, word) <= most
+      }),
+  )
   return tag => {
     const read = readPhrase(tag, language)
     if (!read.content.length) return true
-    const content = new Set(read.content)
-    const borne = read.norms.filter(
-      (norm, i) => content.has(read.stems[i]!) && (stems.has(read.stems[i]!) || misspells(norm)),
-    ).length
+    let borne = 0
+    read.norms.forEach((norm, i) => {
+      const stem = read.stems[i]!
+      if (read.content.includes(stem) && (isThere(stem) || misspells(norm))) borne++
+    })
     return borne / read.content.length > HALF
   }
 }

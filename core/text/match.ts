@@ -1,4 +1,5 @@
-import { primaryLanguage, stemmerFor, type Stemmer } from './stems'
+import { rememberingIn } from './remembering'
+import { stemmerFor, type Stemmer } from './stems'
 import { stopWords } from './stopwords'
 import { bare, eachWord, fold, words } from './words'
 
@@ -56,55 +57,37 @@ type Line = Pick<ReadText, 'norms' | 'forms' | 'stems' | 'starts' | 'ends'>
 /** The stem of a word, of its form as written: stemmers need the accents that folding takes off. */
 const stemOf = (stem: Stemmer, norm: string, form: string) => (form === norm ? stem(norm) : fold(stem(bare(form))))
 
-/**
- * While a text is typed all its lines but one stay as they were, and are not cut again. Past so many the memo starts
- * anew.
- */
-const LINES_CACHED = 4000
-/** A longer line is cut anew each time: thousands of them would fill the memory. */
-const LONGEST_CACHED = 4000
-const linesOf = new Map<string, Map<string, Line>>()
-/** Languages whose lines are kept at a time. */
-const LANGUAGES_KEPT = 4
-
-function readLine(raw: string, language: string): Line {
-  const key = primaryLanguage(language)
-  let cached = linesOf.get(key)
-  if (!cached || cached.size >= LINES_CACHED) {
-    if (linesOf.size >= LANGUAGES_KEPT) linesOf.clear()
-    linesOf.set(key, (cached = new Map<string, Line>()))
-  }
-  let line = cached.get(raw)
-  if (!line) {
-    const stem = stemmerFor(language)
-    const { norms, forms, stems, starts, ends } = (line = {
-      norms: [],
-      forms: [],
-      stems: [],
-      starts: [],
-      ends: [],
-    } as Line)
-    eachWord(
-      raw,
-      (norm, start, end, form) => {
-        norms.push(norm)
-        forms.push(form)
-        stems.push(stemOf(stem, norm, form))
-        starts.push(start)
-        ends.push(end)
-      },
-      language,
-    )
-    if (raw.length <= LONGEST_CACHED) cached.set(raw, line)
-  }
+/** While a text is typed all its lines but one stay as they were, and are not cut again. */
+const readLine = rememberingIn(4000, 4000, (raw, language): Line => {
+  const stem = stemmerFor(language)
+  const line: Line = { norms: [], forms: [], stems: [], starts: [], ends: [] }
+  const { norms, forms, stems, starts, ends } = line
+  eachWord(
+    raw,
+    (norm, start, end, form) => {
+      norms.push(norm)
+      forms.push(form)
+      stems.push(stemOf(stem, norm, form))
+      starts.push(start)
+      ends.push(end)
+    },
+    language,
+  )
   return line
-}
+})
 
 /**
  * Cuts and indexes a text. Cost: about 0.4 ms for 5,000 new characters, a quarter of that when all lines but one are
  * known.
  */
-export function readText(raw: string, language: string): ReadText {
+export const readText = (raw: string, language: string): ReadText =>
+  raw.length <= SHORT ? readShort(raw, language) : cutText(raw, language)
+
+/** Titles, tags and headings: the same ones are read again and again. */
+const SHORT = 150
+const readShort = rememberingIn(4000, SHORT, cutText)
+
+function cutText(raw: string, language: string): ReadText {
   const text: ReadText = { raw, language, norms: [], forms: [], stems: [], starts: [], ends: [], byStem: new Map() }
   const { norms, forms, stems, starts, ends, byStem } = text
   // No word goes over a line break.
@@ -132,7 +115,7 @@ export function readText(raw: string, language: string): ReadText {
 }
 
 /** Cuts a phrase. A phrase without words matches nothing. */
-export function readPhrase(raw: string, language: string): ReadPhrase {
+export const readPhrase = rememberingIn(4000, 200, (raw: string, language: string): ReadPhrase => {
   const stem = stemmerFor(language)
   const stops = stopWords(language)
   const cut = words(raw, language)
@@ -148,7 +131,7 @@ export function readPhrase(raw: string, language: string): ReadPhrase {
     content,
     repeats: new Set(content).size < content.length,
   }
-}
+})
 
 /** An article elided before a phrase's first word does not belong to the phrase. */
 function startOf(phrase: ReadPhrase, text: ReadText, at: number): number {

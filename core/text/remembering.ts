@@ -14,3 +14,30 @@ export function remembering<Value>(most: number, make: (text: string) => Value):
     return value
   }
 }
+
+/** Languages whose answers are kept at a time. */
+const LANGUAGES_KEPT = 4
+
+/**
+ * The same for a function of a text and its language.
+ * @param most answers kept for each language. @param longest texts longer than this are not kept: thousands of them
+ * would fill the memory.
+ */
+export function rememberingIn<Value extends object>(
+  most: number,
+  longest: number,
+  make: (text: string, language: string) => Value,
+): (text: string, language: string) => Value {
+  const byLanguage = new Map<string, Map<string, Value>>()
+  return (text, language) => {
+    if (text.length > longest) return make(text, language)
+    let kept = byLanguage.get(language)
+    if (!kept || kept.size >= most) {
+      if (!kept && byLanguage.size >= LANGUAGES_KEPT) byLanguage.clear()
+      byLanguage.set(language, (kept = new Map<string, Value>()))
+    }
+    let value = kept.get(text)
+    if (!value) kept.set(text, (value = make(text, language)))
+    return value
+  }
+}

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein'
+import { remembering } from './remembering'
 import { stemmerFor } from './stems'
 import { words } from './words'
 
@@ -32,6 +33,11 @@ function isMisspelt(a: string, b: string): boolean {
   )
 }
 
+const cut = remembering(4000, (text: string) => {
+  const norms = words(text).map(word => word.norm)
+  return { norms, spaced: norms.join(' '), joined: norms.join('') }
+})
+
 /**
  * Whether two phrases could be spellings of one: their words joined or split otherwise, or one or two words with a
  * letter or two wrong. Forms of one word are no misspellings, and whether the two mean the same the texts alone cannot
@@ -40,9 +46,10 @@ function isMisspelt(a: string, b: string): boolean {
  * @param language BCP 47.
  */
 export function areSpellings(one: string, other: string, language: string): boolean {
-  const [a, b] = [words(one).map(word => word.norm), words(other).map(word => word.norm)]
-  if (a.join(' ') === b.join(' ')) return false
-  if (a.join('') === b.join('')) return true
+  const [first, second] = [cut(one), cut(other)]
+  if (first.spaced === second.spaced) return false
+  if (first.joined === second.joined) return true
+  const [a, b] = [first.norms, second.norms]
   if (a.length !== b.length) return false
   const stem = stemmerFor(language)
   const differing = a.flatMap((word, i) => (word === b[i] ? [] : [[word, b[i]!] as const]))

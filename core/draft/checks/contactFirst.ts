@@ -1,4 +1,5 @@
 import { intentOf } from '../../demand/intent'
+import { remembering } from '../../text/remembering'
 import { defineCheck, inField, met, missing, notApplicable, partly } from '../check'
 import { textFix, type Fix } from '../draft'
 import { linksOf } from '../links'
@@ -27,6 +28,9 @@ function reachedBy(text: string): { start: number; end: number }[] {
   }))
 }
 
+/** The description is typed many times for one lead. */
+const intentIn = remembering(500, phrase => intentOf(phrase))
+
 /** For searchers who want to hire somebody: how to reach them stands near the top. */
 export const contactFirst = defineCheck({
   id: 'contact-first',
@@ -38,7 +42,7 @@ export const contactFirst = defineCheck({
   needs: ['description'],
   settings: { within: wholeNumber('Within so many characters', 300, 20, 5000) },
   run: ({ draft, lead, settings: { within } }) => {
-    const intent = lead && intentOf(lead.raw)?.intent
+    const intent = lead && intentIn(lead.raw)?.intent
     if (intent !== 'hire' && intent !== 'near') return notApplicable('The lead is not a search for somebody to hire.')
     const text = draft.description!
     if (!text.trim()) return notApplicable('Nothing written yet.')

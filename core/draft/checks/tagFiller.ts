@@ -1,3 +1,4 @@
+import { rememberingIn } from '../../text/remembering'
 import { stopWords } from '../../text/stopwords'
 import { normaliseWord } from '../../text/words'
 import { defineCheck, met, notApplicable, partly, type CheckInput } from '../check'
@@ -9,6 +10,8 @@ export function withoutFiller(tag: string, language: string): string {
   const kept = tag.split(/\s+/u).filter(word => !stops.has(normaliseWord(word)))
   return kept.some(word => /\p{L}/u.test(word)) ? kept.join(' ') : tag
 }
+
+const bareOf = rememberingIn(4000, 200, (tag, language) => ({ bare: withoutFiller(tag, language) }))
 
 /** Tags that keep their filler words: phrases of the tray, which people type so, and the title's copy. */
 function keepsFiller({ draft, lead, support, context }: CheckInput): (key: string) => boolean {
@@ -29,14 +32,15 @@ export const tagFiller = defineCheck({
   run: input => {
     const { draft, language, at } = input
     const tags = draft.tags!
-    const keeps = keepsFiller(input)
+    let keeps: ReturnType<typeof keepsFiller> | undefined
     const stops = stopWords(language)
     let several = 0
     const filled = at('tags').flatMap(({ text }, item) => {
       if (text.norms.length < 2) return []
       several++
       if (!text.norms.some(norm => stops.has(norm))) return []
-      const bare = keeps(tagKey(text.raw)) ? text.raw : withoutFiller(text.raw, language)
+      keeps ??= keepsFiller(input)
+      const bare = keeps(tagKey(text.raw)) ? text.raw : bareOf(text.raw, language).bare
       return bare === text.raw ? [] : [{ item, bare }]
     })
     if (!several) return notApplicable('No tag of several words.')

@@ -1,3 +1,4 @@
+import type { ReadPhrase } from '../../text/match'
 import { tagSupport as supportOf } from '../../tags/support'
 import { defineCheck, met, notApplicable, partly } from '../check'
 import { tagKey } from '../limits'
@@ -15,11 +16,15 @@ export const tagSupport = defineCheck({
   run: input => {
     const tags = input.draft.tags!
     const texts = [...input.at('title'), ...input.at('description'), ...input.at('spoken')].map(place => place.text)
-    const phrases = [input.lead, ...input.support].filter(phrase => phrase !== null)
-    const isSupported = tags.length ? supportOf(input.at('title')[0]?.text, texts, phrases, input.language) : null
-    if (!isSupported) return notApplicable('Tags and a text are needed to compare them.')
     const own = tagKey(input.context.ownName)
-    const stray = tags.map((_, i) => i).filter(i => !isSupported(tags[i]!) && tagKey(tags[i]!) !== own)
+    const strayFrom = (phrases: readonly ReadPhrase[]) => {
+      const isSupported = tags.length ? supportOf(input.at('title')[0]?.text, texts, phrases, input.language) : null
+      return isSupported && tags.flatMap((tag, i) => (isSupported(tag) || tagKey(tag) === own ? [] : [i]))
+    }
+    let stray = strayFrom([])
+    // The phrases are looked at only for what the texts leave open.
+    if (stray?.length !== 0) stray = strayFrom([input.lead, ...input.support].filter(phrase => phrase !== null))
+    if (!stray) return notApplicable('Tags and a text are needed to compare them.')
     if (!stray.length) return met('Every tag matches the text.')
     return partly(
       1 - stray.length / tags.length,

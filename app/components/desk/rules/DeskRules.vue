@@ -4,8 +4,12 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { RuleSet } from '../../../../core/draft/ruleset'
 import { readRuleSet, RuleSetFault, writeRuleSet } from '../../../../core/draft/ruleSetFile'
 import type { Score } from '../../../../core/draft/score'
+import type { EvidencePages } from '../../../../shared/evidence'
+import type { WeightProposal } from '../../../../core/evidence/weights'
+import { useEvidence } from '~/composables/evidence'
 import { counted } from '~/composables/figures'
 import { saveFile } from '~/composables/saveFile'
+import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 
@@ -47,6 +51,15 @@ watch(
 )
 const percentOf = (score: Score | null | undefined) =>
   score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %`
+
+const brief = useBrief()
+const pages = ref<EvidencePages>({ region: null })
+const { answer: evidence, job, problem: evidenceProblem, load: loadEvidence, work, stop } = useEvidence(shown, pages)
+function take(weights: readonly WeightProposal[]) {
+  const checks = { ...draft.value.checks }
+  for (const { id, after } of weights) checks[id] = { ...checks[id], weight: after }
+  draft.value = { ...draft.value, checks }
+}
 
 async function duplicate() {
   const { name, note, checks } = draft.value
@@ -154,12 +167,26 @@ onChange(async files => {
               >, {{ percentOf(scores.other) }} under “{{ items.ruleSetOf(other!).name }}”</template
             >.
           </p>
+          <DeskRulesEvidence
+            v-model="pages"
+            :answer="evidence"
+            :job="job"
+            :problem="evidenceProblem"
+            :region="brief.fields?.region || null"
+            :language="brief.fields?.language ?? 'en'"
+            :fixed="!saved"
+            @work="work"
+            @stop="stop"
+            @retry="loadEvidence"
+            @take="take"
+          />
           <DeskRulesChecks
             v-model="draft"
             :fixed="!saved"
             :score="scores?.own ?? null"
             :other="other === null ? null : items.ruleSetOf(other)"
             :other-score="scores?.other ?? null"
+            :evidence="evidence?.checks ?? []"
           />
         </div>
       </v-card-text>

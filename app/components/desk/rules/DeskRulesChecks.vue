@@ -4,6 +4,7 @@ import { CHECKS } from '../../../../core/draft/checks'
 import type { Question } from '../../../../core/draft/check'
 import type { RuleSet } from '../../../../core/draft/ruleset'
 import type { Score } from '../../../../core/draft/score'
+import type { CheckEvidence } from '../../../../core/evidence/evidence'
 import { settingProblem, type Setting } from '../../../../core/draft/settings'
 import { pointsText, STATE_NAMES } from '~/composables/points'
 import { useNotices } from '~/stores/notices'
@@ -17,7 +18,10 @@ const props = defineProps<{
   /** A second set, to compare with. */
   other: RuleSet | null
   otherScore: Score | null
+  /** What the pages kept say of each check; empty where nothing was worked out. */
+  evidence: readonly CheckEvidence[]
 }>()
+const evidenceOf = computed(() => new Map(props.evidence.map(each => [each.id, each])))
 const notices = useNotices()
 const NAMES: Record<Question, string> = { found: 'Found', chosen: 'Chosen', kept: 'Kept', sound: 'Sound' }
 const groups = computed(() =>
@@ -63,6 +67,7 @@ const choices = (setting: Setting) => (setting.kind === 'choice' ? Object.entrie
           <th v-if="other" scope="col" :title="other.name">Beside</th>
           <th scope="col">This text</th>
           <th v-if="other" scope="col" :title="other.name">Beside</th>
+          <th v-if="evidence.length" scope="col" class="evidence">On the pages kept</th>
         </tr>
       </thead>
       <tbody>
@@ -118,6 +123,9 @@ const choices = (setting: Setting) => (setting.kind === 'choice' ? Object.entrie
             {{ points(score, check.id) }}
           </td>
           <td v-if="other" class="figure muted">{{ points(otherScore, check.id) }}</td>
+          <td v-if="evidence.length">
+            <DeskRulesInterval v-if="evidenceOf.get(check.id)" :evidence="evidenceOf.get(check.id)!" />
+          </td>
         </tr>
       </tbody>
     </template>
@@ -146,6 +154,9 @@ td {
 .name {
   text-align: start;
   white-space: normal;
+}
+th.evidence {
+  text-align: start;
 }
 .settings {
   display: flex;
