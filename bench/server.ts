@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { call, startApp } from '../tests/e2e/startApp'
+import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { times, timing, type Timing } from './measure'
 
 const SEEDS = ['rear derailleur', 'bike chain', 'disc brake', 'bike tyre', 'bottom bracket']
@@ -120,18 +120,44 @@ export async function benchKept(): Promise<Timing[]> {
       state = (await call(app, `/api/jobs/${job.id}`)).json as typeof state
     }
     if (state.done !== size) throw new Error(`Assessed ${state.done} of ${size}.`)
+    const assessed = performance.now() - startedAt
+    const evidence = await benchEvidence(app, size)
     return [
       timing('10,000 result pages imported', '200,000 seats', filled, null),
-      timing(
-        '10,000 phrases assessed from kept pages, as a job',
-        '10,000 × 20 seats',
-        [performance.now() - startedAt],
-        60_000,
-        'most',
-      ),
+      timing('10,000 phrases assessed from kept pages, as a job', '10,000 × 20 seats', [assessed], 60_000, 'most'),
       timing('the list of briefs answered meanwhile', `${meanwhile.length} times`, meanwhile, 100, 'most'),
+      ...evidence,
     ]
   } finally {
     await app.close()
   }
+}
+
+/** Evidence over all pages kept: read for the first time, and with nothing new. */
+async function benchEvidence(app: RunningApp, size: number): Promise<Timing[]> {
+  async function workOut(): Promise<number> {
+    const startedAt = performance.now()
+    const { job } = (await call(app, '/api/evidence', { method: 'POST', body: { region: 'GB' } })).json as {
+      job: { id: string }
+    }
+    for (let state = 'running'; state === 'running';) {
+      await new Promise(wake => setTimeout(wake, 50))
+      state = ((await call(app, `/api/jobs/${job.id}`)).json as { state: string }).state
+    }
+    return performance.now() - startedAt
+  }
+  const first = await workOut()
+  const again = await workOut()
+  const { pages } = (await call(app, '/api/evidence?region=GB')).json as { pages: number }
+  if (pages < size) throw new Error(`Evidence from ${pages} of ${size} pages.`)
+  return [
+    timing(
+      'evidence for every check, pages read for it',
+      `${size.toLocaleString('en')} × 20 seats`,
+      [first],
+      20_000,
+      'most',
+    ),
+    timing('evidence again, no page being new', `${size.toLocaleString('en')} × 20 seats`, [again], null),
+  ]
 }

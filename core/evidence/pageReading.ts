@@ -1,3 +1,4 @@
+import type { CheckInput } from '../draft/check'
 import { NO_CONTEXT } from '../draft/context'
 import type { Draft } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
@@ -25,12 +26,31 @@ export type PageReading = Uint8Array
 interface KnownVideo {
   video: PageVideo
   reading: DraftReading
-  /** By check: what it says whatever the phrase; absent until tried, `null` where the phrase matters. */
-  always: (number | null | undefined)[]
+  /** What each check says whatever the phrase. */
+  always: Uint8Array
+  /** The checks to which the phrase matters; `null` until all were tried. */
+  open: readonly number[] | null
 }
 
-/** Videos held at a time: they recur on the pages of phrases that are near each other. */
-const HELD = 4000
+/** The same input, which tells when the phrase is looked at. */
+const watching = ({ lead, support, ...rest }: CheckInput, looked: () => void): CheckInput => ({
+  ...rest,
+  get lead() {
+    looked()
+    return lead
+  },
+  get support() {
+    looked()
+    return support
+  },
+})
+
+/** Videos recur on the pages of phrases that are near each other: so many characters of their texts are held. */
+const HELD = 5_000_000
+/** What a video takes beside its texts, as characters. */
+const EACH = 200
+const sizeOf = ({ title, description, tags }: PageVideo) =>
+  EACH + title.length + (description?.length ?? 0) + (tags?.reduce((sum, tag) => sum + tag.length, 0) ?? 0)
 
 /**
  * Reads what every check of a rule set says of the results of a page, for its phrase alone.
@@ -43,20 +63,39 @@ const HELD = 4000
 export function pageReader(ruleSet: RuleSet, profile: LimitProfile, language: string) {
   const checks = checksOf(ruleSet)
   let known = new Map<number, KnownVideo>()
+  let held = 0
 
   function knownOf(video: PageVideo): KnownVideo {
     let found = known.get(video.id)
     // A video that was seen with other words is read anew.
     if (!found || found.video.title !== video.title || found.video.description !== video.description) {
-      if (known.size >= HELD) known = new Map()
+      held += sizeOf(video)
+      if (held > HELD) {
+        known = new Map()
+        held = sizeOf(video)
+      }
       const draft: Draft = {
         title: video.title,
         ...(video.description === null ? {} : { description: video.description }),
         ...(video.tags === null ? {} : { tags: video.tags }),
       }
-      known.set(video.id, (found = { video, reading: draftReading(draft, profile, language), always: [] }))
+      known.set(
+        video.id,
+        (found = {
+          video,
+          reading: draftReading(draft, profile, language),
+          always: new Uint8Array(checks.length),
+          open: null,
+        }),
+      )
     }
     return found
+  }
+
+  function said(i: number, input: CheckInput): number {
+    const { check, settings } = checks[i]!
+    const { fraction } = tryCheck(check, settings, input).outcome
+    return fraction === null ? UNTOLD : fraction >= 0.9995 ? PASSES : FAILS
   }
 
   return {
@@ -64,24 +103,31 @@ export function pageReader(ruleSet: RuleSet, profile: LimitProfile, language: st
     read(phrase: string, videos: readonly PageVideo[]): PageReading {
       const outcomes = new Uint8Array(checks.length * videos.length)
       videos.forEach((video, seat) => {
-        const { reading, always } = knownOf(video)
+        const each = knownOf(video)
+        const input = inputFor(each.reading, { lead: phrase, support: [] }, profile, language, NO_CONTEXT)
+        const put = (check: number, said: number) => {
+          outcomes[check * videos.length + seat] = said
+        }
+        if (each.open) {
+          each.always.forEach((said, check) => {
+            put(check, said)
+          })
+          for (const check of each.open) put(check, said(check, input))
+          return
+        }
+        const open: number[] = []
         let looked = false
-        const input = inputFor(reading, { lead: phrase, support: [] }, profile, language, NO_CONTEXT)
-        const { lead, support } = input
-        const watched = Object.defineProperties(input, {
-          lead: { get: () => ((looked = true), lead) },
-          support: { get: () => ((looked = true), support) },
+        const watched = watching(input, () => {
+          looked = true
         })
-        checks.forEach(({ check, settings }, i) => {
-          let said = always[i]
-          if (said === undefined || said === null) {
-            looked = false
-            const { fraction } = tryCheck(check, settings, watched).outcome
-            said = fraction === null ? UNTOLD : fraction >= 0.9995 ? PASSES : FAILS
-            if (always[i] === undefined) always[i] = looked ? null : said
-          }
-          outcomes[i * videos.length + seat] = said
-        })
+        for (let check = 0; check < checks.length; check++) {
+          looked = false
+          const found = said(check, watched)
+          put(check, found)
+          if (looked) open.push(check)
+          else each.always[check] = found
+        }
+        each.open = open
       })
       return outcomes
     },

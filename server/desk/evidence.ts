@@ -68,11 +68,14 @@ export async function* evidenceSteps(
 ): AsyncGenerator<unknown> {
   const id = evidence.rules(keyOf(set, profile), now())
   const rules = { id, set: allOf(set), profile }
-  for (let after = 0; !signal.aborted;) {
-    const readings = await evidenceWork.readSome(rules, after, TOGETHER)
+  let next = evidenceWork.readSome(rules, 0, TOGETHER)
+  while (!signal.aborted) {
+    const readings = await next
     if (!readings.length) break
+    // The thread reads on while these are saved.
+    next = evidenceWork.readSome(rules, readings.at(-1)!.pageId, TOGETHER)
+    next.catch(() => undefined)
     evidence.saveReadings(id, readings)
-    after = readings.at(-1)!.pageId
     for (const { pageId } of readings) yield { pageId }
   }
   if (signal.aborted) return

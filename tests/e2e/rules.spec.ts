@@ -64,3 +64,35 @@ test('rules are read, copied, changed and shared; the text is scored under them,
   await page.reload()
   await expect(percent).not.toHaveText(/^9\d %$/u)
 })
+
+test('what the pages kept say of a check stands beside it, and its weights are taken into a set of one’s own', async ({
+  page,
+  app,
+}) => {
+  const id = await newBrief(app, { tray, title: 'How to index a rear derailleur', description: '', tags: [] })
+  await page.goto(`/desk?brief=${id}`)
+  await page.getByTestId('rules-open').click()
+  await page.getByTestId('evidence-work').click()
+  await expect(page.getByTestId('evidence-told')).toContainText(/\d+ pages in \d+ groups/u, { timeout: 40_000 })
+  // The simulated site ranks by how well a title holds the phrase; spoken words no page tells.
+  const row = (check: string) => page.getByTestId(`rule-${check}`)
+  await expect(row('title-lead').getByRole('img', { name: /stands higher with it/u })).toBeVisible()
+  await expect(row('lead-spoken').getByRole('img', { name: /not told by a page/u })).toBeVisible()
+  await page.getByTestId('evidence-weights').click()
+  await expect(page.getByTestId('evidence-proposal')).toContainText('Lead phrase in the title')
+  await expect(page.getByTestId('evidence-take')).toBeDisabled()
+  await page.getByTestId('rules-duplicate').click()
+  await expect(field(page, 'rules-name')).toHaveValue('Balanced (copy)')
+  // A copy has the same thresholds, and so the same readings: only the answer is made again.
+  const before = Number(await row('title-lead').locator('.weight').inputValue())
+  await page.getByTestId('evidence-take').click()
+  await expect.poll(async () => Number(await row('title-lead').locator('.weight').inputValue())).toBeGreaterThan(before)
+  await page.getByTestId('rules-save').click()
+  await expect(page.getByTestId('notice')).toContainText('saved')
+  // Narrowed to a subject, it says how much is left, and asks before it works anything out.
+  await page.getByTestId('evidence-about').fill('zzqx')
+  await page.getByTestId('evidence-about').press('Enter')
+  await page.getByTestId('evidence-work').click()
+  await expect(page.getByTestId('evidence-told')).toContainText('0 pages')
+  await expect(row('title-lead').getByRole('img', { name: /not told by a page/u })).toBeVisible()
+})

@@ -5,7 +5,7 @@ import { counted } from '~/composables/figures'
 
 /** Whether results that meet a check stand higher: drawn from so many ranks lower to as many higher, and said. */
 const props = defineProps<{ evidence: CheckEvidence }>()
-const REACH = 6
+const REACH = 5
 const WIDTH = 84
 const NAMES: Record<CheckEvidence['verdict'], string> = {
   higher: 'stands higher with it',

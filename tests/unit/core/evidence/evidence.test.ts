@@ -132,12 +132,6 @@ describe('what can be said', () => {
 })
 
 test('pages that share half of their videos are one family', () => {
-  const { family, count } = pageFamilies([
-    [1, 2, 3, 4],
-    [5, 6, 7, 8],
-    [3, 4, 9, 10],
-    [9, 10, 11, 12],
-    [],
-  ])
+  const { family, count } = pageFamilies([[1, 2, 3, 4], [5, 6, 7, 8], [3, 4, 9, 10], [9, 10, 11, 12], []])
   expect([[...family], count]).toEqual([[0, 1, 0, 2, 3], 4])
 })

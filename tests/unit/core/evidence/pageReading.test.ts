@@ -9,7 +9,8 @@ const VIDEOS: PageVideo[] = [
   {
     id: 1,
     title: 'How to index gears on any bike | 5 fixes',
-    description: 'How to index gears in ten minutes.\nhttps://wheelshed.example\n\n0:00 Start\n1:20 Cable\n3:00 Stops\n#gears',
+    description:
+      'How to index gears in ten minutes.\nhttps://wheelshed.example\n\n0:00 Start\n1:20 Cable\n3:00 Stops\n#gears',
     tags: ['how to index gears', 'bike gears', 'the bike'],
   },
   { id: 2, title: 'GEARS!!! you won’t believe it', description: '', tags: [] },
@@ -18,32 +19,35 @@ const VIDEOS: PageVideo[] = [
 ]
 const PHRASES = ['how to index gears', 'bike chain', 'gears', 'brake pads']
 
-test.each(RULE_SETS.map(set => [set.name, set] as const))('%s: a page is read as each text alone is scored', (_, set) => {
-  const reader = pageReader(set, DEFAULT_PROFILE, 'en')
-  // Twice: the second time most is known.
-  for (const phrase of [...PHRASES, ...PHRASES]) {
-    const reading = reader.read(phrase, VIDEOS)
-    VIDEOS.forEach((video, seat) => {
-      const { tried } = pointsOf(
-        {
-          title: video.title,
-          ...(video.description === null ? {} : { description: video.description }),
-          ...(video.tags === null ? {} : { tags: video.tags }),
-        },
-        { lead: phrase, support: [] },
-        set,
-        DEFAULT_PROFILE,
-        'en',
-      )
-      expect(reader.ids.map((id, i) => [id, reading[i * VIDEOS.length + seat]])).toEqual(
-        tried.map(({ check, outcome: { fraction } }) => [
-          check.id,
-          fraction === null ? UNTOLD : fraction >= 0.9995 ? PASSES : FAILS,
-        ]),
-      )
-    })
-  }
-})
+test.each(RULE_SETS.map(set => [set.name, set] as const))(
+  '%s: a page is read as each text alone is scored',
+  (_, set) => {
+    const reader = pageReader(set, DEFAULT_PROFILE, 'en')
+    // Twice: the second time most is known.
+    for (const phrase of [...PHRASES, ...PHRASES]) {
+      const reading = reader.read(phrase, VIDEOS)
+      VIDEOS.forEach((video, seat) => {
+        const { tried } = pointsOf(
+          {
+            title: video.title,
+            ...(video.description === null ? {} : { description: video.description }),
+            ...(video.tags === null ? {} : { tags: video.tags }),
+          },
+          { lead: phrase, support: [] },
+          set,
+          DEFAULT_PROFILE,
+          'en',
+        )
+        expect(reader.ids.map((id, i) => [id, reading[i * VIDEOS.length + seat]])).toEqual(
+          tried.map(({ check, outcome: { fraction } }) => [
+            check.id,
+            fraction === null ? UNTOLD : fraction >= 0.9995 ? PASSES : FAILS,
+          ]),
+        )
+      })
+    }
+  },
+)
 
 test('a video seen with other words is read anew', () => {
   const reader = pageReader(BALANCED, DEFAULT_PROFILE, 'en')

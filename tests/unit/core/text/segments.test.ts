@@ -3,7 +3,8 @@ import { spread } from '../../../../core/captions/spread'
 import { segments, signStart } from '../../../../core/text/segments'
 import { words } from '../../../../core/text/words'
 
-const parts = (text: string, granularity: 'word' | 'grapheme') => [...segments(text, granularity)].map(each => each.text)
+const parts = (text: string, granularity: 'word' | 'grapheme') =>
+  [...segments(text, granularity)].map(each => each.text)
 
 test('the parts of any text make up the text, each where it says it starts', () => {
   fc.assert(

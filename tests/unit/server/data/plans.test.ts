@@ -3,6 +3,7 @@ import { accessStore } from '../../../../server/data/accessKeys'
 import { askedStore } from '../../../../server/data/asked'
 import { attachedStore } from '../../../../server/data/attached'
 import { briefStore } from '../../../../server/data/briefs'
+import { evidenceStore } from '../../../../server/data/evidence'
 import { listStore } from '../../../../server/data/lists'
 import type { Db } from '../../../../server/data/open'
 import { phraseStore } from '../../../../server/data/phrases'
@@ -34,6 +35,7 @@ const GROWING = [
   'channel',
   'result_page',
   'seat',
+  'page_reading',
   'standing_page',
   'list_phrase',
   'phrase_list',
@@ -90,6 +92,7 @@ test('no statement of a store goes through all of a table that grows', () => {
     accessStore,
     askedStore,
     briefStore,
+    evidenceStore,
     placeStore,
     resultStore,
     retention,
