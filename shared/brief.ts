@@ -34,6 +34,19 @@ export interface BriefLine {
   ruleSet: string
 }
 
+/** The texts of a brief that are scored beside those of others. */
+export interface BriefTexts {
+  id: string
+  topic: string
+  title: string
+  description: string
+  tags: string[]
+  language: string
+  lead: string
+  support: string[]
+  revisions: Record<'title' | 'description' | 'tags', number>
+}
+
 /** A change to some fields, each stated against the revision it was made from. */
 export const briefPatchSchema = z.object({
   /** The window that edits: what two windows type is never folded into one entry of the history. */

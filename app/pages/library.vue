@@ -7,6 +7,7 @@ const route = useRoute()
 const address = useAddress()
 const TABS = [
   { tab: 'briefs', title: 'Briefs' },
+  { tab: 'texts', title: 'Many texts' },
   { tab: 'lists', title: 'Phrase lists' },
   { tab: 'sources', title: 'Sources' },
   { tab: 'places', title: 'Places' },
@@ -45,6 +46,7 @@ const show = (next: string) => address({ tab: next === 'briefs' ? undefined : ne
       >
     </div>
     <LibraryBriefs v-if="tab === 'briefs'" />
+    <LazyLibraryTexts v-else-if="tab === 'texts'" />
     <LazyLibraryLists v-else-if="tab === 'lists'" />
     <LazyLibrarySources v-else-if="tab === 'sources'" />
     <LazyLibraryPlaces v-else-if="tab === 'places'" />

@@ -65,7 +65,8 @@ const NEEDED: Record<Check['needs'][number], (input: CheckInput) => boolean> = {
   captions: input => input.draft.captions !== undefined,
 }
 
-function stateOf(fraction: number | null): CheckState {
+/** How a check stands by its fraction. */
+export function stateOf(fraction: number | null): CheckState {
   if (fraction === null) return 'n/a'
   return fraction >= 0.9995 ? 'met' : fraction > 0 ? 'partly' : 'missing'
 }
@@ -137,19 +138,34 @@ export function tryCheck(
   return { lacks, outcome: check.run(Object.assign(Object.create(input) as CheckInput, { settings })) }
 }
 
+interface CountedCheck {
+  check: Check
+  weight: number
+  settings: SettingValues<Record<string, Setting>>
+}
+/** A set scores many texts before it is changed; a changed one is another object. */
+const counted = new WeakMap<RuleSet['checks'], CountedCheck[]>()
+
 /** The checks of a rule set that count, each with its thresholds. */
-export const checksOf = (ruleSet: RuleSet) =>
-  CHECKS.flatMap(check => {
-    const rule = ruleSet.checks[check.id]
-    return rule && rule.weight > 0
-      ? [{ check, weight: rule.weight, settings: settingValues(check.settings, rule.settings) }]
-      : []
-  })
+export function checksOf({ checks }: RuleSet): readonly CountedCheck[] {
+  let found = counted.get(checks)
+  if (!found) {
+    found = CHECKS.flatMap(check => {
+      const rule = checks[check.id]
+      return rule && rule.weight > 0
+        ? [{ check, weight: rule.weight, settings: settingValues(check.settings, rule.settings) }]
+        : []
+    })
+    counted.set(checks, found)
+  }
+  return found
+}
 
 const tryChecks = (input: CheckInput, ruleSet: RuleSet): TriedCheck[] =>
   checksOf(ruleSet).map(({ check, weight, settings }) => ({ check, weight, ...tryCheck(check, settings, input) }))
 
-const pointsFor = ({ weight, outcome: { fraction } }: TriedCheck) => (fraction === null ? 0 : fraction * weight)
+/** Points a check brings. */
+export const pointsFor = ({ weight, outcome: { fraction } }: TriedCheck) => (fraction === null ? 0 : fraction * weight)
 
 function sumOf(tried: readonly TriedCheck[]): Points {
   let [points, outOf] = [0, 0]

@@ -8,6 +8,7 @@ const READING = new Set(
     '/api/chapters/cut',
     '/api/chapters/format',
     '/api/check',
+    '/api/check/many',
     '/api/copied',
     '/api/descriptions/compose',
     '/api/draft/chances',

@@ -17,7 +17,7 @@ import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { coverEverything } from '../../core/draft/cover'
 import { readDraft } from '../../core/draft/read'
-import { pointsOf, scoreDraft } from '../../core/draft/score'
+import { pointsFor, pointsOf, scoreDraft, stateOf } from '../../core/draft/score'
 import { misspeltPhrases } from '../../core/tags/misspell'
 import { suggestTags, type SuggestQuestion } from '../../core/tags/suggest'
 import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
@@ -31,6 +31,13 @@ export interface BriefToScore {
   context: DraftContext
   /** What its `ruleSet` names. */
   set: RuleSet
+}
+
+/** One of many texts. */
+export interface TextToScore {
+  draft: DraftTexts
+  phrases: DraftPhrases
+  language: string
 }
 
 /** What a function of a draft is asked beside it. */
@@ -92,6 +99,24 @@ const thread = {
   copied: (...question: Parameters<typeof copiedFrom>) => copiedFrom(...question),
   measure: (question: MeasureQuestion) => measureTitles(question),
   ideas: (question: IdeasQuestion) => titleIdeas(question),
+  /** The points of many texts, check by check, without fixes. */
+  many: (texts: TextToScore[], ruleSet: RuleSet, profile: LimitProfile) =>
+    Promise.all(
+      texts.map(async ({ draft, phrases, language }) => {
+        const { points, outOf, percent, tried } = pointsOf(await readDraft(draft), phrases, ruleSet, profile, language)
+        return {
+          points,
+          outOf,
+          percent,
+          checks: tried.map(each => ({
+            id: each.check.id,
+            state: stateOf(each.outcome.fraction),
+            points: pointsFor(each),
+            outOf: each.outcome.fraction === null ? 0 : each.weight,
+          })),
+        }
+      }),
+    ),
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
   percents: (list: BriefToScore[]): Promise<(number | null)[]> =>
     Promise.all(

@@ -21,7 +21,7 @@ export interface EvidenceWork {
 export function startEvidence(entry: string, file: string): EvidenceWork {
   const thread = restartingThread<EvidenceThread>('Reading result pages for evidence', entry, {
     workerData: { file },
-    resourceLimits: { maxOldGenerationSizeMb: 512, maxYoungGenerationSizeMb: 64 },
+    resourceLimits: { maxOldGenerationSizeMb: 512, maxYoungGenerationSizeMb: 16 },
   })
   return {
     unread: rules => thread.ask(remote => remote.unread(rules)),

@@ -30,6 +30,7 @@ export interface Scoring {
   copied: (...question: Parameters<typeof copiedFrom>) => Promise<CopiedStretch[]>
   measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
+  many: (...question: Parameters<ScoringThread['many']>) => ReturnType<ScoringThread['many']>
   /** Of each brief, in order; unknown for one that takes too long, however many are asked for. */
   percents: (list: BriefToScore[]) => Promise<(number | null)[]>
   close: () => Promise<void>
@@ -71,6 +72,7 @@ export function startScoring(entry: string, longest = LONGEST): Scoring {
     copied: (...question) => thread.ask(remote => remote.copied(...question), longest),
     measure: question => thread.ask(remote => remote.measure(question), longest),
     ideas: question => thread.ask(remote => remote.ideas(question), longest),
+    many: (...question) => thread.ask(remote => remote.many(...question), longest),
     async percents(list) {
       const found: (number | null)[] = []
       for (let from = 0; from < list.length; from += TOGETHER)

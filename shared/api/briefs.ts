@@ -8,6 +8,7 @@ import {
   newSeriesSchema,
   type Brief,
   type BriefLine,
+  type BriefTexts,
   type HistoryEntry,
   type PatchAnswer,
 } from '../brief'
@@ -18,6 +19,7 @@ import { ofWorkspace, unlessChanged } from './inputs'
 
 export const briefCalls = {
   'GET /api/briefs': call({ query: ofWorkspace, answer: type<{ briefs: BriefLine[] }>() }),
+  'GET /api/briefs/texts': call({ query: ofWorkspace, answer: type<{ briefs: BriefTexts[] }>() }),
   'POST /api/briefs': call({ body: newBriefSchema, answer: type<Brief>() }),
   'POST /api/briefs/series': call({ body: newSeriesSchema, answer: type<{ briefs: Brief[] }>() }),
   'GET /api/briefs/:id': call({ answer: type<Brief>() }),

@@ -7,6 +7,7 @@ import type { DraftContext } from '../../core/draft/context'
 import type { Cover } from '../../core/draft/cover'
 import type { HashtagSuggestion, TagSuggestion } from '../../core/tags/suggest'
 import { draftContextSchema, draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
+import { manyQuerySchema } from '../checkMany'
 import type { DraftChance } from '../draftChances'
 import { evidenceBodySchema, evidenceQuerySchema, type EvidenceAnswer } from '../evidence'
 import type { JobState } from '../jobs'
@@ -93,6 +94,8 @@ export const textCalls = {
     }),
     answer: type<Composed>(),
   }),
+  /** The body is lines of `manyLineSchema`, the answer lines of `ManyAnswer`. */
+  'POST /api/check/many': call({ query: manyQuerySchema, answer: type<string>() }),
   /** Works out in a job what the pages kept say of the checks. */
   'POST /api/evidence': call({ body: evidenceBodySchema, answer: type<{ job: JobState }>() }),
   'GET /api/evidence': call({ query: evidenceQuerySchema, answer: type<EvidenceAnswer>() }),

@@ -42,6 +42,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/chapters/cut',
     'POST /api/chapters/format',
     'POST /api/check',
+    'POST /api/check/many',
     'POST /api/copied',
     'POST /api/descriptions/compose',
     'POST /api/draft/chances',

@@ -1,0 +1,237 @@
+import * as Comlink from 'comlink'
+import { defineStore } from 'pinia'
+import { v4 as uuid } from 'uuid'
+import { computed, ref, shallowRef } from 'vue'
+import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import type { BriefTexts } from '../../shared/brief'
+import { api, messageOf } from '~/composables/api'
+import { counted } from '~/composables/figures'
+import type { LedTexts, ManyRules, TextChange, TextPoints, TextsWorker } from '~/workers/texts.worker'
+import { useNotices } from './notices'
+import { useWorkspace } from './workspace'
+import { useWorkspaceItems } from './workspaceItems'
+
+/** One of many texts, with its points once they are worked out. */
+export interface TextRow {
+  /** Its place in the list as it was read. */
+  at: number
+  texts: LedTexts
+  points: TextPoints | null
+  /** The brief it is, where it is one. */
+  brief: Pick<BriefTexts, 'id' | 'revisions'> | null
+  changed: boolean
+}
+
+/** A file larger than this is not read. */
+const MOST_BYTES = 50_000_000
+type Field = TextChange['field']
+type Texted = Exclude<Field, 'fileName'>
+
+/** Many texts beside each other: briefs, or videos of a file; scored under one set, mended together. */
+export const useManyTexts = defineStore('manyTexts', () => {
+  const notices = useNotices()
+  const workspace = useWorkspace()
+  const items = useWorkspaceItems()
+  const rows = shallowRef<TextRow[]>([])
+  const source = ref('')
+  const refused = shallowRef<{ line: number; reason: string }[]>([])
+  const problem = ref('')
+  const reading = ref(false)
+  const scored = ref(0)
+  const ruleSet = ref(items.ruleSets[0]!.id)
+  const language = computed(() => workspace.current?.language ?? 'en')
+  const running = computed(() => reading.value || scored.value < rows.value.length)
+
+  let worker: { remote: Comlink.Remote<TextsWorker>; end: () => void } | null = null
+  function remote() {
+    if (!worker) {
+      const started = new Worker(new URL('../workers/texts.worker.ts', import.meta.url), { type: 'module' })
+      worker = { remote: Comlink.wrap<TextsWorker>(started), end: () => started.terminate() }
+    }
+    return worker.remote
+  }
+  const rules = (): ManyRules => ({
+    ruleSet: JSON.parse(JSON.stringify(items.ruleSetOf(ruleSet.value))) as ManyRules['ruleSet'],
+    profile: DEFAULT_PROFILE,
+  })
+
+  /** The question that is being answered; an answer to an earlier one is dropped. */
+  let asked = 0
+  async function take(load: () => Promise<{ rows: TextRow[]; refused?: typeof refused.value }>, from: string) {
+    const mine = ++asked
+    reading.value = true
+    problem.value = ''
+    try {
+      const found = await load()
+      if (mine !== asked) return
+      rows.value = found.rows
+      refused.value = found.refused ?? []
+      source.value = from
+      reading.value = false
+      await score()
+    } catch (error) {
+      if (mine !== asked) return
+      problem.value = messageOf(error)
+    } finally {
+      if (mine === asked) reading.value = false
+    }
+  }
+
+  /** Scores the rows, or those of them that are named. */
+  async function score(which?: readonly number[]) {
+    const mine = ++asked
+    const wanted = which ?? rows.value.map(row => row.at)
+    if (!which) scored.value = 0
+    const texts = wanted.map(at => rows.value[at]!.texts)
+    await remote().score(
+      texts,
+      language.value,
+      rules(),
+      Comlink.proxy((from: number, points: TextPoints[]) => {
+        if (mine !== asked) return false
+        const next = [...rows.value]
+        points.forEach((each, i) => {
+          const at = wanted[from + i]!
+          next[at] = { ...next[at]!, points: each }
+        })
+        rows.value = next
+        if (!which) scored.value = from + points.length
+        return true
+      }),
+    )
+  }
+
+  const rowOf = (texts: LedTexts, at: number, brief: TextRow['brief'] = null): TextRow => ({
+    at,
+    texts,
+    points: null,
+    brief,
+    changed: false,
+  })
+
+  const loadBriefs = () =>
+    take(async () => {
+      const { briefs } = await api('GET /api/briefs/texts', { query: { workspace: workspace.id } })
+      return {
+        rows: briefs.map(({ id, topic, title, description, tags, language: spoken, lead, support, revisions }, at) =>
+          rowOf({ id, title: title || topic, description, tags, lead, support, language: spoken, guessed: false }, at, {
+            id,
+            revisions,
+          }),
+        ),
+      }
+    }, 'briefs')
+  const loadFile = (file: File) =>
+    take(async () => {
+      if (file.size > MOST_BYTES) throw new Error(`“${file.name}” is larger than 50 MB. Split it.`)
+      const read = await remote().read(new Uint8Array(await file.arrayBuffer()), language.value)
+      return { rows: read.texts.map((texts, at) => rowOf(texts, at)), refused: read.refused }
+    }, file.name)
+  const loadText = (text: string) =>
+    take(async () => {
+      const read = await remote().read(new TextEncoder().encode(text), language.value)
+      return { rows: read.texts.map((texts, at) => rowOf(texts, at)), refused: read.refused }
+    }, 'pasted text')
+
+  function put(at: number, changes: Partial<LedTexts>) {
+    const next = [...rows.value]
+    next[at] = { ...next[at]!, texts: { ...next[at]!.texts, ...changes }, changed: true }
+    rows.value = next
+  }
+
+  /** Writes a field of a row, and of its brief where it is one. @throws what the brief says against it. */
+  async function write(at: number, field: Texted, value: string | string[]) {
+    const { brief } = rows.value[at]!
+    if (brief) {
+      const { revisions } = await api('PATCH /api/briefs/:id', {
+        params: { id: brief.id },
+        body: { editId: uuid(), fields: { [field]: { revision: brief.revisions[field], value } } },
+      })
+      const next = [...rows.value]
+      next[at] = {
+        ...next[at]!,
+        brief: { ...brief, revisions: { ...brief.revisions, [field]: revisions[field] ?? brief.revisions[field] } },
+      }
+      rows.value = next
+    }
+    put(at, { [field]: value })
+  }
+
+  /** Takes changes proposed for many texts; what cannot be written is told and left as it is. */
+  async function apply(changes: readonly TextChange[]) {
+    const done: TextChange[] = []
+    const failed: string[] = []
+    for (const change of changes) {
+      if (change.field === 'fileName') continue
+      try {
+        await write(change.at, change.field, change.after)
+        done.push(change)
+      } catch (error) {
+        failed.push(`“${rows.value[change.at]!.texts.title}”: ${messageOf(error)}`)
+      }
+    }
+    await score(done.map(change => change.at))
+    const told = `${counted(done.length, 'text')} changed.`
+    if (failed.length) notices.show(`${told} Not changed: ${failed.slice(0, 3).join(' ')}`, { serious: true })
+    else
+      notices.show(told, {
+        undo: async () => {
+          for (const { at, field, before } of done) await write(at, field as Texted, before)
+          await score(done.map(change => change.at))
+        },
+      })
+  }
+
+  return {
+    rows,
+    source,
+    refused,
+    problem,
+    reading,
+    running,
+    scored,
+    ruleSet,
+    loadBriefs,
+    loadFile,
+    loadText,
+    score,
+    apply,
+    /** Ends the work; what is scored stays. */
+    stop() {
+      asked++
+      worker?.end()
+      worker = null
+      reading.value = false
+      scored.value = rows.value.length
+    },
+    /** What one check would change in some rows. */
+    async changes(which: readonly number[], check: string): Promise<TextChange[]> {
+      const found = await remote().changes(
+        which.map(at => rows.value[at]!.texts),
+        language.value,
+        rules(),
+        check,
+      )
+      return found.map(change => ({ ...change, at: which[change.at]! }))
+    },
+    async setLead(at: number, lead: string) {
+      put(at, { lead: lead.trim(), guessed: false })
+      await score([at])
+    },
+    /** Makes a brief of a row. @returns its id. */
+    async makeBrief(at: number): Promise<string> {
+      const { title, description, tags, lead, support, language: spoken } = rows.value[at]!.texts
+      const fields = {
+        topic: title.slice(0, 200),
+        title,
+        description: description ?? '',
+        tags: tags ?? [],
+        language: spoken || language.value,
+        ...(workspace.current?.region ? { region: workspace.current.region } : {}),
+        ruleSet: ruleSet.value,
+        tray: { lead: lead || null, support, setAside: [] },
+      }
+      return (await api('POST /api/briefs', { body: { id: uuid(), fields, workspace: workspace.id } })).id
+    },
+  }
+})

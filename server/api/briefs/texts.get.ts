@@ -1,0 +1,20 @@
+import { route } from '../../http/route'
+
+/** The texts of all briefs, each with the revisions to change it from. */
+export default route('GET /api/briefs/texts', (event, { briefs }, { query }) => ({
+  briefs: briefs.list(query.workspace).lines.map(({ id }) => {
+    const { fields, revisions } = briefs.get(id)!
+    const { topic, title, description, tags, tray, language } = fields
+    return {
+      id,
+      topic,
+      title,
+      description,
+      tags,
+      language,
+      lead: tray.lead ?? '',
+      support: tray.support,
+      revisions: { title: revisions.title, description: revisions.description, tags: revisions.tags },
+    }
+  }),
+}))
