@@ -14,6 +14,7 @@ const READING = new Set(
     '/api/draft/chances',
     '/api/draft/context',
     '/api/draft/cover',
+    '/api/draft/own',
     '/api/hashtags/suggest',
     '/api/tags/pack',
     '/api/tags/suggest',

@@ -4,6 +4,7 @@ import { languageInput, regionInput } from '../../core/text/inputs'
 import type { TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle } from '../../core/titles/measure'
 import type { DraftContext } from '../../core/draft/context'
+import type { OwnRival } from '../../core/draft/ownRivals'
 import type { Cover } from '../../core/draft/cover'
 import type { HashtagSuggestion, TagSuggestion } from '../../core/tags/suggest'
 import { draftContextSchema, draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
@@ -77,6 +78,18 @@ export const textCalls = {
       workspace: workspaceInput,
     }),
     answer: type<{ context: DraftContext }>(),
+  }),
+  'POST /api/draft/own': call({
+    body: z.object({
+      title: z.string().max(20_000).default(''),
+      phrases: draftPhrasesSchema,
+      region: regionInput,
+      language: languageInput,
+      workspace: workspaceInput,
+      /** The brief that is asked about. */
+      brief: z.uuid().optional(),
+    }),
+    answer: type<{ rivals: OwnRival[] }>(),
   }),
   'POST /api/descriptions/compose': call({
     body: z.object({

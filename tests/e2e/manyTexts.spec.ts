@@ -8,10 +8,7 @@ Something else,bike,v3,A text.
 ,x,v4,
 `
 
-test('texts of a file are scored, sorted, mended together and saved; what cannot be read is told', async ({
-  page,
-  app,
-}) => {
+test('texts of a file are scored, sorted, mended together and saved; what cannot be read is told', async ({ page }) => {
   await page.goto('/library?tab=texts')
   await expect(page.getByTestId('texts-told')).toContainText('from briefs')
   const open = async (name: string, text: string) => {

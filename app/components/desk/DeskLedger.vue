@@ -142,6 +142,7 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
           >
         </p>
       </section>
+      <DeskOwnRivals />
     </div>
   </section>
 </template>

@@ -48,6 +48,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/draft/chances',
     'POST /api/draft/context',
     'POST /api/draft/cover',
+    'POST /api/draft/own',
     'POST /api/hashtags/suggest',
     'POST /api/phrases/assess',
     'POST /api/phrases/clusters',
