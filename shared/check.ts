@@ -1,29 +1,9 @@
 import { z } from 'zod'
-import { UNITS } from '../core/text/count'
+import { limitProfileSchema } from '../core/draft/profileSchema'
 import { ruleSetSchema } from '../core/draft/ruleSetSchema'
 import { languageInput } from '../core/text/inputs'
 
-export { ruleSetSchema }
-
-const unit = z.enum(UNITS)
-const limit = z.number().int().min(0).max(1_000_000)
-
-export const limitProfileSchema = z.object({
-  format: z.literal(1, { error: 'This limit profile has an unknown format.' }),
-  id: z.string().max(100),
-  name: z.string().max(100),
-  title: z.object({ limit, unit, forbidden: z.array(z.string().min(1).max(8)) }),
-  description: z.object({ limit, unit, forbidden: z.array(z.string().min(1).max(8)), openingCodePoints: limit }),
-  tags: z.object({ limit, unit, spacedTagExtra: limit, separator: limit }),
-  hashtags: z.object({ shown: limit, ignoredPast: limit }),
-  chapters: z.object({ least: limit, leastSeconds: limit }),
-  playlist: z.object({ titleLimit: limit, titleUnit: unit, descriptionLimit: limit, descriptionUnit: unit }),
-  surfaces: z.object({
-    phone: z.number().positive(),
-    desktopList: z.number().positive(),
-    suggestion: z.number().positive(),
-  }),
-})
+export { limitProfileSchema, ruleSetSchema }
 
 /** The phrases a text is written for. */
 export const draftPhrasesSchema = z.object({

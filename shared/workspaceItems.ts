@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { blockSchema } from '../core/blocks/block'
 import { ownRuleSetSchema, ownRuleSetShape } from '../core/draft/ruleSetSchema'
+import { ownProfileSchema } from '../core/draft/profileSchema'
 import { tagListSchema } from '../core/tags/tagList'
 import type { WorkspaceKind, WorkspaceValue } from '../core/workspace/items'
 import { workspaceInput } from './api/inputs'
@@ -15,12 +16,14 @@ export type WorkspaceItem<Kind extends WorkspaceKind> = WorkspaceValue<Kind> & {
 export type SavedBlock = WorkspaceItem<'block'>
 export type SavedTagList = WorkspaceItem<'tagList'>
 export type SavedRuleSet = WorkspaceItem<'ruleSet'>
+export type SavedProfile = WorkspaceItem<'limitProfile'>
 
 /** An id of the client's own, so that a repeat makes no second; one that was deleted comes back. */
 const made = { id: z.uuid().optional(), workspace: workspaceInput }
 export const newBlockSchema = blockSchema.extend(made)
 export const newTagListSchema = tagListSchema.extend(made)
 export const newRuleSetSchema = ownRuleSetSchema.safeExtend(made)
+export const newProfileSchema = ownProfileSchema.extend(made)
 
 const revision = z.number({ error: 'State the revision it was changed from.' }).int().min(0)
 export const blockPatchSchema = z.object({
@@ -42,6 +45,8 @@ export const ruleSetPatchSchema = z.object({
   note: ownRuleSetShape.note.unwrap().optional(),
   checks: ownRuleSetShape.checks.optional(),
 })
+
+export const profilePatchSchema = ownProfileSchema.partial().extend({ revision })
 
 /** Where a block stands. */
 export interface BlockUse {

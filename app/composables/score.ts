@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } fr
 import type { Cover } from '../../core/draft/cover'
 import type { DraftContext } from '../../core/draft/context'
 import type { DraftTexts, Fix } from '../../core/draft/draft'
-import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
 import type { Score } from '../../core/draft/score'
@@ -12,10 +12,11 @@ import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.wo
 const configurationOf = (
   { tray, language }: BriefFields,
   ruleSet: RuleSet,
+  profile: LimitProfile,
   context: DraftContext,
 ): ScoreConfiguration => ({
   ruleSet: JSON.parse(JSON.stringify(ruleSet)) as RuleSet,
-  profile: DEFAULT_PROFILE,
+  profile: JSON.parse(JSON.stringify(profile)) as LimitProfile,
   phrases: { lead: tray.lead ?? '', support: [...tray.support] },
   language,
   context,
@@ -30,6 +31,7 @@ export function useScore(
   id: Ref<string | null>,
   fields: Ref<BriefFields | null>,
   ruleSet: Ref<RuleSet>,
+  profile: Ref<LimitProfile>,
   context: Ref<DraftContext>,
 ) {
   const worker = new Worker(new URL('../workers/score.worker.ts', import.meta.url), { type: 'module' })
@@ -58,7 +60,7 @@ export function useScore(
     const of = id.value
     try {
       const given = toRaw(fields.value)
-      const configuration = configurationOf(given, toRaw(ruleSet.value), toRaw(context.value))
+      const configuration = configurationOf(given, toRaw(ruleSet.value), toRaw(profile.value), toRaw(context.value))
       const key = JSON.stringify(configuration)
       if (key !== configured) {
         await remote.configure(configuration)
@@ -79,7 +81,7 @@ export function useScore(
     scored.value = null
   })
   watch(fields, () => void run(), { deep: true, immediate: true })
-  watch([context, ruleSet], () => void run())
+  watch([context, ruleSet, profile], () => void run())
   onBeforeUnmount(() => {
     gone = true
     worker.terminate()

@@ -20,6 +20,7 @@ export function useTagSuggestions(brief: Ref<Brief | null>) {
   /** Whether those held back are shown too. */
   const all = ref(false)
   const problem = ref('')
+  const limits = useLimits()
   const question = computed(() => {
     if (!brief.value) return null
     const { fields, workspaceId } = brief.value
@@ -30,6 +31,7 @@ export function useTagSuggestions(brief: Ref<Brief | null>) {
       region: fields.region,
       language: fields.language,
       workspace: workspaceId,
+      profile: limits.value.id,
     }
   })
   let asked = 0

@@ -24,6 +24,7 @@ const { scored, problem, gainOf, scoreOf, scoreUnder, cover } = useScore(
   computed(() => brief.brief?.id ?? null),
   fields,
   computed(() => items.ruleSetOf(fields.value?.ruleSet ?? '')),
+  useLimits(),
   context,
 )
 /** What lies beside the writing: what it earns, how it is seen, and what can be brought in. */

@@ -9,6 +9,7 @@ import type { BriefItem } from '../../shared/briefItems'
 import { api, messageOf } from '~/composables/api'
 import { useBrief } from './brief'
 import { useChanges } from './changes'
+import { useLimits } from '~/composables/limits'
 import { useNotices } from './notices'
 
 type Item = BriefItem<'candidate'>
@@ -38,11 +39,18 @@ export const useBench = defineStore('bench', () => {
   )
   const discarded = computed(() => inState('discarded'))
   /** What the phrases and the rules are asked with. */
+  const limits = useLimits()
   const question = computed(() => {
     const fields = brief.fields
     if (!fields) return null
     const { tray, region, language, ruleSet } = fields
-    return { phrases: { lead: tray.lead ?? '', support: [...tray.support] }, region, language, ruleSet }
+    return {
+      phrases: { lead: tray.lead ?? '', support: [...tray.support] },
+      region,
+      language,
+      ruleSet,
+      profile: limits.value.id,
+    }
   })
   const titles = computed(() => [
     ...new Set([title.value, ...shown.value.map(item => item.value.title), ...ideas.value.map(idea => idea.title)]),

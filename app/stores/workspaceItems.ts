@@ -4,8 +4,10 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Block } from '../../core/blocks/block'
 import type { TagList } from '../../core/tags/tagList'
 import { RULE_SETS, type RuleSet } from '../../core/draft/ruleset'
+import { DEFAULT_PROFILE, PROFILES, type LimitProfile } from '../../core/draft/limits'
+import type { OwnProfile } from '../../core/draft/profileSchema'
 import type { OwnRuleSet } from '../../core/draft/ruleSetSchema'
-import type { SavedBlock, SavedRuleSet, SavedTagList } from '../../shared/workspaceItems'
+import type { SavedBlock, SavedProfile, SavedRuleSet, SavedTagList } from '../../shared/workspaceItems'
 import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
@@ -24,6 +26,15 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
     ...RULE_SETS,
     ...ownRuleSets.value.map(({ id, name, note, checks }): RuleSet => ({ format: 1, id, name, note, checks })),
   ])
+  const ownProfiles = shallowRef<SavedProfile[]>([])
+  const profiles = computed<LimitProfile[]>(() => [
+    ...PROFILES,
+    ...ownProfiles.value.map(({ id, revision: _, createdAt: __, savedAt: ___, ...value }) => ({
+      format: 1 as const,
+      id,
+      ...value,
+    })),
+  ])
   const problem = ref('')
   const id = computed(() => workspace.id)
 
@@ -32,15 +43,17 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
     if (!of) return
     try {
       const query = { workspace: of }
-      const [{ blocks: found }, { tagLists: lists }, { ruleSets: sets }] = await Promise.all([
+      const [{ blocks: found }, { tagLists: lists }, { ruleSets: sets }, { profiles: limits }] = await Promise.all([
         api('GET /api/blocks', { query }),
         api('GET /api/tag-lists', { query }),
         api('GET /api/rule-sets', { query }),
+        api('GET /api/limit-profiles', { query }),
       ])
       if (of !== id.value) return
       blocks.value = found
       tagLists.value = lists
       ownRuleSets.value = sets
+      ownProfiles.value = limits
       problem.value = ''
     } catch (error) {
       problem.value = messageOf(error)
@@ -68,6 +81,10 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
     ownRuleSets,
     /** The set of an id; the first one for an id that none has. */
     ruleSetOf: (of: string): RuleSet => ruleSets.value.find(each => each.id === of) ?? RULE_SETS[0]!,
+    profiles,
+    ownProfiles,
+    /** The limits of an id; those of the video site for an id that none has. */
+    profileOf: (of: string): LimitProfile => profiles.value.find(each => each.id === of) ?? DEFAULT_PROFILE,
     problem,
     load,
     addBlock: (block: Block) =>
@@ -104,6 +121,25 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
         notices.show(`Rule set “${name}” deleted. Briefs under it are scored as “${RULE_SETS[0]!.name}”.`, {
           undo: async () => {
             await change(() => api('POST /api/rule-sets', { body: { id, name, note, checks, workspace: of } }))
+          },
+        })
+    },
+    async addProfile(limits: OwnProfile): Promise<string | null> {
+      const made = uuid()
+      return (await change(() =>
+        api('POST /api/limit-profiles', { body: { ...limits, id: made, workspace: id.value } }),
+      ))
+        ? made
+        : null
+    },
+    setProfile: ({ id, revision }: SavedProfile, limits: OwnProfile) =>
+      change(() => api('PATCH /api/limit-profiles/:id', { params: { id }, body: { revision, ...limits } })),
+    async removeProfile({ id, revision: _, createdAt: __, savedAt: ___, ...limits }: SavedProfile) {
+      const of = workspace.id
+      if (await change(() => api('DELETE /api/limit-profiles/:id', { params: { id } })))
+        notices.show(`Limits “${limits.name}” deleted. Briefs under them use those of the video site.`, {
+          undo: async () => {
+            await change(() => api('POST /api/limit-profiles', { body: { id, ...limits, workspace: of } }))
           },
         })
     },

@@ -6,6 +6,7 @@ import { description } from './fields/description'
 import { fileName } from './fields/fileName'
 import { language } from './fields/language'
 import { outline } from './fields/outline'
+import { profile } from './fields/profile'
 import { region } from './fields/region'
 import { ruleSet } from './fields/ruleSet'
 import { seconds } from './fields/seconds'
@@ -28,6 +29,7 @@ const FIELDS = {
   captions,
   seconds,
   ruleSet,
+  profile,
 }
 
 export type BriefField = keyof typeof FIELDS

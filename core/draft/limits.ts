@@ -1,3 +1,5 @@
+import townLibrary from './profiles/town-library.json' with { type: 'json' }
+import videoSite from './profiles/video-site.json' with { type: 'json' }
 import { count, type Unit } from '../text/count'
 import { trimSigns } from '../text/trim'
 import { PLAIN_PHRASE } from '../text/words'
@@ -7,6 +9,8 @@ export interface LimitProfile {
   format: 1
   id: string
   name: string
+  /** Which site they are of, or what they are for. */
+  note: string
   title: { limit: number; unit: Unit; forbidden: string[] }
   description: { limit: number; unit: Unit; forbidden: string[]; openingCodePoints: number }
   /** Tags' lengths in all, plus `spacedTagExtra` for each that holds a space, plus commas between. */
@@ -19,21 +23,13 @@ export interface LimitProfile {
 }
 
 /**
- * Sixty characters of running English measure 30.6 em in the shipped font; a phone shows about
- * sixty, a desktop list seventy, a column of suggestions forty-five.
+ * The usual limits of a video site. Sixty characters of running English measure 30.6 em in the shipped font; a phone
+ * shows about sixty, a desktop list seventy, a column of suggestions forty-five.
  */
-export const DEFAULT_PROFILE: LimitProfile = {
-  format: 1,
-  id: 'video-site',
-  name: 'Video site',
-  title: { limit: 100, unit: 'codePoints', forbidden: ['<', '>'] },
-  description: { limit: 5000, unit: 'bytes', forbidden: ['<', '>'], openingCodePoints: 160 },
-  tags: { limit: 500, unit: 'codePoints', spacedTagExtra: 2, separator: 1 },
-  hashtags: { shown: 3, ignoredPast: 60 },
-  chapters: { least: 3, leastSeconds: 10 },
-  playlist: { titleLimit: 150, titleUnit: 'codePoints', descriptionLimit: 5000, descriptionUnit: 'bytes' },
-  surfaces: { phone: 30.6, desktopList: 35.7, suggestion: 23 },
-}
+export const DEFAULT_PROFILE: LimitProfile = videoSite as LimitProfile
+
+/** The profiles that ship, the first being the one a new brief begins with. Each is a file of its own, to be read. */
+export const PROFILES: readonly LimitProfile[] = [DEFAULT_PROFILE, townLibrary as LimitProfile]
 
 /** What a tag costs by itself, without the comma before it. */
 export function tagCost(tag: string, profile: LimitProfile): number {

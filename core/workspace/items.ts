@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { blockSchema } from '../blocks/block'
+import { ownProfileSchema } from '../draft/profileSchema'
 import { ownRuleSetSchema } from '../draft/ruleSetSchema'
 import { tagListSchema } from '../tags/tagList'
 
@@ -8,6 +9,7 @@ export const WORKSPACE_KINDS = {
   block: { schema: blockSchema, format: 1, most: 200, copied: false },
   tagList: { schema: tagListSchema, format: 1, most: 200, copied: false },
   ruleSet: { schema: ownRuleSetSchema, format: 1, most: 50, copied: false },
+  limitProfile: { schema: ownProfileSchema, format: 1, most: 50, copied: false },
 } as const
 
 export type WorkspaceKind = keyof typeof WORKSPACE_KINDS

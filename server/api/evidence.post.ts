@@ -8,7 +8,7 @@ export default route('POST /api/evidence', async (event, runtime, { body }) => {
   const { ruleSet, profile, ...pages } = body
   const { jobs } = runtime
   const input = JSON.stringify(body)
-  const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(profile)]
+  const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(runtime, profile)]
   setResponseStatus(event, 202)
   const total = await evidenceTotal(runtime, set, limits)
   const running = jobs

@@ -116,7 +116,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
   const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
   const unscore = db.prepare(
     `UPDATE brief SET scored_at = NULL WHERE workspace_id = ? AND EXISTS
-      (SELECT 1 FROM brief_field f WHERE f.brief_id = brief.id AND f.field = 'ruleSet' AND f.value = ?)`,
+      (SELECT 1 FROM brief_field f WHERE f.brief_id = brief.id AND f.field IN ('ruleSet', 'profile') AND f.value = ?)`,
   )
   const editAnswer = db.prepare<[string], { brief_id: string; answer: string; digest: string | null }>(
     'SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?',
@@ -313,9 +313,9 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
         unscored,
       }
     },
-    /** What was worked out under a rule set of a workspace no longer holds: it changed. */
-    rescore: (workspace: string, ruleSet: string): void => {
-      unscore.run(workspace, JSON.stringify(ruleSet))
+    /** What was worked out under a rule set or limit profile of a workspace no longer holds: it changed. */
+    rescore: (workspace: string, rules: string): void => {
+      unscore.run(workspace, JSON.stringify(rules))
     },
     /** Keeps what was worked out for briefs as they stood at a change. */
     saveScores: relaxedTransaction(

@@ -2,7 +2,7 @@ import { median } from 'd3-array'
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import type { DraftPhrases, DraftTexts } from '../../core/draft/draft'
 import { hashtagFor, hashtagsOf } from '../../core/draft/hashtags'
-import { DEFAULT_PROFILE, tagKey } from '../../core/draft/limits'
+import { tagKey, type LimitProfile } from '../../core/draft/limits'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import { viewsPerDay } from '../../core/rivals/strength'
 import { suggestHashtags, type HashtagSuggestion, type TagFigures, type TagPools } from '../../core/tags/suggest'
@@ -23,6 +23,7 @@ export interface TagQuestion {
   region: string
   language: string
   workspace: string
+  profile: LimitProfile
 }
 
 type Stores = Pick<
@@ -82,7 +83,7 @@ export async function tagSuggestions(stores: Stores, question: TagQuestion) {
     draft,
     phrases: tray,
     language,
-    profile: DEFAULT_PROFILE,
+    profile: question.profile,
     pools,
     figures,
   })

@@ -1,4 +1,5 @@
-import { DEFAULT_PROFILE, type LimitProfile } from '../../core/draft/limits'
+import { PROFILES, type LimitProfile } from '../../core/draft/limits'
+import type { OwnProfile } from '../../core/draft/profileSchema'
 import { RULE_SETS, type RuleSet } from '../../core/draft/ruleset'
 import type { OwnRuleSet } from '../../core/draft/ruleSetSchema'
 import type { Runtime } from '../runtime'
@@ -25,13 +26,23 @@ export function ruleSetOf(runtime: Pick<Runtime, 'workspaceItems'>, given: strin
   return known
 }
 
+/** A limit profile by its id, shipped or of one's own; `null` for an unknown id. */
+export function knownProfile({ workspaceItems }: Pick<Runtime, 'workspaceItems'>, id: string): LimitProfile | null {
+  const shipped = PROFILES.find(profile => profile.id === id)
+  if (shipped) return shipped
+  const own = workspaceItems.get(id, 'limitProfile')
+  return own && { format: 1, id, ...(own.item.value as OwnProfile) }
+}
+
 /** A limit profile by id, or the one given whole. @throws Problem for an unknown id. */
-export function profileOf(given: string | LimitProfile): LimitProfile {
+export function profileOf(runtime: Pick<Runtime, 'workspaceItems'>, given: string | LimitProfile): LimitProfile {
   if (typeof given !== 'string') return given
-  if (given === DEFAULT_PROFILE.id) return DEFAULT_PROFILE
-  throw new Problem(
-    400,
-    'unknown-profile',
-    `There is no limit profile “${given.slice(0, 60)}”. Known is ${DEFAULT_PROFILE.id}.`,
-  )
+  const known = knownProfile(runtime, given)
+  if (!known)
+    throw new Problem(
+      400,
+      'unknown-profile',
+      `There is no limit profile “${given.slice(0, 60)}”. Known are ${PROFILES.map(profile => profile.id).join(', ')}, and your own by their ids.`,
+    )
+  return known
 }

@@ -9,7 +9,12 @@ import { Problem } from './problem'
 import { paramOf } from './route'
 import { workspaceOf } from './workspaceOf'
 
-const NAMES: Record<WorkspaceKind, string> = { block: 'block', tagList: 'tag list', ruleSet: 'rule set' }
+const NAMES: Record<WorkspaceKind, string> = {
+  block: 'block',
+  tagList: 'tag list',
+  ruleSet: 'rule set',
+  limitProfile: 'limit profile',
+}
 
 type Saved<Kind extends WorkspaceKind> = Item<Kind, WorkspaceValue<Kind>>
 

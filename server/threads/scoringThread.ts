@@ -9,7 +9,6 @@ import type { CutQuestion } from '../../core/chapters/cut'
 import { namedChapters } from '../../core/chapters/titles'
 import { copiedFrom } from '../../core/draft/copied'
 import { truthOf } from '../../core/draft/truth'
-import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import type { DraftContext } from '../../core/draft/context'
 import { fixed, type DraftPhrases, type DraftTexts } from '../../core/draft/draft'
 import { withHelpfulFixes } from '../../core/draft/helpful'
@@ -31,6 +30,8 @@ export interface BriefToScore {
   context: DraftContext
   /** What its `ruleSet` names. */
   set: RuleSet
+  /** What its `profile` names. */
+  profile: LimitProfile
 }
 
 /** One of many texts. */
@@ -120,7 +121,7 @@ const thread = {
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
   percents: (list: BriefToScore[]): Promise<(number | null)[]> =>
     Promise.all(
-      list.map(async ({ fields, context, set }) => {
+      list.map(async ({ fields, context, set, profile }) => {
         const { title, description, tags, tray, language } = fields
         if (!title.trim() && !description.trim() && !tags.length) return null
         return pointsOf(
@@ -128,7 +129,7 @@ const thread = {
           await readDraft(draftOf(fields)).catch(() => readDraft({ ...draftOf(fields), captions: undefined })),
           { lead: tray.lead ?? '', support: tray.support },
           set,
-          DEFAULT_PROFILE,
+          profile,
           language,
           context,
         ).percent

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { regionInput } from '../../core/text/inputs'
 import {
@@ -27,10 +28,13 @@ import {
   newBlockSchema,
   newRuleSetSchema,
   newTagListSchema,
+  newProfileSchema,
+  profilePatchSchema,
   ruleSetPatchSchema,
   tagListPatchSchema,
   type BlockUse,
   type SavedBlock,
+  type SavedProfile,
   type SavedRuleSet,
   type SavedTagList,
 } from '../workspaceItems'
@@ -87,6 +91,14 @@ export const libraryCalls = {
   'GET /api/rule-sets/:id': call({ answer: type<SavedRuleSet>() }),
   'PATCH /api/rule-sets/:id': call({ body: ruleSetPatchSchema, answer: type<SavedRuleSet>() }),
   'DELETE /api/rule-sets/:id': call({ answer: type<Done>() }),
+  'GET /api/limit-profiles': call({
+    query: ofWorkspace,
+    answer: type<{ shipped: LimitProfile[]; profiles: SavedProfile[] }>(),
+  }),
+  'POST /api/limit-profiles': call({ body: newProfileSchema, answer: type<SavedProfile>() }),
+  'GET /api/limit-profiles/:id': call({ answer: type<SavedProfile>() }),
+  'PATCH /api/limit-profiles/:id': call({ body: profilePatchSchema, answer: type<SavedProfile>() }),
+  'DELETE /api/limit-profiles/:id': call({ answer: type<Done>() }),
   'GET /api/filter-sets': call({ query: ofWorkspace, answer: type<{ sets: FilterSet[] }>() }),
   'POST /api/filter-sets': call({ body: filterSetSchema, answer: type<FilterSet>() }),
   'DELETE /api/filter-sets/:id': call({ answer: type<Done>() }),

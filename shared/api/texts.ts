@@ -7,7 +7,7 @@ import type { DraftContext } from '../../core/draft/context'
 import type { OwnRival } from '../../core/draft/ownRivals'
 import type { Cover } from '../../core/draft/cover'
 import type { HashtagSuggestion, TagSuggestion } from '../../core/tags/suggest'
-import { draftContextSchema, draftPhrasesSchema, draftSchema, ruleSetSchema } from '../check'
+import { draftContextSchema, draftPhrasesSchema, draftSchema, limitProfileSchema, ruleSetSchema } from '../check'
 import { manyQuerySchema } from '../checkMany'
 import type { DraftChance } from '../draftChances'
 import { evidenceBodySchema, evidenceQuerySchema, type EvidenceAnswer } from '../evidence'
@@ -16,11 +16,13 @@ import { call, type } from './call'
 import { workspaceInput } from './inputs'
 
 const givenLines = z.array(z.string().max(2000)).max(100).optional()
+const profileInput = z.union([z.string().max(100), limitProfileSchema]).default('video-site')
 const titleQuestion = z.object({
   phrases: draftPhrasesSchema,
   region: regionInput,
   language: languageInput,
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
+  profile: profileInput,
 })
 
 const suggestQuestion = z.object({
@@ -29,6 +31,7 @@ const suggestQuestion = z.object({
   region: regionInput,
   language: languageInput,
   workspace: workspaceInput,
+  profile: profileInput,
 })
 
 /** What is composed for a video's texts, and what they do. */
@@ -48,6 +51,7 @@ export const textCalls = {
       draft: draftSchema,
       phrases: draftPhrasesSchema,
       ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),
+      profile: profileInput,
       language: languageInput,
       context: draftContextSchema.optional(),
     }),
@@ -95,6 +99,7 @@ export const textCalls = {
     body: z.object({
       phrases: draftPhrasesSchema,
       language: languageInput,
+      profile: profileInput,
       benefits: givenLines,
       contact: givenLines,
       links: givenLines,

@@ -96,3 +96,37 @@ test('what the pages kept say of a check stands beside it, and its weights are t
   await expect(page.getByTestId('evidence-told')).toContainText('0 pages')
   await expect(row('title-lead').getByRole('img', { name: /not told by a page/u })).toBeVisible()
 })
+
+test('limits of another site are tried, copied and changed; the text is measured by them', async ({ page, app }) => {
+  const id = await newBrief(app, { tray, title: 'How to index a rear derailleur | 5 tips', description: '', tags: [] })
+  await page.goto(`/desk?brief=${id}`)
+  await expect(page.getByTestId('ruler')).toHaveAttribute('aria-label', /of 100 characters/u)
+  await page.getByTestId('rules-open').click()
+  const sets = page.getByTestId('limits-set')
+  await expect(sets).toHaveCount(2)
+  await sets.filter({ hasText: 'Town library' }).click()
+  const limits = page.getByTestId('limits')
+  await expect(limits.getByRole('textbox', { name: 'Title', exact: true })).toBeDisabled()
+  await page.getByTestId('limits-duplicate').click()
+  await expect(sets).toHaveCount(3)
+  const title = limits.getByRole('textbox', { name: 'Title', exact: true })
+  await title.fill('-4')
+  await title.press('Enter')
+  await expect(page.getByTestId('notice')).toContainText('A limit is 0 or more.')
+  await title.fill('33')
+  await title.press('Enter')
+  await page.getByTestId('limits-save').click()
+  await expect(page.getByTestId('notice')).toContainText('saved.')
+  await page.getByTestId('limits-use').click()
+  await page.getByTestId('rules-close').click()
+  await expect(page.getByTestId('ruler')).toHaveAttribute('aria-label', /of 33 characters/u)
+  // The bar is a sign that this site refuses.
+  await expect(page.getByTestId('check-title-signs')).toHaveAttribute('data-state', 'missing')
+  await saved(page)
+  const { profile } = await fieldsOf(app, id)
+  const told = await call(app, '/api/check', {
+    method: 'POST',
+    body: { draft: { title: 'No' }, phrases: { lead: '', support: [] }, profile },
+  })
+  expect(told.json.counts.title).toMatchObject({ limit: 33, unit: 'graphemes' })
+})

@@ -2,16 +2,17 @@
 import { computed } from 'vue'
 import { count } from '../../../core/text/count'
 import { cutAt } from '../../../core/text/width'
-import { DEFAULT_PROFILE as profile } from '../../../core/draft/limits'
 
 const props = defineProps<{ title: string }>()
-const { limit, unit } = profile.title
-const used = computed(() => count(props.title, unit))
-const scale = computed(() => Math.max(limit, used.value) * 1.02)
+const profile = useLimits()
+const limit = computed(() => profile.value.title.limit)
+const unit = computed(() => profile.value.title.unit)
+const used = computed(() => count(props.title, unit.value))
+const scale = computed(() => Math.max(limit.value, used.value) * 1.02)
 /** Where a phone cuts this title; for one that fits, where it would cut running text. */
 const cut = computed(() => {
-  const at = cutAt(props.title, profile.surfaces.phone)
-  return at < props.title.length ? count(props.title.slice(0, at), unit) : null
+  const at = cutAt(props.title, profile.value.surfaces.phone)
+  return at < props.title.length ? count(props.title.slice(0, at), unit.value) : null
 })
 const shown = computed(() => cut.value ?? Math.max(60, used.value))
 const x = (characters: number) => `${(100 * characters) / scale.value}%`

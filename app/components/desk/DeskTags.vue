@@ -3,14 +3,7 @@ import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import {
-  DEFAULT_PROFILE as profile,
-  repeatedTags,
-  splitTags,
-  tagCost,
-  tagsCost,
-  tidyTags,
-} from '../../../core/draft/limits'
+import { repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
 import { api } from '~/composables/api'
 import { copyText } from '~/composables/copyText'
 import { counted } from '~/composables/figures'
@@ -39,7 +32,8 @@ watchDebounced(
   },
   { debounce: 200 },
 )
-const used = computed(() => tagsCost(tags.value, profile))
+const profile = useLimits()
+const used = computed(() => tagsCost(tags.value, profile.value))
 const repeated = computed(() => new Set(repeatedTags(tags.value)))
 // Tags repeat, so that a row's key is its text and how often it stood there before.
 const items = computed({

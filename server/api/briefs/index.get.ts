@@ -1,5 +1,6 @@
+import { DEFAULT_PROFILE } from '../../../core/draft/limits'
 import { RULE_SETS } from '../../../core/draft/ruleset'
-import { knownRuleSet } from '../../http/scoring'
+import { knownProfile, knownRuleSet } from '../../http/scoring'
 import { draftContext } from '../../desk/draftContext'
 import { route } from '../../http/route'
 
@@ -11,6 +12,7 @@ export default route('GET /api/briefs', async (event, runtime, { query }) => {
     unscored.map(({ id, fields, workspaceId, seriesPlace }) => ({
       fields,
       set: knownRuleSet(runtime, fields.ruleSet) ?? RULE_SETS[0]!,
+      profile: knownProfile(runtime, fields.profile) ?? DEFAULT_PROFILE,
       context: draftContext(runtime, {
         lead: fields.tray.lead ?? '',
         title: fields.title,

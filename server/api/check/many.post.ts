@@ -14,7 +14,7 @@ const MOST = 100 * 1024 * 1024
 
 /** Scores many texts, a line each: NDJSON in, NDJSON out in the same order. */
 export default route('POST /api/check/many', async (event, runtime, { query }) => {
-  const [set, profile] = [ruleSetOf(runtime, query.ruleSet), profileOf(query.profile)]
+  const [set, profile] = [ruleSetOf(runtime, query.ruleSet), profileOf(runtime, query.profile)]
   const file = join(runtime.uploads, `upload-${uuid()}.tmp`)
   const forget = () => rm(file, { force: true })
   try {

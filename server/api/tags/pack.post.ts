@@ -2,7 +2,7 @@ import { packTags } from '../../../core/draft/tags'
 import { route } from '../../http/route'
 import { profileOf } from '../../http/scoring'
 
-export default route('POST /api/tags/pack', async (event, _runtime, { body }) => {
+export default route('POST /api/tags/pack', async (event, runtime, { body }) => {
   const { candidates, lead, profile, pinned } = body
-  return packTags(candidates, lead, profileOf(profile), pinned)
+  return packTags(candidates, lead, profileOf(runtime, profile), pinned)
 })

@@ -7,7 +7,6 @@ import { chapterFaults, mendedChapters, type ChapterFaultKind } from '../../../.
 import { CHAPTER_ENDINGS, CHAPTER_FORMATS, formatChapters, type ChapterFormat } from '../../../../core/chapters/formats'
 import { chaptersOf, withChapters, type ChapterMark } from '../../../../core/chapters/lines'
 import type { NamedChapter } from '../../../../core/chapters/titles'
-import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { underlines } from '../../../../core/draft/underlines'
 import { messageOf } from '~/composables/api'
 import { copyText } from '~/composables/copyText'
@@ -20,6 +19,7 @@ import { useTray } from '~/stores/tray'
 
 /** Chapters as a table bound to the description, and cut from what is spoken. */
 const brief = useBrief()
+const limits = useLimits()
 const spoken = useSpoken()
 const tray = useTray()
 const notices = useNotices()
@@ -49,7 +49,7 @@ async function cut(count?: number) {
       {
         language: fields.value.language,
         phrases: [...phrases.value],
-        minSeconds: DEFAULT_PROFILE.chapters.leastSeconds,
+        minSeconds: limits.value.chapters.leastSeconds,
         ...(count ? { count } : {}),
       },
     )
@@ -64,7 +64,7 @@ async function again(by: number) {
   const before = proposed.value!.length
   await cut(Math.max(1, before + by))
   if (by > 0 && proposed.value?.length === before)
-    notices.show(`No more chapters of at least ${DEFAULT_PROFILE.chapters.leastSeconds} seconds fit.`)
+    notices.show(`No more chapters of at least ${limits.value.chapters.leastSeconds} seconds fit.`)
 }
 const marks = computed<ChapterMark[]>(() =>
   proposed.value ? proposed.value.map(({ start, title }) => ({ seconds: start, title })) : written.value,
@@ -85,13 +85,13 @@ function take() {
   proposed.value = null
   change(next, `${counted(next.length, 'chapter')} put into the description.`)
 }
-const faults = computed(() => chapterFaults(marks.value, DEFAULT_PROFILE.chapters, duration.value ?? undefined))
+const faults = computed(() => chapterFaults(marks.value, limits.value.chapters, duration.value ?? undefined))
 function mend(kind: ChapterFaultKind) {
   change(
     mendedChapters(
       marks.value,
       kind,
-      DEFAULT_PROFILE.chapters,
+      limits.value.chapters,
       duration.value === null ? {} : { durationSeconds: duration.value },
     ),
     'Chapters mended.',

@@ -55,7 +55,9 @@ const order = computed(() => {
 })
 
 /** What is asked, but for the phrases and the wording. */
+const limits = useLimits()
 const question = computed(() => ({
+  profile: limits.value.id,
   language: fields.value.language,
   benefits: linesOf(benefits.value),
   links: linesOf(links.value),

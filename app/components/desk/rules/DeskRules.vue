@@ -53,6 +53,18 @@ const percentOf = (score: Score | null | undefined) =>
   score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %`
 
 const brief = useBrief()
+/** The limit profile that is looked at instead of a rule set. */
+const limits = ref<string | null>(null)
+const profile = computed({
+  get: () => items.profileOf(brief.fields?.profile ?? '').id,
+  set: (id: string) => {
+    brief.set('profile', id)
+  },
+})
+function turn(set: string) {
+  shown.value = set
+  limits.value = null
+}
 const pages = ref<EvidencePages>({ region: null })
 const { answer: evidence, job, problem: evidenceProblem, load: loadEvidence, work, stop } = useEvidence(shown, pages)
 function take(weights: readonly WeightProposal[]) {
@@ -115,10 +127,10 @@ onChange(async files => {
             v-for="set in items.ruleSets"
             :key="set.id"
             class="plain set"
-            :class="{ shown: set.id === shown }"
-            :aria-current="set.id === shown"
+            :class="{ shown: !limits && set.id === shown }"
+            :aria-current="!limits && set.id === shown"
             data-test="rules-set"
-            @click="shown = set.id"
+            @click="turn(set.id)"
           >
             {{ set.name }}<span v-if="set.id === chosen" class="small muted"> in use</span>
           </button>
@@ -126,8 +138,21 @@ onChange(async files => {
           <ul v-if="faults.length" role="alert" class="small faults" data-test="rules-faults">
             <li v-for="fault in faults.slice(0, 20)" :key="fault">{{ fault }}</li>
           </ul>
+          <h4 class="small muted">Limits</h4>
+          <button
+            v-for="each in items.profiles"
+            :key="each.id"
+            class="plain set"
+            :class="{ shown: limits === each.id }"
+            :aria-current="limits === each.id"
+            data-test="limits-set"
+            @click="limits = each.id"
+          >
+            {{ each.name }}<span v-if="each.id === profile" class="small muted"> in use</span>
+          </button>
         </nav>
-        <div class="rules">
+        <DeskRulesLimits v-if="limits" v-model:shown="limits" v-model="profile" />
+        <div v-else class="rules">
           <template v-if="saved">
             <v-text-field v-model="draft.name" label="Name" maxlength="100" hide-details data-test="rules-name" />
             <v-textarea v-model="draft.note" label="Whom it suits" rows="2" maxlength="2000" hide-details auto-grow />
@@ -192,9 +217,9 @@ onChange(async files => {
       </v-card-text>
       <v-card-actions>
         <v-spacer />
-        <v-btn v-if="saved && changed" @click="draft = copy(items.ruleSetOf(shown))">Discard changes</v-btn>
+        <v-btn v-if="saved && changed && !limits" @click="draft = copy(items.ruleSetOf(shown))">Discard changes</v-btn>
         <v-btn
-          v-if="saved"
+          v-if="saved && !limits"
           variant="flat"
           color="primary"
           :disabled="!changed || !draft.name.trim()"
@@ -251,6 +276,11 @@ nav {
 .other {
   max-width: 220px;
   min-width: 180px;
+}
+h4 {
+  padding: 10px 8px 0;
+  border-top: 1px solid var(--line);
+  margin-top: 6px;
 }
 h3 {
   font-size: 15px;

@@ -16,7 +16,7 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   if (input === null) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
   if (state.kind === 'evidence') {
     const { ruleSet, profile, ...pages } = evidenceBodySchema.parse(input)
-    const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(profile)]
+    const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(runtime, profile)]
     const total = await evidenceTotal(runtime, set, limits)
     return runtime.jobs.start(
       'evidence',

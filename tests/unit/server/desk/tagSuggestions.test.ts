@@ -1,3 +1,4 @@
+import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { suggestTags, type SuggestQuestion } from '../../../../core/tags/suggest'
 import { misspeltPhrases } from '../../../../core/tags/misspell'
 import { videoStore } from '../../../../server/data/videos'
@@ -12,6 +13,7 @@ const question = {
   phrases: { lead: 'bike chain', support: ['rear derailleur'] },
   region: 'GB',
   language: 'en',
+  profile: DEFAULT_PROFILE,
 }
 
 async function stores() {
