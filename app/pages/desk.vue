@@ -47,6 +47,7 @@ const SPOKEN_SIDES = [
   { side: 'phrases', title: 'Phrases' },
   { side: 'clean', title: 'Clean text' },
   { side: 'truth', title: 'Truth' },
+  { side: 'filming', title: 'Filming' },
 ] as const
 const route = useRoute()
 const address = useAddress()
@@ -171,6 +172,7 @@ function restore(field: BriefField, value: unknown) {
         <LazyDeskSpokenPhrases v-else-if="side === 'phrases'" :key="brief.brief!.id" />
         <LazyDeskSpokenClean v-else-if="side === 'clean'" :key="brief.brief!.id" />
         <LazyDeskSpokenTruth v-else-if="side === 'truth'" :key="brief.brief!.id" @show="showRange" />
+        <LazyDeskSpokenFilming v-else-if="side === 'filming'" :key="brief.brief!.id" />
         <LazyDeskTitleBench v-else-if="side === 'bench'" />
         <LazyDeskSeen v-else-if="side === 'seen'" :key="brief.brief!.id" />
         <LazyDeskTagsSide v-else-if="side === 'tags'" :key="brief.brief!.id" />

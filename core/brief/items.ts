@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { placedSchema } from '../blocks/block'
 import { candidateSchema } from './items/candidate'
+import { filmingNoteSchema } from './items/filmingNote'
 import { keptPromiseSchema } from './items/keptPromise'
 import { snapshotSchema } from './items/snapshot'
 
@@ -13,6 +14,7 @@ export const ITEM_KINDS = {
   snapshot: { schema: snapshotSchema, format: 1, most: 100, copied: false },
   placed: { schema: placedSchema, format: 1, most: 50, copied: true },
   kept: { schema: keptPromiseSchema, format: 1, most: 300, copied: true },
+  filming: { schema: filmingNoteSchema, format: 1, most: 300, copied: true },
 } as const
 
 export type ItemKind = keyof typeof ITEM_KINDS

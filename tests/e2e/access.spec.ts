@@ -62,6 +62,8 @@ const SCREENS = [
   ['desk?part=spoken&side=phrases', '[data-test=spoken-phrases]'],
   ['desk?part=spoken&side=clean', '[data-test=clean]'],
   ['desk?part=spoken&side=truth', '[data-test=truth]'],
+  ['desk?part=spoken&side=filming', '[data-test=filming]'],
+  ['library?tab=texts', '[data-test=texts-table]'],
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
   ['ranks', 'h1'],
