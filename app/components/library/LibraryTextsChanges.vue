@@ -33,8 +33,8 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
         <label v-for="change in changes.slice(0, DRAWN)" :key="change.at" class="change">
           <input type="checkbox" :checked="!left.includes(change.at)" @change="toggle(change.at)" />
           <span>
-            <strong>{{ rows[change.at]!.texts.title }}</strong
-            >{{ ' ' }}<span class="small muted">{{ change.label }}, +{{ pointsText(change.gain) }}</span>
+            <strong>{{ rows[change.at]!.texts.title }}</strong>{{ ' '
+            }}<span class="small muted">{{ change.label }}, +{{ pointsText(change.gain) }}</span>
             <DeskDifference :before="shown(change.before)" :after="shown(change.after)" class="small" />
           </span>
         </label>
