@@ -54,6 +54,39 @@ const SPANISH: DescriptionWords = {
   contact: ['Contacto:', 'Cómo encontrarnos:'],
   chapters: ['Capítulos:'],
 }
+const FRENCH: DescriptionWords = {
+  opening: ['{lead}\u202f: …', '{lead}. …', '{lead}, dans cette vidéo\u202f: …'],
+  benefits: ['Ce que vous allez voir\u202f:', 'Dans cette vidéo\u202f:', 'De quoi il s’agit\u202f:'],
+  sections: ['Ce qu’il faut', 'Pas à pas', 'Ce qui se passe souvent mal', 'Quand demander de l’aide'],
+  question: [
+    'Qu’est-ce qui vous a donné le plus de mal\u202f? Dites-le dans les commentaires.',
+    'Comment faites-vous\u202f? Écrivez-le dans les commentaires.',
+  ],
+  request: ['Abonnez-vous si vous en voulez d’autres.', 'Abonnez-vous pour ne pas manquer la prochaine.'],
+  links: ['Liens\u202f:', 'Pour aller plus loin\u202f:'],
+  contact: ['Contact\u202f:', 'Nous joindre\u202f:'],
+  chapters: ['Chapitres\u202f:'],
+}
+const PORTUGUESE: DescriptionWords = {
+  opening: ['{lead}: …', '{lead}. …', '{lead}, neste vídeo: …'],
+  benefits: ['O que vai ver:', 'Neste vídeo:', 'Do que se trata:'],
+  sections: ['O que é preciso', 'Passo a passo', 'O que costuma correr mal', 'Quando pedir ajuda'],
+  question: ['O que deu mais trabalho? Conte nos comentários.', 'Como é que faz? Escreva nos comentários.'],
+  request: ['Subscreva se quiser mais como este.', 'Subscreva e não perca o próximo.'],
+  links: ['Ligações:', 'Mais:'],
+  contact: ['Contacto:', 'Como falar connosco:'],
+  chapters: ['Capítulos:'],
+}
+const JAPANESE: DescriptionWords = {
+  opening: ['{lead}：…', '{lead}。…'],
+  benefits: ['この動画の内容：', 'わかること：'],
+  sections: ['必要なもの', '手順', 'よくある失敗', '相談したほうがよいとき'],
+  question: ['難しかったところをコメントで教えてください。', 'あなたのやり方をコメントで教えてください。'],
+  request: ['役に立ったらチャンネル登録をお願いします。'],
+  links: ['リンク：'],
+  contact: ['お問い合わせ：'],
+  chapters: ['目次：'],
+}
 /** No words: only what the person gave, and the phrases. */
 const NONE: DescriptionWords = {
   opening: ['{lead}: …'],
@@ -65,7 +98,14 @@ const NONE: DescriptionWords = {
   contact: [''],
   chapters: [''],
 }
-const WORDS: Record<string, DescriptionWords> = { en: ENGLISH, de: GERMAN, es: SPANISH }
+const WORDS: Record<string, DescriptionWords> = {
+  en: ENGLISH,
+  de: GERMAN,
+  es: SPANISH,
+  fr: FRENCH,
+  pt: PORTUGUESE,
+  ja: JAPANESE,
+}
 
 /** The sentences of a language; none of our own in one whose words are not known. */
 export const descriptionWords = (language: string): DescriptionWords => WORDS[primaryLanguage(language)] ?? NONE

@@ -7,6 +7,8 @@ const FORMATS: Record<string, string> = {
   de: 'test anleitung tipps ratgeber erklart vergleich kurs grundlagen checkliste vorstellung interview uberblick',
   es: 'resena tutorial consejos guia leccion explicado comparativa prueba curso repaso entrevista trucos',
   fr: 'test tutoriel tuto conseils guide lecon explique comparatif cours bases astuces',
+  pt: 'analise tutorial dicas guia aula licao explicado comparacao comparativo teste curso basico passo revisao entrevista truques',
+  ja: 'レビュー 解説 比較 講座 入門 検証 紹介 基本 コツ 方法 手順',
 }
 /** Words that give a reason to click: an outcome, a contrast, a mistake, a time, an audience; without accents. */
 const REASONS: Record<string, string> = {
@@ -14,6 +16,8 @@ const REASONS: Record<string, string> = {
   de: 'ohne nie niemals immer stopp vermeiden fehler geheimnis einfach schnell schneller gunstig kostenlos beste besten besser nur vor nach anfanger endlich wirklich niemand jeder lohnt richtig falsch sparen statt minuten minute sekunden stunde stunden zuhause',
   es: 'sin nunca siempre evita evitar error errores secreto facil simple rapido rapida barato gratis mejor mejores peor solo antes despues principiantes primera realmente nadie todos correcto bien mal ahorra minutos minuto segundos hora horas casa',
   fr: 'sans jamais toujours evitez eviter erreur erreurs secret facile simple rapide rapidement gratuit meilleur meilleure pire seulement avant apres debutants enfin vraiment personne tous bien mal minutes minute secondes heure heures maison',
+  pt: 'sem nunca sempre evite evitar erro erros segredo facil simples rapido rapida barato gratis melhor melhores pior so antes depois iniciantes finalmente realmente ninguem todos certo bem mal poupe minutos minuto segundos hora horas casa',
+  ja: '簡単 失敗 間違い 秘密 無料 最高 最悪 初心者 本当 正しい 節約 分 秒 時間 自宅 注意 必ず',
 }
 /** Words that promise more than a video can hold, without accents. */
 const PROMISES: Record<string, string> = {
@@ -21,6 +25,8 @@ const PROMISES: Record<string, string> = {
   de: 'garantiert garantie schockierend wahnsinn unglaublich wunder sofort ultimativ irre perfekt unmoglich',
   es: 'garantizado garantizada impactante increible milagro instantaneamente definitivo locura perfecto imposible',
   fr: 'garanti garantie choquant incroyable miracle instantanement ultime dingue parfait impossible',
+  pt: 'garantido garantida chocante incrivel milagre instantaneamente definitivo loucura perfeito impossivel',
+  ja: '絶対 衝撃 奇跡 一瞬 究極 完璧 不可能',
 }
 
 const setsOf = (lists: Record<string, string>) =>

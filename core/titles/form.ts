@@ -70,6 +70,40 @@ const SIGNS: Record<string, Signs> = {
     fault: /\b(?:no|suelt[oa]|rot[oa]|doblad[oa]|oxidad[oa]|pinchad[oa]|ruido|atascad[oa])\b/u,
     task: /^\S+(?:ar|er|ir)\b/u,
   },
+  fr: {
+    way: /^comment /u,
+    reason: /^pourquoi /u,
+    versus: /\b(?:vs|ou|différence|difference|comparatif)\b/u,
+    question: /^(?:quel|quelle|quels|quelles|quand|où|ou|qui|que|combien|est-ce|peut-on|faut-il) /u,
+    cost: /\b(?:prix|tarifs?|coût|cout)$|^(?:prix|tarifs?|coût|cout)\b/u,
+    choice: /\b(?:meilleure?s?|pas cher|acheter|choisir|occasion)\b/u,
+    place: /\b(?:près de chez moi|atelier|cours|stage)\b/u,
+    fault: /\b(?:pas|grince|saute|frotte|claque|bloqu[ée]e?|cassée?|tordue?|rouillée?|crevée?|bruit)\b/u,
+    task: /^\S+(?:er|ir|re)\b/u,
+  },
+  pt: {
+    way: /^como /u,
+    reason: /^por ?qu[eê] /u,
+    versus: /\b(?:vs|ou|diferença|diferenca|comparação|comparacao)\b/u,
+    question: /^(?:qual|quais|quando|onde|quem|quanto|o que|é|posso|devo) /u,
+    cost: /\b(?:preços?|precos?|custos?|valor)$|^(?:preços?|precos?|custos?)\b/u,
+    choice: /\b(?:melhor|melhores|barat[oa]s?|comprar|usad[oa]s?)\b/u,
+    place: /\b(?:perto de mim|oficina|curso|aulas)\b/u,
+    fault: /\b(?:não|nao|salta|range|solt[oa]|partid[oa]|tort[oa]|enferrujad[oa]|furad[oa]|barulho|pres[oa])\b/u,
+    task: /^\S+(?:ar|er|ir)\b/u,
+  },
+  // Without spaces between words, signs stand anywhere; a verb or what is done stands at the end.
+  ja: {
+    way: /(?:方法|やり方|仕方|方)$/u,
+    reason: /^なぜ|理由$/u,
+    versus: /違い|比較|どっち/u,
+    question: /とは|^(?:いつ|どこ|誰|何|いくら)|ですか$/u,
+    cost: /(?:料金|値段|費用|価格)$/u,
+    choice: /おすすめ|最高|安い|人気|選び/u,
+    place: /近く|教室|講座/u,
+    fault: /ない$|異音|音鳴り|故障|外れ|緩み|錆|パンク/u,
+    task: /(?:交換|調整|修理|掃除|整備|する|直す|作る)$/u,
+  },
 }
 
 /**

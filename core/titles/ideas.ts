@@ -89,6 +89,10 @@ function nounsOf(titles: readonly string[], language: string): Set<string> {
 const opened = (title: string, language: string) =>
   primaryLanguage(language) === 'es' && /^[^¿]*\?/u.test(title) ? `¿${title}` : title
 
+/** How a question ends: after a narrow space in French, with a sign of its own in Japanese. */
+const MARKS: Record<string, string> = { fr: '\u202f?', ja: '？' }
+const questionMark = (language: string) => MARKS[primaryLanguage(language)] ?? '?'
+
 const ASKED: readonly PhraseForm[] = ['question', 'reason']
 /** What ends a title: nothing follows it. */
 const ENDS: readonly PatternKind[] = ['series', 'brand', 'year']
@@ -112,9 +116,12 @@ function* candidates(
       .replace('{part}', '1')
       .replace('{brand}', brand ?? '')
   }
-  const start = (phrase: string) => titleStart(phrase, language, capitals).replace(/\?$/u, '')
+  const start = (phrase: string) => titleStart(phrase, language, capitals).replace(/\s?[?？]$/u, '')
   const whole = (phrase: string) =>
-    opened(`${start(phrase)}${ASKED.includes(formOf(phrase, language, places)) ? '?' : ''}`, language)
+    opened(
+      `${start(phrase)}${ASKED.includes(formOf(phrase, language, places)) ? questionMark(language) : ''}`,
+      language,
+    )
 
   yield { title: whole(phrases.lead), pattern: 'phrase' }
   if ((ruleSet.checks['title-is-lead']?.weight ?? 0) > 0) {

@@ -1,7 +1,10 @@
 import { primaryLanguage } from '../text/stems'
 import { FORMS, type PhraseForm } from './form'
 import { ENGLISH } from './patternsEnglish'
+import { FRENCH } from './patternsFrench'
 import { GERMAN } from './patternsGerman'
+import { JAPANESE } from './patternsJapanese'
+import { PORTUGUESE } from './patternsPortuguese'
 import { SPANISH } from './patternsSpanish'
 
 /** What a title adds to its phrase, by which ideas are told apart. */
@@ -48,7 +51,14 @@ export interface Pattern {
   tails: readonly string[]
 }
 
-const BY_LANGUAGE: Record<string, readonly Pattern[]> = { en: ENGLISH, de: GERMAN, es: SPANISH }
+const BY_LANGUAGE: Record<string, readonly Pattern[]> = {
+  en: ENGLISH,
+  de: GERMAN,
+  es: SPANISH,
+  fr: FRENCH,
+  pt: PORTUGUESE,
+  ja: JAPANESE,
+}
 
 /** The patterns of a language; those that need no words, in one whose words are not known. */
 export const patternsOf = (language: string): readonly Pattern[] =>

@@ -28,6 +28,7 @@ const BENEFIT: Record<string, string[]> = {
   de: ['du', 'dein', 'deine', 'ihr', 'lernen', 'lernst', 'ohne', 'wie', 'sparen', 'so'],
   fr: ['vous', 'votre', 'tu', 'ton', 'apprenez', 'sans', 'comment'],
   es: ['tu', 'tus', 'aprende', 'sin', 'como', 'consigue'],
+  pt: ['voce', 'seu', 'sua', 'aprenda', 'aprender', 'sem', 'como', 'ver'],
 }
 
 /** A line that is a link with little around it. */

@@ -9,6 +9,8 @@ const REQUESTS: Record<string, RegExp> = {
   en: /\b(subscribe|comment|tell (?:me|us)|let (?:me|us) know|leave a|write (?:me|us)|ask (?:me|us)|send (?:me|us)|share (?:this|it|your)|follow (?:me|us)|sign up|join (?:me|us))\b/giu,
   de: /\b(abonnier\w*|kommentier\w*|schreib\w* (?:mir|uns)|sag\w* (?:mir|uns)|teil\w*)\b/giu,
   fr: /\b(abonnez|abonne|commentez|commente|partagez|dites)\b/giu,
+  pt: /\b(subscrev\w*|inscrev\w*|coment[ae]\w*|partilh\w*|compartilh\w*|conte)\b/giu,
+  ja: /(登録|コメント|教えて|シェア|ご覧)/gu,
   es: /\b(suscr[ií]b\w*|comenta\w*|comparte\w*|cu[eé]nta\w*)\b/giu,
 }
 

@@ -174,7 +174,7 @@ describe('ideas', () => {
 })
 
 test('patterns begin with the sign that joins them, in every language', () => {
-  for (const language of ['en', 'de', 'es', 'sv'])
+  for (const language of ['en', 'de', 'es', 'pt', 'sv'])
     for (const { tails, forms } of patternsOf(language)) {
       expect(forms.length).toBeGreaterThan(0)
       for (const tail of tails) expect(tail).toMatch(/^(?:[:?,]? |\? )\S/u)

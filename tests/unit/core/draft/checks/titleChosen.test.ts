@@ -22,7 +22,9 @@ describe('title-format', () => {
     ['Kette wachsen: Anleitung', 'de', 'met'],
     ['Encerar la cadena: guía', 'es', 'met'],
     ['Chain wax', 'en', 'missing'],
-    ['チェーン', 'ja', 'n/a'],
+    ['チェーン', 'ja', 'missing'],
+    ['チェーン交換を解説', 'ja', 'met'],
+    ['Kedja', 'sv', 'n/a'],
   ])('%s (%s)', (title, language, state) => {
     expect(stateOf('title-format', title, { language })).toBe(state)
   })

@@ -1,0 +1,53 @@
+import type { Pattern } from './pattern'
+
+const DOING = ['way', 'task'] as const
+const ASKING = ['question', 'reason'] as const
+const NAMED = ['choice', 'versus', 'place', 'thing'] as const
+
+/** What Portuguese titles add to a phrase. */
+export const PORTUGUESE: readonly Pattern[] = [
+  { kind: 'number', forms: DOING, tails: [': {n} erros que dá para evitar', ' em {n} passos'] },
+  { kind: 'number', forms: DOING, tails: [': {n} dicas que ajudam', ': os {n} passos que contam'] },
+  { kind: 'question', forms: DOING, tails: [': o que é preciso?', ': por onde começar?'] },
+  { kind: 'outcome', forms: DOING, tails: [', passo a passo', ' e acertar à primeira', ' com confiança'] },
+  { kind: 'contrast', forms: DOING, tails: [': o que funciona e o que não funciona', ': rápido ou bem feito?'] },
+  { kind: 'time', forms: DOING, tails: [' em {minutes} minutos', ': a versão de {minutes} minutos'] },
+  { kind: 'audience', forms: DOING, tails: [' para iniciantes', ' para quem nunca o fez'] },
+  { kind: 'mistake', forms: DOING, tails: [': o erro mais comum', ': o que não se deve fazer'] },
+  { kind: 'year', forms: DOING, tails: [' ({year})', ' (guia {year})'] },
+  { kind: 'number', forms: ['fault'], tails: [': {n} causas e o que fazer', ': {n} coisas a verificar primeiro'] },
+  { kind: 'question', forms: ['fault'], tails: [': qual é a causa?', ': por onde começar?'] },
+  { kind: 'outcome', forms: ['fault'], tails: [': encontrar a causa e resolver', ': como resolver de vez'] },
+  { kind: 'contrast', forms: ['fault'], tails: [': o que ajuda e o que não ajuda'] },
+  { kind: 'time', forms: ['fault'], tails: [': encontrar a causa em {minutes} minutos'] },
+  { kind: 'audience', forms: ['fault'], tails: [': guia para iniciantes'] },
+  { kind: 'mistake', forms: ['fault'], tails: [': experimente isto primeiro', ': a causa que quase ninguém vê'] },
+  { kind: 'year', forms: ['fault'], tails: [' ({year})'] },
+  { kind: 'number', forms: ASKING, tails: ['? {n} pontos para decidir', '? {n} coisas a saber'] },
+  { kind: 'question', forms: ASKING, tails: ['? A resposta curta', '? Aqui está a resposta'] },
+  { kind: 'outcome', forms: ASKING, tails: ['? Uma resposta clara', '? E o que fazer'] },
+  { kind: 'contrast', forms: ASKING, tails: ['? O que se diz e o que é verdade'] },
+  { kind: 'time', forms: ASKING, tails: ['? Explicado em {minutes} minutos'] },
+  { kind: 'audience', forms: ASKING, tails: ['? Explicado para iniciantes'] },
+  { kind: 'mistake', forms: ASKING, tails: ['? O erro mais comum'] },
+  { kind: 'year', forms: ASKING, tails: ['? ({year})'] },
+  { kind: 'number', forms: ['cost'], tails: [': {n} coisas que mudam o preço', ': {n} formas de pagar menos'] },
+  { kind: 'question', forms: ['cost'], tails: [': qual é o preço justo?', ': vale a pena?'] },
+  { kind: 'outcome', forms: ['cost'], tails: [': o que recebe pelo seu dinheiro'] },
+  { kind: 'contrast', forms: ['cost'], tails: [': o que inclui e o que não inclui'] },
+  { kind: 'time', forms: ['cost'], tails: [': explicado em {minutes} minutos'] },
+  { kind: 'mistake', forms: ['cost'], tails: [': o erro que sai caro'] },
+  { kind: 'year', forms: ['cost'], tails: [' em {year}', ' ({year})'] },
+  { kind: 'number', forms: NAMED, tails: [': {n} coisas a saber', ': {n} perguntas com resposta'] },
+  { kind: 'question', forms: NAMED, tails: [': o que importa mesmo?', ': vale a pena?'] },
+  { kind: 'outcome', forms: NAMED, tails: [': explicação clara', ': o essencial'] },
+  { kind: 'contrast', forms: NAMED, tails: [': mitos e verdades', ': o que importa e o que não importa'] },
+  { kind: 'time', forms: NAMED, tails: [' em {minutes} minutos'] },
+  { kind: 'audience', forms: NAMED, tails: [' para iniciantes', ': guia para começar'] },
+  { kind: 'mistake', forms: NAMED, tails: [': o erro mais comum'] },
+  { kind: 'year', forms: NAMED, tails: [' ({year})', ' em {year}: o que mudou?'] },
+  { kind: 'series', forms: [...DOING, ...NAMED, 'fault', 'cost'], tails: [' | Parte {part}', ' (parte {part})'] },
+  { kind: 'series', forms: ASKING, tails: ['? (parte {part})'] },
+  { kind: 'brand', forms: [...DOING, ...NAMED, 'fault', 'cost'], tails: [' | {brand}'] },
+  { kind: 'brand', forms: ASKING, tails: ['? | {brand}'] },
+]
