@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import type { RuleSet } from '../../core/draft/ruleset'
 import type { BriefTexts } from '../../shared/brief'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
@@ -39,6 +40,8 @@ export const useManyTexts = defineStore('manyTexts', () => {
   const reading = ref(false)
   const scored = ref(0)
   const ruleSet = ref(items.ruleSets[0]!.id)
+  /** A second set, whose percent stands beside. */
+  const beside = ref<string | null>(null)
   const language = computed(() => workspace.current?.language ?? 'en')
   const running = computed(() => reading.value || scored.value < rows.value.length)
 
@@ -50,8 +53,9 @@ export const useManyTexts = defineStore('manyTexts', () => {
     }
     return worker.remote
   }
+  const setOf = (id: string) => JSON.parse(JSON.stringify(items.ruleSetOf(id))) as RuleSet
   const rules = (): ManyRules => ({
-    ruleSet: JSON.parse(JSON.stringify(items.ruleSetOf(ruleSet.value))) as ManyRules['ruleSet'],
+    ruleSet: setOf(ruleSet.value),
     profile: DEFAULT_PROFILE,
   })
 
@@ -87,6 +91,7 @@ export const useManyTexts = defineStore('manyTexts', () => {
       texts,
       language.value,
       rules(),
+      beside.value === null ? null : setOf(beside.value),
       Comlink.proxy((from: number, points: TextPoints[]) => {
         if (mine !== asked) return false
         const next = [...rows.value]
@@ -191,6 +196,7 @@ export const useManyTexts = defineStore('manyTexts', () => {
     running,
     scored,
     ruleSet,
+    beside,
     loadBriefs,
     loadFile,
     loadText,

@@ -23,6 +23,8 @@ export interface LedTexts extends VideoTexts {
 /** The points of a text; `left` what each check still lacks, absent where it lacks nothing. */
 export interface TextPoints extends Points {
   left: Record<string, number>
+  /** Percent under a second set; absent where none is compared. */
+  beside?: number | null
 }
 
 /** What one check would change in a text. */
@@ -64,6 +66,7 @@ const worker = {
     texts: LedTexts[],
     language: string,
     { ruleSet, profile }: ManyRules,
+    beside: RuleSet | null,
     take: (from: number, points: TextPoints[]) => boolean,
   ): Promise<void> {
     let from = 0
@@ -83,7 +86,15 @@ const worker = {
         const lacking = check.outcome.fraction === null ? 0 : check.weight - pointsFor(check)
         if (lacking > 0.05) left[check.check.id] = lacking
       }
-      some.push({ points, outOf, percent, left })
+      some.push({
+        points,
+        outOf,
+        percent,
+        left,
+        ...(beside && {
+          beside: pointsOf(draftOf(each), { lead, support }, beside, profile, each.language || language).percent,
+        }),
+      })
       if (performance.now() - told < TOLD_EVERY) continue
       if (!(await take(from, some))) return
       from += some.length

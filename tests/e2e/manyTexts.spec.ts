@@ -28,6 +28,11 @@ test('texts of a file are scored, sorted, mended together and saved; what cannot
   await row('Something else').getByRole('textbox').fill('bike')
   await row('Something else').getByRole('textbox').press('Enter')
   await expect(row('Something else')).toContainText('%')
+  // A second set stands beside the first.
+  await page.getByTestId('texts-beside').click()
+  await page.getByRole('option', { name: 'Exact line' }).click()
+  await expect(table.getByRole('columnheader', { name: 'Exact line' })).toBeVisible()
+  await expect(row('How to index gears').getByText('%')).toHaveCount(2)
   // The check that lacks most in all: here the lead as first tag, in one of them.
   await page.getByTestId('texts-check').click()
   await page.getByRole('option', { name: /^Lead phrase among the tags/u }).click()

@@ -47,6 +47,13 @@ const set = computed({
     void many.score()
   },
 })
+const beside = computed({
+  get: () => many.beside,
+  set(id: string | null) {
+    many.beside = id
+    void many.score()
+  },
+})
 /** The check that is looked at: how much it lacks, and what mends it. */
 const check = ref<string | null>(null)
 const titles = new Map(CHECKS.map(({ id, title }) => [id, title]))
@@ -148,6 +155,17 @@ const save = (format: 'csv' | 'json') => {
         data-test="texts-set"
       />
       <v-select
+        v-model="beside"
+        :items="items.ruleSets.filter(each => each.id !== many.ruleSet)"
+        item-title="name"
+        item-value="id"
+        label="Compare with"
+        clearable
+        hide-details
+        class="set"
+        data-test="texts-beside"
+      />
+      <v-select
         v-model="check"
         :items="choices"
         label="Lacks points for"
@@ -226,6 +244,7 @@ const save = (format: 'csv' | 'json') => {
       v-model="chosen"
       :rows="many.rows"
       :check="check"
+      :beside="many.beside === null ? null : items.ruleSetOf(many.beside).name"
       @lead="(at, lead) => many.setLead(at, lead)"
     />
     <LazyLibraryTextsChanges

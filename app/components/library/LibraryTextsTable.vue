@@ -6,7 +6,11 @@ import type { TextRow } from '~/stores/manyTexts'
 
 /** Texts with their points and what they lack most, or what one check lacks in each. */
 const chosen = defineModel<number[]>({ required: true })
-const props = defineProps<{ rows: readonly TextRow[]; check: string | null }>()
+const props = defineProps<{
+  rows: readonly TextRow[]
+  check: string | null
+  /** The name of a second set. */ beside: string | null
+}>()
 const emit = defineEmits<{ lead: [at: number, lead: string] }>()
 const titles = new Map(CHECKS.map(({ id, title }) => [id, title]))
 
@@ -28,6 +32,7 @@ const lines = computed(() =>
         title: row.texts.title,
         lead: row.texts.lead,
         percent: row.points?.percent ?? null,
+        beside: row.points?.beside ?? null,
         lacks: asked ? titles.get(asked[0])! : '',
         left: asked?.[1] ?? null,
       }
@@ -36,13 +41,16 @@ const lines = computed(() =>
 )
 /** Unknown stands last, whichever way it is sorted. */
 const compare = (a: number | null, b: number | null) => (a ?? 1e9) - (b ?? 1e9)
-const HEADERS = [
+const HEADERS = computed(() => [
   { key: 'title', title: 'Title' },
   { key: 'lead', title: 'Lead phrase', width: 210 },
-  { key: 'percent', title: 'Points won', align: 'end', width: 84, sort: compare },
+  { key: 'percent', title: 'Points won', align: 'end' as const, width: 84, sort: compare },
+  ...(props.beside === null
+    ? []
+    : [{ key: 'beside', title: props.beside, align: 'end' as const, width: 92, sort: compare }]),
   { key: 'lacks', title: 'Lacks most', width: 190 },
-  { key: 'left', title: 'Points', align: 'end', width: 78, sort: compare },
-] as const
+  { key: 'left', title: 'Points', align: 'end' as const, width: 78, sort: compare },
+])
 </script>
 
 <template>
@@ -86,6 +94,9 @@ const HEADERS = [
         :title="item.percent === null ? 'Unknown without a lead phrase' : `${item.percent.toFixed(2)} %`"
         >{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span
       ></template
+    >
+    <template #[`item.beside`]="{ item }"
+      ><span class="figure">{{ item.beside === null ? '–' : `${Math.floor(item.beside + 1e-9)} %` }}</span></template
     >
     <template #[`item.left`]="{ item }"
       ><span class="figure">{{ item.left === null ? '–' : pointsText(item.left) }}</span></template
