@@ -25,6 +25,10 @@ export interface TextRow {
 
 /** A file larger than this is not read. */
 const MOST_BYTES = 50_000_000
+/** Texts that go to the worker or come from it in one go. */
+const AT_ONCE = 200
+/** The table is drawn anew this often while they are scored, in milliseconds. */
+const TOLD_EVERY = 400
 type Field = TextChange['field']
 type Texted = Exclude<Field, 'fileName'>
 
@@ -59,6 +63,10 @@ export const useManyTexts = defineStore('manyTexts', () => {
     profile: DEFAULT_PROFILE,
   })
 
+  /** Rows are changed in their places; whoever shows them is told by a new list. */
+  const redraw = () => {
+    rows.value = [...rows.value]
+  }
   /** The question that is being answered; an answer to an earlier one is dropped. */
   let asked = 0
   async function take(load: () => Promise<{ rows: TextRow[]; refused?: typeof refused.value }>, from: string) {
@@ -86,24 +94,25 @@ export const useManyTexts = defineStore('manyTexts', () => {
     const mine = ++asked
     const wanted = which ?? rows.value.map(row => row.at)
     if (!which) scored.value = 0
-    const texts = wanted.map(at => rows.value[at]!.texts)
-    await remote().score(
-      texts,
-      language.value,
-      rules(),
-      beside.value === null ? null : setOf(beside.value),
-      Comlink.proxy((from: number, points: TextPoints[]) => {
-        if (mine !== asked) return false
-        const next = [...rows.value]
-        points.forEach((each, i) => {
-          const at = wanted[from + i]!
-          next[at] = { ...next[at]!, points: each }
-        })
-        rows.value = next
-        if (!which) scored.value = from + points.length
-        return true
-      }),
-    )
+    const question = [language.value, rules(), beside.value === null ? null : setOf(beside.value)] as const
+    // A longer table takes longer to draw.
+    const between = TOLD_EVERY + wanted.length / 10
+    let shown = performance.now()
+    for (let from = 0; from < wanted.length; from += AT_ONCE) {
+      const some = wanted.slice(from, from + AT_ONCE)
+      const points = await remote().score(
+        some.map(at => rows.value[at]!.texts),
+        ...question,
+      )
+      if (mine !== asked) return
+      some.forEach((at, i) => {
+        rows.value[at] = { ...rows.value[at]!, points: points[i]! }
+      })
+      if (!which) scored.value = from + some.length
+      if (performance.now() - shown < between && from + AT_ONCE < wanted.length) continue
+      redraw()
+      shown = performance.now()
+    }
   }
 
   const rowOf = (texts: LedTexts, at: number, brief: TextRow['brief'] = null): TextRow => ({
@@ -114,6 +123,15 @@ export const useManyTexts = defineStore('manyTexts', () => {
     changed: false,
   })
 
+  async function read(bytes: Uint8Array) {
+    const { count, refused: faults } = await remote().read(Comlink.transfer(bytes, [bytes.buffer]), language.value)
+    const found: TextRow[] = []
+    while (found.length < count) {
+      const some = await remote().part(found.length, found.length + AT_ONCE)
+      for (const texts of some) found.push(rowOf(texts, found.length))
+    }
+    return { rows: found, refused: faults }
+  }
   const loadBriefs = () =>
     take(async () => {
       const { briefs } = await api('GET /api/briefs/texts', { query: { workspace: workspace.id } })
@@ -129,19 +147,14 @@ export const useManyTexts = defineStore('manyTexts', () => {
   const loadFile = (file: File) =>
     take(async () => {
       if (file.size > MOST_BYTES) throw new Error(`“${file.name}” is larger than 50 MB. Split it.`)
-      const read = await remote().read(new Uint8Array(await file.arrayBuffer()), language.value)
-      return { rows: read.texts.map((texts, at) => rowOf(texts, at)), refused: read.refused }
+      return read(new Uint8Array(await file.arrayBuffer()))
     }, file.name)
-  const loadText = (text: string) =>
-    take(async () => {
-      const read = await remote().read(new TextEncoder().encode(text), language.value)
-      return { rows: read.texts.map((texts, at) => rowOf(texts, at)), refused: read.refused }
-    }, 'pasted text')
+  const loadText = (text: string) => take(() => read(new TextEncoder().encode(text)), 'pasted text')
 
   function put(at: number, changes: Partial<LedTexts>) {
-    const next = [...rows.value]
-    next[at] = { ...next[at]!, texts: { ...next[at]!.texts, ...changes }, changed: true }
-    rows.value = next
+    const row = rows.value[at]!
+    rows.value[at] = { ...row, texts: { ...row.texts, ...changes }, changed: true }
+    redraw()
   }
 
   /** Writes a field of a row, and of its brief where it is one. @throws what the brief says against it. */
@@ -152,12 +165,10 @@ export const useManyTexts = defineStore('manyTexts', () => {
         params: { id: brief.id },
         body: { editId: uuid(), fields: { [field]: { revision: brief.revisions[field], value } } },
       })
-      const next = [...rows.value]
-      next[at] = {
-        ...next[at]!,
+      rows.value[at] = {
+        ...rows.value[at]!,
         brief: { ...brief, revisions: { ...brief.revisions, [field]: revisions[field] ?? brief.revisions[field] } },
       }
-      rows.value = next
     }
     put(at, { [field]: value })
   }

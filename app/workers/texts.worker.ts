@@ -38,71 +38,51 @@ export interface TextChange {
   after: string | string[]
 }
 
-/** The window is told this often, in milliseconds: it draws its table anew each time. */
-const TOLD_EVERY = 400
-
 const draftOf = ({ title, description, tags }: VideoTexts) => ({
   title,
   ...(description === null ? {} : { description }),
   ...(tags === null ? {} : { tags }),
 })
 
+/** The texts read last, until they are asked for. */
+let held: LedTexts[] = []
+
 // Thousands of texts are read and weighed: none of it on the page's own thread.
 const worker = {
-  /** @throws Error that says what is wrong with the file. */
-  read(bytes: Uint8Array, language: string): Omit<ReadTexts, 'texts'> & { texts: LedTexts[] } {
+  /**
+   * Reads a file; its texts are then asked for part by part, so that the window goes on drawing.
+   * @throws Error that says what is wrong with the file.
+   */
+  read(bytes: Uint8Array, language: string): Pick<ReadTexts, 'refused'> & { count: number } {
     const { texts, refused } = readVideoTexts(decodeText(bytes, language).text)
-    return { texts: worker.led(texts, language), refused }
-  },
-  /** Texts with a lead phrase, guessed where none is told. */
-  led: (texts: VideoTexts[], language: string): LedTexts[] =>
-    texts.map(each =>
+    held = texts.map(each =>
       each.lead
         ? { ...each, guessed: false }
         : { ...each, lead: likelyLead(each, each.language || language), guessed: true },
-    ),
-  /** Scores texts in order; `take` is told of some at a time, and says whether to go on. */
-  async score(
-    texts: LedTexts[],
-    language: string,
-    { ruleSet, profile }: ManyRules,
-    beside: RuleSet | null,
-    take: (from: number, points: TextPoints[]) => boolean,
-  ): Promise<void> {
-    let from = 0
-    let some: TextPoints[] = []
-    let told = performance.now()
-    for (const each of texts) {
-      const { lead, support } = each
-      const { points, outOf, percent, tried } = pointsOf(
-        draftOf(each),
-        { lead, support },
-        ruleSet,
-        profile,
-        each.language || language,
-      )
+    )
+    return { count: held.length, refused }
+  },
+  /** Some of the texts read last. A lead phrase is guessed where none is told. */
+  part: (from: number, upTo: number): LedTexts[] => held.slice(from, upTo),
+  /** The points of some texts, in order. @param beside a second set whose percent is wanted too. */
+  score: (texts: LedTexts[], language: string, { ruleSet, profile }: ManyRules, beside: RuleSet | null): TextPoints[] =>
+    texts.map(each => {
+      const question = [draftOf(each), { lead: each.lead, support: each.support }] as const
+      const spoken = each.language || language
+      const { points, outOf, percent, tried } = pointsOf(...question, ruleSet, profile, spoken)
       const left: Record<string, number> = {}
       for (const check of tried) {
         const lacking = check.outcome.fraction === null ? 0 : check.weight - pointsFor(check)
         if (lacking > 0.05) left[check.check.id] = lacking
       }
-      some.push({
+      return {
         points,
         outOf,
         percent,
         left,
-        ...(beside && {
-          beside: pointsOf(draftOf(each), { lead, support }, beside, profile, each.language || language).percent,
-        }),
-      })
-      if (performance.now() - told < TOLD_EVERY) continue
-      if (!(await take(from, some))) return
-      from += some.length
-      some = []
-      told = performance.now()
-    }
-    if (some.length) await take(from, some)
-  },
+        ...(beside && { beside: pointsOf(...question, beside, profile, spoken).percent }),
+      }
+    }),
   /** What the best fix of one check changes in each text; texts it cannot help are left out. */
   changes: (texts: LedTexts[], language: string, { ruleSet, profile }: ManyRules, check: string): TextChange[] =>
     texts.flatMap((each, at): TextChange[] => {

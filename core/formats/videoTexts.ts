@@ -27,7 +27,7 @@ export interface ReadTexts {
 }
 
 /** Texts in one file at most. */
-export const MOST_TEXTS = 50_000
+export const MOST_TEXTS = 20_000
 
 const LEAD = ['lead', 'leadphrase', 'phrase', 'keyword', 'mainphrase']
 const SUPPORT = ['support', 'supportphrases', 'otherphrases', 'phrases']

@@ -104,6 +104,9 @@ async function makeBriefs() {
 }
 
 const known = computed(() => many.rows.filter(row => row.points?.percent != null))
+/** Scored, and without a percent all the same. */
+const unled = computed(() => many.rows.filter(row => row.points && row.points.percent === null).length)
+const unscored = computed(() => many.rows.filter(row => !row.points).length)
 const mean = computed(() =>
   known.value.length
     ? Math.round(known.value.reduce((sum, row) => sum + row.points!.percent!, 0) / known.value.length)
@@ -213,8 +216,8 @@ const save = (format: 'csv' | 'json') => {
       <template v-else-if="many.rows.length"
         >{{ counted(many.rows.length, 'text') }} from {{ many.source
         }}<template v-if="mean !== null">, {{ mean }} % on average</template
-        ><template v-if="known.length < many.rows.length"
-          >; no percent without a lead phrase: {{ counted(many.rows.length - known.length, 'text') }}</template
+        ><template v-if="unled">; no percent without a lead phrase: {{ counted(unled, 'text') }}</template
+        ><template v-if="unscored">; not scored: {{ counted(unscored, 'text') }}</template
         >.</template
       >
     </p>
