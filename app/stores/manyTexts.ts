@@ -91,7 +91,8 @@ export const useManyTexts = defineStore('manyTexts', () => {
 
   /** Scores the rows, or those of them that are named. */
   async function score(which?: readonly number[]) {
-    const mine = ++asked
+    // Some rows are scored beside all that wait for it; only a new list, or other rules, end what is under way.
+    const mine = which ? asked : ++asked
     const wanted = which ?? rows.value.map(row => row.at)
     if (!which) scored.value = 0
     const question = [language.value, rules(), beside.value === null ? null : setOf(beside.value)] as const
