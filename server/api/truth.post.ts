@@ -1,6 +1,6 @@
 import { route } from '../http/route'
 
-/** What the texts promise and nothing spoken bears out. */
+/** What the texts promise that is never spoken. */
 export default route('POST /api/truth', (event, { scoring }, { body: { draft, language } }) =>
   scoring.truth(draft, language),
 )

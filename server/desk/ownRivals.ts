@@ -15,7 +15,7 @@ export interface OwnQuestion {
   region: string
   language: string
   workspace: string
-  /** The brief that is asked about; it is no rival of itself. */
+  /** The brief that is asked about; it is left out. */
   brief?: string
 }
 

@@ -49,7 +49,7 @@ watch(
 async function setTarget(text: string) {
   const wanted = text.trim() === '' ? null : Number(text)
   if (wanted === target.value) return
-  // What is no number would be sent as none, and take the target away unasked.
+  // A text that is not a number would be saved as no target.
   if (Number.isNaN(wanted))
     return notices.show('Enter a number from 0 to 100, or nothing for no target.', { serious: true })
   try {

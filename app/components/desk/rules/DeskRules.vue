@@ -155,7 +155,7 @@ onChange(async files => {
         <div v-else class="rules">
           <template v-if="saved">
             <v-text-field v-model="draft.name" label="Name" maxlength="100" hide-details data-test="rules-name" />
-            <v-textarea v-model="draft.note" label="Whom it suits" rows="2" maxlength="2000" hide-details auto-grow />
+            <v-textarea v-model="draft.note" label="Who it is for" rows="2" maxlength="2000" hide-details auto-grow />
           </template>
           <template v-else>
             <h3>{{ draft.name }}</h3>

@@ -92,7 +92,7 @@ function paste(event: ClipboardEvent, about: FilmingKind) {
     <v-skeleton-loader v-else-if="!notes" type="list-item@4" />
     <template v-else>
       <p class="small muted" role="status">
-        {{ notes.length ? `${done} of ${notes.length} done.` : 'What to film, and what and whom you need for it.' }}
+        {{ notes.length ? `${done} of ${notes.length} done.` : 'List shots, tools, places and people.' }}
       </p>
       <section v-for="group in groups" :key="group.about">
         <h2>{{ NAMES[group.about] }}</h2>

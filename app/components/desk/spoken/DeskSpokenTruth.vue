@@ -14,7 +14,7 @@ import { useChanges } from '~/stores/changes'
 import { useNotices } from '~/stores/notices'
 import { useSpoken } from '~/stores/spoken'
 
-/** What the texts promise and nothing spoken bears out, and what stands in the texts of others. */
+/** Promises of the texts that are never spoken, and stretches copied from other videos. */
 const emit = defineEmits<{ show: [range: FieldRange] }>()
 const brief = useBrief()
 const spoken = useSpoken()
