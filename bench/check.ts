@@ -52,6 +52,7 @@ export function fullDraft() {
     searches: Object.fromEntries(tags.map((tag, i) => [tag, i * 10])),
     ownName: 'Marrowby Wheels',
     standing: ['Tools we use: https://wheelshed.example/tools', 'Write to us: shop@wheelshed.example'],
+    playlist: null,
     placed: [null, null],
   }
   return { draft: { title, description, tags }, phrases, context }

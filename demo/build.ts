@@ -1,6 +1,7 @@
 import { DAY } from '../core/time'
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { v7 as uuid } from 'uuid'
 import { askedStore } from '../server/data/asked'
 import { briefStore } from '../server/data/briefs'
 import { listStore } from '../server/data/lists'
@@ -12,6 +13,9 @@ import { assess } from '../server/demand/assess'
 import { lookUp } from '../server/demand/lookUp'
 import { PhraseIndex } from '../server/demand/phraseIndex'
 import { answerPhrases } from '../server/demand/rows'
+import { lookAtPlaylists } from '../server/desk/playlistLook'
+import { playlistPageStore } from '../server/data/playlistPages'
+import { workspaceItemStore } from '../server/data/workspaceItems'
 import { lookAtChannel } from '../server/rivals/channelLook'
 import { readHere } from '../server/rivals/pageReader'
 import { Behaviour } from '../server/services/standin/behaviour'
@@ -19,6 +23,7 @@ import { openStandin } from '../server/services/standin/standin'
 import { TOWNS } from '../server/services/standin/places'
 import { phrasesQuerySchema } from '../shared/phrases'
 import { BRIEFS, LISTS } from './briefs'
+import { PLAYLISTS } from './playlists'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
 
@@ -90,7 +95,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
   db.prepare(
     'INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)',
   ).run(WORKSPACE, 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now(), 'GB')
-  for (const fields of BRIEFS) briefs.create(fields)
+  const made = new Map(BRIEFS.map(fields => [fields.topic, briefs.create(fields).id]))
   for await (const row of assess(deps, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
   const lists = listStore(db, phrases)
   for (const { name, note, phrases: held } of LISTS) {
@@ -99,6 +104,22 @@ async function build(data: string, fresh: boolean): Promise<void> {
   }
   const problem = await lookAtChannel(deps, 'ch-marrowby', 'en')
   if (problem) throw new Error(problem)
+  const items = workspaceItemStore(db)
+  const playlistPages = playlistPageStore(db)
+  const own = deps.videos.ofChannel('ch-marrowby')
+  for (const { holds, about, ...value } of PLAYLISTS) {
+    const entries = [
+      ...holds.map(topic => ({ kind: 'brief' as const, id: made.get(topic)! })),
+      ...own
+        .filter(video => about.test(video.title))
+        .slice(0, 6)
+        .map(video => ({ kind: 'video' as const, id: video.code })),
+    ]
+    items.save(WORKSPACE, { id: uuid(), kind: 'playlist', revision: 0, value: { ...value, entries } })
+    const question = { phrase: value.lead, region: value.region ?? '', language: value.language }
+    const failed = await lookAtPlaylists({ ...deps, playlistPages }, question)
+    if (failed) throw new Error(failed)
+  }
   const place = db.prepare('INSERT INTO place (region, name, population, source) VALUES (?, ?, ?, ?)')
   for (const { name, population } of TOWNS) place.run('GB', name, population, 'demo')
   db.pragma('wal_checkpoint(TRUNCATE)')

@@ -3,6 +3,7 @@ import { join, resolve } from 'node:path'
 import type { Kind } from '../shared/changes'
 import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
+import { briefTrayStore, type BriefTrayStore } from './data/briefTrays'
 import { briefItemStore, type BriefItemStore } from './data/briefItems'
 import { evidenceStore, type EvidenceStore } from './data/evidence'
 import { briefStore, type BriefStore } from './data/briefs'
@@ -10,6 +11,7 @@ import { migrationsOf, openUserFile, type Db } from './data/open'
 import { phraseStore, type PhraseStore } from './data/phrases'
 import { resultStore, type ResultStore } from './data/results'
 import { listStore, type ListStore } from './data/lists'
+import { playlistPageStore, type PlaylistPageStore } from './data/playlistPages'
 import { placeStore, type PlaceStore } from './data/places'
 import { sourceStore, type SourceStore } from './data/sources'
 import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
@@ -38,6 +40,7 @@ export interface Runtime {
   db: Db
   briefs: BriefStore
   briefItems: BriefItemStore
+  briefTrays: BriefTrayStore
   access: AccessStore
   phrases: PhraseStore
   results: ResultStore
@@ -47,6 +50,7 @@ export interface Runtime {
   rivalSets: RivalSetStore
   lists: ListStore
   places: PlaceStore
+  playlistPages: PlaylistPageStore
   sources: SourceStore
   /** The index of phrases, in a thread of its own. */
   search: PhraseSearch
@@ -158,6 +162,7 @@ async function opened(): Promise<Runtime> {
       db,
       briefs: briefStore(db, Date.now, briefItems),
       briefItems,
+      briefTrays: briefTrayStore(db),
       access: accessStore(db),
       phrases,
       results: resultStore(db, changed('pages')),
@@ -167,6 +172,7 @@ async function opened(): Promise<Runtime> {
       rivalSets: rivalSetStore(db),
       lists: listStore(db, phrases),
       places: placeStore(db),
+      playlistPages: playlistPageStore(db),
       sources: sourceStore(db, changed('phrases')),
       search,
       reader: startReading(join(workers, 'reading.mjs')),

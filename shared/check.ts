@@ -30,6 +30,10 @@ export const draftContextSchema = z.object({
     .max(100)
     .default([]),
   searches: z.record(z.string().max(2000), z.number().min(0)).default({}),
+  playlist: z
+    .object({ title: z.string().max(1000), description: z.string().max(20_000).default('') })
+    .nullable()
+    .default(null),
   ownName: z.string().max(300).default(''),
   standing: z.array(z.string().max(20_000)).max(200).default([]),
   placed: z.array(z.string().max(20_000).nullable()).max(200).default([]),

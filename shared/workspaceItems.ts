@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { blockSchema } from '../core/blocks/block'
 import { ownRuleSetSchema, ownRuleSetShape } from '../core/draft/ruleSetSchema'
 import { ownProfileSchema } from '../core/draft/profileSchema'
+import { playlistSchema, playlistShape } from '../core/playlist/playlist'
 import { tagListSchema } from '../core/tags/tagList'
 import type { WorkspaceKind, WorkspaceValue } from '../core/workspace/items'
 import { workspaceInput } from './api/inputs'
@@ -17,12 +18,14 @@ export type SavedBlock = WorkspaceItem<'block'>
 export type SavedTagList = WorkspaceItem<'tagList'>
 export type SavedRuleSet = WorkspaceItem<'ruleSet'>
 export type SavedProfile = WorkspaceItem<'limitProfile'>
+export type SavedPlaylist = WorkspaceItem<'playlist'>
 
 /** An id of the client's own, so that a repeat makes no second; one that was deleted comes back. */
 const made = { id: z.uuid().optional(), workspace: workspaceInput }
 export const newBlockSchema = blockSchema.extend(made)
 export const newTagListSchema = tagListSchema.extend(made)
 export const newRuleSetSchema = ownRuleSetSchema.safeExtend(made)
+export const newPlaylistSchema = playlistSchema.extend(made)
 export const newProfileSchema = ownProfileSchema.extend(made)
 
 const revision = z.number({ error: 'State the revision it was changed from.' }).int().min(0)
@@ -47,6 +50,11 @@ export const ruleSetPatchSchema = z.object({
 })
 
 export const profilePatchSchema = ownProfileSchema.partial().extend({ revision })
+
+export const playlistPatchSchema = z
+  .object({ revision, ...playlistShape })
+  .partial()
+  .required({ revision: true })
 
 /** Where a block stands. */
 export interface BlockUse {

@@ -1,39 +1,31 @@
 import * as Comlink from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
 import type { Cover } from '../../core/draft/cover'
-import type { DraftContext } from '../../core/draft/context'
 import type { DraftTexts, Fix } from '../../core/draft/draft'
-import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
-import { draftOf, type BriefFields } from '../../core/brief/brief'
 import type { Score } from '../../core/draft/score'
 import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
 
-const configurationOf = (
-  { tray, language }: BriefFields,
-  ruleSet: RuleSet,
-  profile: LimitProfile,
-  context: DraftContext,
-): ScoreConfiguration => ({
-  ruleSet: JSON.parse(JSON.stringify(ruleSet)) as RuleSet,
-  profile: JSON.parse(JSON.stringify(profile)) as LimitProfile,
-  phrases: { lead: tray.lead ?? '', support: [...tray.support] },
-  language,
-  context,
-})
+/** A text, and what it is scored by. */
+export interface ScoreQuestion extends ScoreConfiguration {
+  draft: DraftTexts
+}
+
+/** Plain values, as a worker can be sent them. */
+const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value
+/** The same for a text, whose captions may be long: only its lists are copied. */
+const plainDraft = (draft: DraftTexts): DraftTexts =>
+  Object.fromEntries(
+    Object.entries(toRaw(draft)).map(([field, value]) => [field, Object(value) === value ? plain(value) : value]),
+  )
 
 /**
- * The score of the open brief's text, worked out in a web worker. At most one question is under
+ * The score of a text, worked out in a web worker. At most one question is under
  * way; what was typed meanwhile is asked in the next frame. Answers carry the revision they were asked
- * for: one of another brief, or older than what is shown, is dropped.
+ * for: one of another text, or older than what is shown, is dropped.
  */
-export function useScore(
-  id: Ref<string | null>,
-  fields: Ref<BriefFields | null>,
-  ruleSet: Ref<RuleSet>,
-  profile: Ref<LimitProfile>,
-  context: Ref<DraftContext>,
-) {
+export function useScore(id: Ref<string | null>, question: () => ScoreQuestion | null) {
+  const asking = computed(question)
   const worker = new Worker(new URL('../workers/score.worker.ts', import.meta.url), { type: 'module' })
   const remote = Comlink.wrap<ScoreWorker>(worker)
   const scored = shallowRef<Scored | null>(null)
@@ -51,7 +43,7 @@ export function useScore(
   let configured = ''
 
   async function run() {
-    if (busy || !fields.value) {
+    if (busy || !asking.value) {
       due = true
       return
     }
@@ -59,14 +51,14 @@ export function useScore(
     due = false
     const of = id.value
     try {
-      const given = toRaw(fields.value)
-      const configuration = configurationOf(given, toRaw(ruleSet.value), toRaw(profile.value), toRaw(context.value))
+      const { draft, context, ...rules } = asking.value
+      const configuration = { ...plain(rules), context: toRaw(context) }
       const key = JSON.stringify(configuration)
       if (key !== configured) {
         await remote.configure(configuration)
         configured = key
       }
-      const got = await remote.score({ rev: ++rev, draft: draftOf(given) })
+      const got = await remote.score({ rev: ++rev, draft: plainDraft(draft) })
       if (!gone && of === id.value && got.rev > (scored.value?.rev ?? 0)) scored.value = got
       problem.value = ''
     } catch (error) {
@@ -80,22 +72,21 @@ export function useScore(
   watch(id, () => {
     scored.value = null
   })
-  watch(fields, () => void run(), { deep: true, immediate: true })
-  watch([context, ruleSet, profile], () => void run())
+  watch(asking, () => void run(), { deep: true, immediate: true })
   onBeforeUnmount(() => {
     gone = true
     worker.terminate()
   })
+  const now = () => plainDraft(asking.value!.draft)
   return {
     scored: computed(() => scored.value),
     problem,
     /** What a change would bring. */
-    gainOf: (fix: Fix): Promise<number> => remote.gain(draftOf(toRaw(fields.value!)), fix),
-    /** The score of another text, such as an earlier version, by the brief's rules. */
+    gainOf: (fix: Fix): Promise<number> => remote.gain(now(), fix),
+    /** The score of another text, such as an earlier version, by the same rules. */
     scoreOf: (draft: DraftTexts): Promise<Score> => remote.scoreOf(draft),
     /** The score of the open text under another rule set. */
-    scoreUnder: (set: RuleSet): Promise<Score> =>
-      remote.scoreUnder(draftOf(toRaw(fields.value!)), JSON.parse(JSON.stringify(set)) as RuleSet),
-    cover: (): Promise<Cover> => remote.cover(draftOf(toRaw(fields.value!))),
+    scoreUnder: (set: RuleSet): Promise<Score> => remote.scoreUnder(now(), plain(set)),
+    cover: (): Promise<Cover> => remote.cover(now()),
   }
 }

@@ -2,7 +2,7 @@
 import { mdiPlus } from '@mdi/js'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import type { BriefField } from '../../core/brief/brief'
+import { draftOf, type BriefField } from '../../core/brief/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
 import type DeskWriting from '~/components/desk/DeskWriting.vue'
 import { useBrief } from '~/stores/brief'
@@ -20,12 +20,18 @@ const items = useWorkspaceItems()
 const notices = useNotices()
 const fields = computed(() => brief.fields)
 const context = useDraftContext(computed(() => brief.brief))
+const limits = useLimits()
 const { scored, problem, gainOf, scoreOf, scoreUnder, cover } = useScore(
   computed(() => brief.brief?.id ?? null),
-  fields,
-  computed(() => items.ruleSetOf(fields.value?.ruleSet ?? '')),
-  useLimits(),
-  context,
+  () =>
+    fields.value && {
+      draft: draftOf(fields.value),
+      phrases: { lead: fields.value.tray.lead ?? '', support: fields.value.tray.support },
+      ruleSet: items.ruleSetOf(fields.value.ruleSet),
+      profile: limits.value,
+      language: fields.value.language,
+      context: context.value,
+    },
 )
 /** What lies beside the writing: what it earns, how it is seen, and what can be brought in. */
 const SIDES = [
@@ -37,10 +43,11 @@ const SIDES = [
   { side: 'compose', title: 'Compose' },
   { side: 'versions', title: 'Versions' },
 ] as const
-/** What is worked on: the texts, or what is spoken. Each has sides of its own. */
+/** What is worked on: the texts, what is spoken, or the playlist. Each has sides of its own. */
 const PARTS = [
   { part: 'text', title: 'Text' },
   { part: 'spoken', title: 'Spoken' },
+  { part: 'playlist', title: 'Playlist' },
 ] as const
 const SPOKEN_SIDES = [
   { side: 'chapters', title: 'Chapters' },
@@ -57,7 +64,8 @@ const sides = computed<readonly { side: string; title: string }[]>(() =>
 )
 const side = computed(() => (sides.value.find(each => each.side === route.query.side) ?? sides.value[0]!).side)
 const turn = (to: string) => address({ side: to === sides.value[0]!.side ? undefined : to }, true)
-const work = (on: string) => address({ part: on === 'text' ? undefined : on, side: undefined }, true)
+const work = (on: string) =>
+  address({ part: on === 'text' ? undefined : on, side: undefined, playlist: undefined }, true)
 const spoken = useSpoken()
 useViewKeys({ views: PARTS.map(each => () => work(each.part)) })
 const chances = useDraftChances(
@@ -98,6 +106,7 @@ async function showPlacement({ place, item, start, end }: Placement) {
     spoken.shown = { cue: item ?? 0 }
     return
   }
+  if (place === 'playlist') return void work('playlist')
   if (part.value !== 'text') {
     await work('text')
     await nextTick()
@@ -124,7 +133,7 @@ function restore(field: BriefField, value: unknown) {
       <p v-else-if="library.state === 'failed'" role="alert">{{ library.problem }}</p>
       <v-skeleton-loader v-else type="heading, paragraph@3" />
     </div>
-    <div v-else class="desk" :class="side">
+    <div v-else class="desk" :class="[side, part]">
       <div class="write">
         <v-btn-toggle
           :model-value="part"
@@ -147,9 +156,10 @@ function restore(field: BriefField, value: unknown) {
           >
         </v-btn-toggle>
         <LazyDeskSpoken v-if="part === 'spoken'" />
+        <LazyDeskPlaylist v-else-if="part === 'playlist'" :key="brief.brief!.id" />
         <DeskWriting v-else ref="writing" :scored="scored" @history="historyOf = $event" />
       </div>
-      <div class="side">
+      <div v-if="part !== 'playlist'" class="side">
         <v-btn-toggle
           :model-value="side"
           mandatory
@@ -244,6 +254,9 @@ function restore(field: BriefField, value: unknown) {
   flex-direction: column;
   gap: 8px;
   min-height: 0;
+}
+.playlist .write {
+  grid-column: 1 / -1;
 }
 .places {
   grid-column: 1 / -1;

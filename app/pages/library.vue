@@ -8,6 +8,7 @@ const address = useAddress()
 const TABS = [
   { tab: 'briefs', title: 'Briefs' },
   { tab: 'texts', title: 'Many texts' },
+  { tab: 'playlists', title: 'Playlists' },
   { tab: 'lists', title: 'Phrase lists' },
   { tab: 'sources', title: 'Sources' },
   { tab: 'places', title: 'Places' },
@@ -19,7 +20,8 @@ const access = useAccess()
 /** Keys are the owner's matter. */
 const tabs = computed(() => TABS.filter(each => each.tab !== 'access' || access.owns))
 const tab = computed(() => TABS.find(each => each.tab === route.query.tab)?.tab ?? 'briefs')
-const show = (next: string) => address({ tab: next === 'briefs' ? undefined : next, list: undefined }, true)
+const show = (next: string) =>
+  address({ tab: next === 'briefs' ? undefined : next, list: undefined, playlist: undefined, side: undefined }, true)
 </script>
 
 <template>
@@ -47,6 +49,7 @@ const show = (next: string) => address({ tab: next === 'briefs' ? undefined : ne
     </div>
     <LibraryBriefs v-if="tab === 'briefs'" />
     <LazyLibraryTexts v-else-if="tab === 'texts'" />
+    <LazyLibraryPlaylists v-else-if="tab === 'playlists'" />
     <LazyLibraryLists v-else-if="tab === 'lists'" />
     <LazyLibrarySources v-else-if="tab === 'sources'" />
     <LazyLibraryPlaces v-else-if="tab === 'places'" />

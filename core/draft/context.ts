@@ -11,6 +11,8 @@ export interface DraftContext {
   page: readonly Neighbour[]
   /** Searches a month by `tagKey`; what is absent is unknown. */
   searches: Readonly<Record<string, number>>
+  /** The first playlist the brief stands in; `null` where there is none. */
+  playlist: { title: string; description: string } | null
   /** The channel's own name; '' where there is none. */
   ownName: string
   /** Texts that belong in every description of the workspace, as they would stand in it. */
@@ -20,4 +22,11 @@ export interface DraftContext {
 }
 
 /** Nothing known. */
-export const NO_CONTEXT: DraftContext = { page: [], searches: {}, ownName: '', standing: [], placed: [] }
+export const NO_CONTEXT: DraftContext = {
+  page: [],
+  searches: {},
+  playlist: null,
+  ownName: '',
+  standing: [],
+  placed: [],
+}

@@ -91,6 +91,10 @@ export function draftReading(draft: Draft, profile: LimitProfile, language: stri
   return { draft, places, byPlace, columns: new Map(places.map((place, i) => [place.text, i])) }
 }
 
+/** A draft with the playlist it stands in, unless it names one itself. */
+const inPlaylist = (draft: Draft, { playlist }: DraftContext): Draft =>
+  playlist && !draft.playlist ? { ...draft, playlist } : draft
+
 /** What checks are tried with; each match is made once. */
 export function inputFor(
   { draft, places, byPlace, columns }: DraftReading,
@@ -196,7 +200,7 @@ export function scoreDraft(
   language: string,
   context: DraftContext = NO_CONTEXT,
 ): Score {
-  const reading = draftReading(draft, profile, language)
+  const reading = draftReading(inPlaylist(draft, context), profile, language)
   const input = inputFor(reading, phrases, profile, language, context)
   const tried = tryChecks(input, ruleSet)
   const all = [...(input.lead ? [input.lead] : []), ...input.support]
@@ -236,7 +240,7 @@ export function pointsOf(
   language: string,
   context: DraftContext = NO_CONTEXT,
 ): Points & { tried: TriedCheck[] } {
-  const reading = draftReading(draft, profile, language)
+  const reading = draftReading(inPlaylist(draft, context), profile, language)
   const tried = tryChecks(inputFor(reading, phrases, profile, language, context), ruleSet)
   return { ...sumOf(tried), tried }
 }

@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { blockSchema } from '../blocks/block'
 import { ownProfileSchema } from '../draft/profileSchema'
 import { ownRuleSetSchema } from '../draft/ruleSetSchema'
+import { playlistSchema } from '../playlist/playlist'
 import { tagListSchema } from '../tags/tagList'
 
 /** What a workspace has many of, each edited by itself. */
@@ -9,6 +10,7 @@ export const WORKSPACE_KINDS = {
   block: { schema: blockSchema, format: 1, most: 200, copied: false },
   tagList: { schema: tagListSchema, format: 1, most: 200, copied: false },
   ruleSet: { schema: ownRuleSetSchema, format: 1, most: 50, copied: false },
+  playlist: { schema: playlistSchema, format: 1, most: 200, copied: false },
   limitProfile: { schema: ownProfileSchema, format: 1, most: 50, copied: false },
 } as const
 

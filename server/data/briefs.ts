@@ -15,8 +15,9 @@ import {
 } from '../../core/brief/brief'
 import type { Brief, BriefLine, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { briefItemStore, type BriefItemStore } from './briefItems'
+import { briefScores } from './briefScores'
+import type { Db } from './open'
 import { fieldHistory, storedValue, type Writer } from './fieldHistory'
-import { relaxedTransaction, type Db } from './open'
 
 /** An edit's answer is kept this long for repeats. */
 const EDIT_AGE_MS = 14 * DAY
@@ -113,11 +114,6 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
     'UPDATE brief SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL AND updated_at = ?',
   )
   const drop = db.prepare('DELETE FROM brief WHERE id = ? AND deleted_at IS NOT NULL')
-  const score = db.prepare('UPDATE brief SET percent = ?, scored_at = ?, scored_by = ? WHERE id = ?')
-  const unscore = db.prepare(
-    `UPDATE brief SET scored_at = NULL WHERE workspace_id = ? AND EXISTS
-      (SELECT 1 FROM brief_field f WHERE f.brief_id = brief.id AND f.field IN ('ruleSet', 'profile') AND f.value = ?)`,
-  )
   const editAnswer = db.prepare<[string], { brief_id: string; answer: string; digest: string | null }>(
     'SELECT brief_id, answer, digest FROM brief_edit WHERE id = ?',
   )
@@ -313,17 +309,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
         unscored,
       }
     },
-    /** What was worked out under a rule set or limit profile of a workspace no longer holds: it changed. */
-    rescore: (workspace: string, rules: string): void => {
-      unscore.run(workspace, JSON.stringify(rules))
-    },
-    /** Keeps what was worked out for briefs as they stood at a change. */
-    saveScores: relaxedTransaction(
-      db,
-      (scores: readonly { id: string; updatedAt: number; percent: number | null }[]) => {
-        for (const { id, updatedAt, percent } of scores) score.run(percent, updatedAt, MODEL_VERSION, id)
-      },
-    ),
+    ...briefScores(db),
     /**
      * Marks a brief deleted; it can be restored.
      * @param unchangedSince leaves one that was changed later.

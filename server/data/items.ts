@@ -56,6 +56,9 @@ export function itemStore<Of extends Kinds>(db: Db, given: ItemTable<Of>, now: (
   const all = db.prepare<[string, string], ItemRow>(
     `${ROW} WHERE ${owner} = ? AND kind = ? AND deleted_at IS NULL ORDER BY position, id`,
   )
+  const withText = db.prepare<[string, string, string], ItemRow>(
+    `${ROW} WHERE ${owner} = ? AND kind = ? AND deleted_at IS NULL AND instr(value, ?) ORDER BY position, id`,
+  )
   const one = db.prepare<[string], ItemRow>(`${ROW} WHERE id = ?`)
   const last = db
     .prepare<[string, string], number | null>(`SELECT max(position) FROM ${table} WHERE ${owner} = ? AND kind = ?`)
@@ -122,6 +125,9 @@ export function itemStore<Of extends Kinds>(db: Db, given: ItemTable<Of>, now: (
     /** The items of a kind, in order; deleted ones are left out. */
     list: <Kind extends KindOf<Of>>(of: string, kind: Kind): Saved<Kind>[] =>
       all.all(of, kind).map(toItem) as Saved<Kind>[],
+    /** Those among them whose stored form holds a text, such as an id. */
+    holding: <Kind extends KindOf<Of>>(of: string, kind: Kind, text: string): Saved<Kind>[] =>
+      withText.all(of, kind, text).map(toItem) as Saved<Kind>[],
     /** An item with whose it is; `null` for one that is not there, or deleted unless `deleted`. */
     get<Kind extends KindOf<Of>>(id: string, kind: Kind, deleted = false): { owner: string; item: Saved<Kind> } | null {
       const row = one.get(id)

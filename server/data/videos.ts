@@ -99,6 +99,12 @@ export function videoStore(db: Db) {
     JOIN standing_page g ON g.page_id = s.page_id JOIN result_page r ON r.id = g.page_id
     JOIN phrase p ON p.id = g.phrase_id
     WHERE v.channel_id = ? GROUP BY p.id, r.region ORDER BY rank, p.text LIMIT 200`)
+  const standingOf = db.prepare<
+    [string, string, string],
+    { phrase: string; code: string; title: string; rank: number }
+  >(`SELECT p.text AS phrase, v.code, v.title, s.rank FROM video v JOIN seat s ON s.video_id = v.id
+    JOIN standing_page g ON g.page_id = s.page_id JOIN phrase p ON p.id = g.phrase_id
+    WHERE v.channel_id = ? AND g.region = ? AND +p.language = ? AND s.rank <= 20 ORDER BY s.rank, p.text LIMIT 5000`)
   const dropTrending = db.prepare('DELETE FROM trending WHERE region = ?')
   const addTrending = db.prepare(
     'INSERT OR REPLACE INTO trending (region, rank, video_id, source, at) VALUES (?, ?, ?, ?, ?)',
@@ -176,6 +182,8 @@ export function videoStore(db: Db) {
     /** The phrases a video stands for on kept pages, best rank first. */
     phrasesOf: (id: number) => phrasesOf.all(id),
     phrasesOfChannel: (id: string) => phrasesOfChannel.all(id),
+    /** Where a channel's videos stand on first pages kept of a region, best rank first. */
+    standingOf: (id: string, region: string, language: string) => standingOf.all(id, region, language),
     /** About how many videos there are: videos are never deleted. What the model of views is kept by. */
     count: () => counted.get()!,
     /** Everything observed with size, age and views, for the model of what they let expect. */

@@ -61,10 +61,19 @@ export function draftContext(stores: ContextStores, question: ContextQuestion): 
           .map(seat => ({ title: seat.title, channel: seat.channel_title }))
       : [],
     searches,
+    playlist: question.brief === undefined ? null : playlistOf(stores, workspace, question.brief),
     ownName: home?.channelTitle ?? '',
     standing: standing.map(({ value }) => expandBlock(value.text, blockValues(stores, question)).text),
     placed: standing.map(({ id }) => placed.get(id) ?? null),
   }
+}
+
+/** The first playlist that holds a brief. */
+function playlistOf({ workspaceItems }: ContextStores, workspace: string, brief: string): DraftContext['playlist'] {
+  const held = workspaceItems
+    .holding(workspace, 'playlist', brief)
+    .find(({ value }) => value.entries.some(({ kind, id }) => kind === 'brief' && id === brief))
+  return held ? { title: held.value.title, description: held.value.description } : null
 }
 
 /** What a block's variables stand for in a brief. */

@@ -28,21 +28,27 @@ import {
   newBlockSchema,
   newRuleSetSchema,
   newTagListSchema,
+  newPlaylistSchema,
   newProfileSchema,
+  playlistPatchSchema,
   profilePatchSchema,
   ruleSetPatchSchema,
   tagListPatchSchema,
   type BlockUse,
   type SavedBlock,
+  type SavedPlaylist,
   type SavedProfile,
   type SavedRuleSet,
   type SavedTagList,
 } from '../workspaceItems'
+import type { PlaylistAnswer, PlaylistLine, PlaylistPageAnswer, PlaylistSuggestions } from '../playlists'
 import { call, type, type Done } from './call'
-import { language, ofWorkspace, unlessChanged, workspaceInput } from './inputs'
+import { anew, language, ofWorkspace, phraseQuestion, unlessChanged, workspaceInput } from './inputs'
 
 const LIMIT = 'A limit is 1 to 2,000.'
 const whole = z.coerce.number('Give a whole number.').int('Give a whole number.')
+
+const playlistQuestion = call({ query: phraseQuestion.extend({ anew }), answer: type<PlaylistPageAnswer>() })
 
 /** A workspace, and why its channel could not be looked at, if it could not. */
 type LookedAt = Workspace & { problem: string | null }
@@ -99,6 +105,17 @@ export const libraryCalls = {
   'GET /api/limit-profiles/:id': call({ answer: type<SavedProfile>() }),
   'PATCH /api/limit-profiles/:id': call({ body: profilePatchSchema, answer: type<SavedProfile>() }),
   'DELETE /api/limit-profiles/:id': call({ answer: type<Done>() }),
+  'GET /api/playlists': call({ query: ofWorkspace, answer: type<{ playlists: PlaylistLine[] }>() }),
+  'POST /api/playlists': call({ body: newPlaylistSchema, answer: type<SavedPlaylist>() }),
+  'GET /api/playlists/:id': call({ answer: type<PlaylistAnswer>() }),
+  'PATCH /api/playlists/:id': call({ body: playlistPatchSchema, answer: type<SavedPlaylist>() }),
+  'DELETE /api/playlists/:id': call({ answer: type<Done>() }),
+  'GET /api/playlists/page': playlistQuestion,
+  'POST /api/playlists/page': playlistQuestion,
+  'GET /api/playlists/suggest': call({
+    query: z.object({ brief: z.uuid().optional(), region: regionInput, language, workspace: workspaceInput }),
+    answer: type<PlaylistSuggestions>(),
+  }),
   'GET /api/filter-sets': call({ query: ofWorkspace, answer: type<{ sets: FilterSet[] }>() }),
   'POST /api/filter-sets': call({ body: filterSetSchema, answer: type<FilterSet>() }),
   'DELETE /api/filter-sets/:id': call({ answer: type<Done>() }),

@@ -3,10 +3,12 @@ import { accessStore } from '../../../../server/data/accessKeys'
 import { askedStore } from '../../../../server/data/asked'
 import { attachedStore } from '../../../../server/data/attached'
 import { briefStore } from '../../../../server/data/briefs'
+import { briefTrayStore } from '../../../../server/data/briefTrays'
 import { evidenceStore } from '../../../../server/data/evidence'
 import { listStore } from '../../../../server/data/lists'
 import type { Db } from '../../../../server/data/open'
 import { phraseStore } from '../../../../server/data/phrases'
+import { playlistPageStore } from '../../../../server/data/playlistPages'
 import { placeStore } from '../../../../server/data/places'
 import { resultStore } from '../../../../server/data/results'
 import { retention } from '../../../../server/data/retention'
@@ -36,6 +38,7 @@ const GROWING = [
   'result_page',
   'seat',
   'page_reading',
+  'playlist_page',
   'standing_page',
   'list_phrase',
   'phrase_list',
@@ -92,8 +95,10 @@ test('no statement of a store goes through all of a table that grows', () => {
     accessStore,
     askedStore,
     briefStore,
+    briefTrayStore,
     evidenceStore,
     placeStore,
+    playlistPageStore,
     resultStore,
     retention,
     rivalSetStore,

@@ -114,6 +114,7 @@ test('what is known around a draft: searches, the standing blocks filled in, no 
     searches: { 'bike chain': 90 },
     ownName: '',
     standing: ['On bike chain in Marrowby'],
+    playlist: null,
     placed: [null],
   })
   const { id } = briefs.create({ topic: 'A' }, undefined, { workspace, writer: null })

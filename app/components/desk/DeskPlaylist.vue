@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { mdiClose, mdiPlus } from '@mdi/js'
+import { computed } from 'vue'
+import { useBrief } from '~/stores/brief'
+import { usePlaylists } from '~/stores/playlists'
+
+/** The playlists that the open brief is in, and the one of them that is worked on. */
+const brief = useBrief()
+const playlists = usePlaylists()
+const route = useRoute()
+const address = useAddress()
+const id = computed(() => brief.brief!.id)
+const fields = computed(() => brief.fields!)
+const entry = computed(() => ({ kind: 'brief' as const, id: id.value }))
+const holds = (held: boolean) =>
+  computed(() => (playlists.lines ?? []).filter(line => line.entries.some(each => each.id === id.value) === held))
+const mine = holds(true)
+const others = holds(false)
+const open = computed(() => mine.value.find(line => line.id === route.query.playlist) ?? mine.value[0] ?? null)
+const show = (playlist: string | undefined) => address({ playlist }, true)
+
+async function makeNew() {
+  const { tray, region, language } = fields.value
+  const made = await playlists.make({ lead: tray.lead ?? '', region, language, entries: [entry.value] })
+  if (made) await show(made)
+}
+</script>
+
+<template>
+  <div class="part">
+    <div class="choose">
+      <v-btn
+        v-for="line in mine"
+        :key="line.id"
+        size="small"
+        :variant="line.id === open?.id ? 'tonal' : 'text'"
+        :aria-pressed="line.id === open?.id"
+        data-test="in-playlist"
+        @click="show(line.id)"
+        >{{ line.title || 'Untitled' }}</v-btn
+      >
+      <v-btn
+        v-if="open"
+        size="x-small"
+        :icon="mdiClose"
+        :aria-label="`Take this brief out of ${open.title || 'Untitled'}`"
+        title="Take this brief out"
+        @click="playlists.hold(open, entry, false)"
+      />
+      <v-menu v-if="others.length">
+        <template #activator="{ props: menu }"
+          ><v-btn v-bind="menu" size="small" data-test="playlist-join">Add to a playlist</v-btn></template
+        >
+        <v-list density="compact">
+          <v-list-item
+            v-for="line in others"
+            :key="line.id"
+            :title="line.title || 'Untitled'"
+            @click="playlists.hold(line, entry, true).then(() => show(line.id))"
+          />
+        </v-list>
+      </v-menu>
+      <v-btn size="small" :prepend-icon="mdiPlus" data-test="playlist-new" @click="makeNew">New playlist</v-btn>
+    </div>
+    <p v-if="playlists.problem && !playlists.lines" role="alert" class="sheet none">
+      {{ playlists.problem }} <button class="plain link" @click="playlists.load()">Try again</button>
+    </p>
+    <v-skeleton-loader v-else-if="!playlists.lines" type="heading, paragraph@2" />
+    <PlaylistWork v-else-if="open" :id="open.id" :key="open.id" :brief="id" :profile="fields.profile" />
+    <div v-else class="none" data-test="no-playlist">
+      <div class="sheet said">
+        <h3>In no playlist yet</h3>
+        <p class="muted">
+          A playlist is found in search by itself and leads viewers on. Add this brief to one that is near, or make one.
+        </p>
+        <v-btn size="small" variant="tonal" :prepend-icon="mdiPlus" @click="makeNew"
+          >New playlist with this brief</v-btn
+        >
+      </div>
+      <PlaylistSuggested :where="{ region: fields.region, language: fields.language }" :brief="id" @made="show" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.part {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  flex: 1;
+  min-height: 0;
+}
+/* The parts of the Desk stand at the right of this line. */
+.choose {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+  padding-right: 300px;
+}
+.none {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 0.95fr);
+  gap: 14px;
+  flex: 1;
+  min-height: 0;
+}
+.said {
+  padding: 24px;
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  justify-items: start;
+}
+.link {
+  color: var(--teal);
+}
+@media (max-width: 700px) {
+  .none {
+    grid-template-columns: 1fr;
+  }
+  .choose {
+    padding: 36px 0 0;
+  }
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { playlistDraft, playlistLimits, playlistPhrases, PLAYLIST_RULES } from '../../../core/playlist/score'
+import { NO_CONTEXT } from '../../../core/draft/context'
+import { fixed, type Fix } from '../../../core/draft/draft'
+import { usePlaylists } from '~/stores/playlists'
+import { useWorkspaceItems } from '~/stores/workspaceItems'
+
+/** One playlist: its texts at the left; what is in it, what they earn and who else is found at the right. */
+const props = defineProps<{ id: string; brief?: string; profile?: string }>()
+const playlists = usePlaylists()
+const items = useWorkspaceItems()
+watch(
+  () => props.id,
+  id => void playlists.show(id),
+  { immediate: true },
+)
+const open = computed(() => playlists.open)
+const limits = computed(() => playlistLimits(items.profileOf(props.profile ?? '')))
+const phrases = computed(() =>
+  open.value ? playlistPhrases(open.value.lead, open.value.rows) : { lead: '', support: [] },
+)
+const { scored, problem } = useScore(
+  computed(() => open.value?.id ?? null),
+  () =>
+    open.value && {
+      draft: playlistDraft(open.value),
+      phrases: phrases.value,
+      ruleSet: PLAYLIST_RULES,
+      profile: limits.value,
+      language: open.value.language,
+      context: NO_CONTEXT,
+    },
+)
+function apply(fix: Fix) {
+  if (fix.field !== 'title' && fix.field !== 'description') return
+  void playlists.change(`Done: ${fix.label.toLowerCase()}.`, {
+    [fix.field]: fixed({ title: open.value!.title, description: open.value!.description }, fix) as string,
+  })
+}
+
+const SIDES = [
+  { side: 'videos', title: 'Videos' },
+  { side: 'points', title: 'Points' },
+  { side: 'found', title: 'Found' },
+  { side: 'suggested', title: 'Suggested' },
+] as const
+const route = useRoute()
+const address = useAddress()
+const side = computed(() => SIDES.find(each => each.side === route.query.side)?.side ?? 'videos')
+const turn = (to: string) => address({ side: to === 'videos' ? undefined : to }, true)
+</script>
+
+<template>
+  <div v-if="playlists.openProblem" class="sheet state" role="alert">
+    <p>{{ playlists.openProblem }}</p>
+    <v-btn variant="tonal" @click="playlists.loadOpen()">Try again</v-btn>
+  </div>
+  <v-skeleton-loader v-else-if="!open" type="heading, paragraph@2, table-row@3" class="sheet" />
+  <div v-else class="playlist" data-test="playlist">
+    <div class="left">
+      <PlaylistTexts :playlist="open" :scored="scored" :phrases="phrases" />
+    </div>
+    <div class="right">
+      <v-btn-toggle
+        :model-value="side"
+        mandatory
+        density="compact"
+        variant="outlined"
+        divided
+        aria-label="Beside the playlist"
+      >
+        <v-btn
+          v-for="each in SIDES"
+          :key="each.side"
+          :value="each.side"
+          size="small"
+          :data-test="`playlist-side-${each.side}`"
+          @click="turn(each.side)"
+          >{{ each.title }}</v-btn
+        >
+      </v-btn-toggle>
+      <PlaylistEntries v-if="side === 'videos'" :playlist="open" />
+      <PlaylistFound v-else-if="side === 'found'" :playlist="open" />
+      <PlaylistSuggested v-else-if="side === 'suggested'" :where="open" :brief="brief" />
+      <section v-else class="points sheet" aria-label="Points of the playlist" data-test="playlist-points">
+        <header>
+          <DeskPoints :score="scored?.score ?? null" />
+          <p v-if="problem" class="small" role="alert">{{ problem }}</p>
+        </header>
+        <div class="scroll" tabindex="0" aria-label="Checks">
+          <DeskChecks :score="scored?.score ?? null" @fix="apply" />
+        </div>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.playlist {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 0.95fr);
+  gap: 12px 14px;
+  flex: 1;
+  min-height: 0;
+}
+.left,
+.right,
+.points {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 0;
+}
+.right > :last-child {
+  flex: 1;
+}
+.state {
+  padding: 28px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+header {
+  padding: 10px 14px;
+  border-bottom: 1px solid var(--line);
+}
+.scroll {
+  overflow: auto;
+  min-height: 0;
+  flex: 1;
+  padding: 2px 14px 14px;
+}
+@media (max-width: 700px) {
+  .playlist {
+    display: flex;
+    flex-direction: column;
+  }
+  .left,
+  .right {
+    flex: none;
+  }
+}
+</style>
