@@ -3,6 +3,7 @@ import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { askedStore } from '../server/data/asked'
+import { briefItemStore } from '../server/data/briefItems'
 import { briefStore } from '../server/data/briefs'
 import { listStore } from '../server/data/lists'
 import { openUserData } from '../server/data/open'
@@ -10,7 +11,7 @@ import { phraseStore } from '../server/data/phrases'
 import { resultStore } from '../server/data/results'
 import { videoStore } from '../server/data/videos'
 import { assess } from '../server/demand/assess'
-import { lookUp } from '../server/demand/lookUp'
+import { fetchMissingVolumes, lookUp } from '../server/demand/lookUp'
 import { PhraseIndex } from '../server/demand/phraseIndex'
 import { answerPhrases } from '../server/demand/rows'
 import { lookAtPlaylists } from '../server/desk/playlistLook'
@@ -23,6 +24,7 @@ import { openStandin } from '../server/services/standin/standin'
 import { TOWNS } from '../server/services/standin/places'
 import { phrasesQuerySchema } from '../shared/phrases'
 import { BRIEFS, LISTS } from './briefs'
+import { LOCALISED } from './localised'
 import { PLAYLISTS } from './playlists'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
@@ -95,7 +97,18 @@ async function build(data: string, fresh: boolean): Promise<void> {
   db.prepare(
     'INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)',
   ).run(WORKSPACE, 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now(), 'GB')
-  const made = new Map(BRIEFS.map(fields => [fields.topic, briefs.create(fields).id]))
+  const briefItems = briefItemStore(db)
+  const made = new Map<string, string>()
+  for (const fields of BRIEFS) {
+    const { id } = briefs.create(fields)
+    made.set(fields.topic, id)
+    for (const { text } of LOCALISED.filter(each => each.of === fields.topic)) {
+      briefItems.save(id, { id: uuid(), kind: 'localised', revision: 0, value: text })
+      const phrases = text.phrases.map(phrase => phrase.text)
+      const missing = await fetchMissingVolumes(deps, phrases, text.region ?? '', text.language)
+      if (missing.length) throw new Error(`Could not load ${missing.join(', ')}.`)
+    }
+  }
   for await (const row of assess(deps, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
   const lists = listStore(db, phrases)
   for (const { name, note, phrases: held } of LISTS) {

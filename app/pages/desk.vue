@@ -43,11 +43,12 @@ const SIDES = [
   { side: 'compose', title: 'Compose' },
   { side: 'versions', title: 'Versions' },
 ] as const
-/** What is worked on: the texts, what is spoken, or the playlist. Each has sides of its own. */
+/** What is worked on: the texts, what is spoken, the playlist, or other languages. Each has sides of its own. */
 const PARTS = [
   { part: 'text', title: 'Text' },
   { part: 'spoken', title: 'Spoken' },
   { part: 'playlist', title: 'Playlist' },
+  { part: 'languages', title: 'Languages' },
 ] as const
 const SPOKEN_SIDES = [
   { side: 'chapters', title: 'Chapters' },
@@ -65,7 +66,7 @@ const sides = computed<readonly { side: string; title: string }[]>(() =>
 const side = computed(() => (sides.value.find(each => each.side === route.query.side) ?? sides.value[0]!).side)
 const turn = (to: string) => address({ side: to === sides.value[0]!.side ? undefined : to }, true)
 const work = (on: string) =>
-  address({ part: on === 'text' ? undefined : on, side: undefined, playlist: undefined }, true)
+  address({ part: on === 'text' ? undefined : on, side: undefined, playlist: undefined, text: undefined }, true)
 const spoken = useSpoken()
 useViewKeys({ views: PARTS.map(each => () => work(each.part)) })
 const chances = useDraftChances(
@@ -156,10 +157,11 @@ function restore(field: BriefField, value: unknown) {
           >
         </v-btn-toggle>
         <LazyDeskSpoken v-if="part === 'spoken'" />
+        <LazyDeskLanguages v-else-if="part === 'languages'" :key="brief.brief!.id" />
         <LazyDeskPlaylist v-else-if="part === 'playlist'" :key="brief.brief!.id" />
         <DeskWriting v-else ref="writing" :scored="scored" @history="historyOf = $event" />
       </div>
-      <div v-if="part !== 'playlist'" class="side">
+      <div v-if="part === 'text' || part === 'spoken'" class="side">
         <v-btn-toggle
           :model-value="side"
           mandatory
@@ -242,7 +244,7 @@ function restore(field: BriefField, value: unknown) {
   flex: 1;
 }
 .parts {
-  height: 30px !important;
+  height: 28px !important;
   position: absolute;
   right: 0;
   top: 0;
@@ -255,7 +257,8 @@ function restore(field: BriefField, value: unknown) {
   gap: 8px;
   min-height: 0;
 }
-.playlist .write {
+/* These two have what stands beside them within. */
+:is(.playlist, .languages) .write {
   grid-column: 1 / -1;
 }
 .places {

@@ -1,17 +1,14 @@
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import type { Playlist, PlaylistEntry } from '../../core/playlist/playlist'
 import type { PlaylistAnswer, PlaylistLine, PlaylistRow } from '../../shared/playlists'
 import type { SavedPlaylist } from '../../shared/workspaceItems'
-import { api, ApiProblem, messageOf } from '~/composables/api'
+import { api, messageOf } from '~/composables/api'
+import { useSavedItem } from '~/composables/savedItem'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
-
-/** What is typed is saved this long after the last letter, in milliseconds. */
-const REST = 400
 
 /** The playlists of the workspace at work, and the one that is open. */
 export const usePlaylists = defineStore('playlists', () => {
@@ -34,129 +31,38 @@ export const usePlaylists = defineStore('playlists', () => {
     }
   }
 
-  const id = ref<string | null>(null)
-  /** The open one as it is saved. */
-  const saved = shallowRef<PlaylistAnswer | null>(null)
-  /** What was changed in it since, not saved yet. */
-  const typed = shallowRef<Partial<Playlist>>({})
-  const openProblem = ref('')
-  const saving = ref<'saved' | 'saving' | 'failed'>('saved')
-  /** What another window saved meanwhile. */
-  const theirs = shallowRef<SavedPlaylist | null>(null)
-  const open = computed<PlaylistAnswer | null>(() => saved.value && { ...saved.value, ...typed.value })
-
-  async function loadOpen() {
-    const of = id.value
-    if (!of) return
-    try {
-      const found = await api('GET /api/playlists/:id', { params: { id: of } })
-      if (of !== id.value) return
-      // While something typed is to be saved against it, the revision it was typed over stays.
-      saved.value =
-        Object.keys(typed.value).length && saved.value ? { ...found, revision: saved.value.revision } : found
-      openProblem.value = ''
-    } catch (error) {
-      if (of === id.value) openProblem.value = messageOf(error)
-    }
-  }
-  watch([() => workspace.id, () => changes.revisions.workspaces], () => void Promise.all([load(), loadOpen()]), {
+  /** The open one. */
+  const item = useSavedItem<Playlist, PlaylistAnswer>({
+    read: id => api('GET /api/playlists/:id', { params: { id } }),
+    save: ({ id, revision }, change, keepalive) =>
+      api('PATCH /api/playlists/:id', { params: { id }, body: { revision, ...change }, keepalive }),
+    theirs: details => (details as { theirs: SavedPlaylist }).theirs,
+    after: load,
+  })
+  watch([() => workspace.id, () => changes.revisions.workspaces], () => void Promise.all([load(), item.load()]), {
     immediate: true,
   })
-  watch([() => changes.revisions.briefs, () => changes.revisions.pages], () => void loadOpen())
-
-  let under = Promise.resolve()
-  /** Saves what was typed; one change follows the other. */
-  const flush = () => (under = under.then(() => send()))
-  async function send(keepalive = false) {
-    const of = id.value
-    const sent = typed.value
-    if (!of || !saved.value || !Object.keys(sent).length || theirs.value) return
-    saving.value = 'saving'
-    try {
-      const after = await api('PATCH /api/playlists/:id', {
-        params: { id: of },
-        body: { revision: saved.value.revision, ...sent },
-        keepalive,
-      })
-      if (of !== id.value) return
-      // What was typed while it was on its way is still to be saved.
-      typed.value = Object.fromEntries(
-        Object.entries(typed.value).filter(([field, value]) => value !== sent[field as keyof Playlist]),
-      )
-      saved.value = { ...saved.value!, ...after }
-      saving.value = 'saved'
-      await Promise.all([loadOpen(), load()])
-    } catch (error) {
-      saving.value = 'failed'
-      if (error instanceof ApiProblem && error.code === 'stale')
-        theirs.value = (error.details as { theirs: SavedPlaylist }).theirs
-      else notices.show(messageOf(error), { serious: true })
-    }
-  }
-  const rest = useDebounceFn(() => flush(), REST)
-
-  /** Changes the open playlist; saved once the typing rests. */
-  function set(change: Partial<Playlist>) {
-    typed.value = { ...typed.value, ...change }
-    saving.value = 'saving'
-    void rest()
-  }
-  /** Changes it at once, with a way back. */
-  async function change(said: string, next: Partial<Playlist>) {
-    const of = open.value!
-    const before = Object.fromEntries(Object.keys(next).map(field => [field, of[field as keyof Playlist]]))
-    typed.value = { ...typed.value, ...next }
-    await flush()
-    if (saving.value === 'saved')
-      notices.show(said, {
-        undo: async () => {
-          if (id.value !== of.id) return
-          typed.value = { ...typed.value, ...before }
-          await flush()
-        },
-      })
-  }
+  watch([() => changes.revisions.briefs, () => changes.revisions.pages], () => void item.load())
 
   if (typeof window !== 'undefined')
     window.addEventListener('beforeunload', () => {
-      void send(true)
+      void item.sendLast()
     })
 
   return {
     lines,
     problem,
     load,
-    id,
-    open,
-    openProblem,
-    saving,
-    theirs,
-    loadOpen,
-    set,
-    change,
-    flush,
-    /** Shows another playlist; what was typed in the one before is saved first. */
-    async show(next: string | null) {
-      if (next === id.value) return
-      await flush()
-      id.value = next
-      saved.value = null
-      typed.value = {}
-      theirs.value = null
-      openProblem.value = ''
-      saving.value = 'saved'
-      await loadOpen()
-    },
-    /** Two windows changed it: takes what the other one saved, or puts one's own in its place. */
-    async settle(mine: boolean) {
-      const other = theirs.value!
-      theirs.value = null
-      if (!mine) typed.value = {}
-      saved.value = { ...saved.value!, ...other }
-      saving.value = 'saved'
-      if (mine) await flush()
-      await loadOpen()
-    },
+    open: item.open,
+    openProblem: item.problem,
+    saving: item.saving,
+    theirs: item.theirs,
+    loadOpen: item.load,
+    set: item.set,
+    change: item.change,
+    flush: item.flush,
+    show: item.show,
+    settle: item.settle,
     /** @returns its id, or `null` where it could not be made. */
     async make(value: Partial<Playlist> & Pick<Playlist, 'language'>): Promise<string | null> {
       const made = uuid()
@@ -189,7 +95,7 @@ export const usePlaylists = defineStore('playlists', () => {
     /** Puts something into a playlist that need not be open, or takes it out. */
     async hold({ id: of, title }: Pick<PlaylistLine, 'id' | 'title'>, entry: PlaylistEntry, held: boolean) {
       const act = async (put: boolean) => {
-        await flush()
+        await item.flush()
         const now = (await api('GET /api/playlists', { query: { workspace: workspace.id } })).playlists.find(
           each => each.id === of,
         )
@@ -199,7 +105,7 @@ export const usePlaylists = defineStore('playlists', () => {
           params: { id: of },
           body: { revision: now.revision, entries: put ? [...others, entry] : others },
         })
-        await Promise.all([load(), loadOpen()])
+        await Promise.all([load(), item.load()])
       }
       try {
         await act(held)

@@ -3,6 +3,7 @@ import { placedSchema } from '../blocks/block'
 import { candidateSchema } from './items/candidate'
 import { filmingNoteSchema } from './items/filmingNote'
 import { keptPromiseSchema } from './items/keptPromise'
+import { localisedSchema } from './items/localised'
 import { snapshotSchema } from './items/snapshot'
 
 /**
@@ -14,6 +15,7 @@ export const ITEM_KINDS = {
   snapshot: { schema: snapshotSchema, format: 1, most: 100, copied: false },
   placed: { schema: placedSchema, format: 1, most: 50, copied: true },
   kept: { schema: keptPromiseSchema, format: 1, most: 300, copied: true },
+  localised: { schema: localisedSchema, format: 1, most: 60, copied: true },
   filming: { schema: filmingNoteSchema, format: 1, most: 300, copied: true },
 } as const
 

@@ -1,9 +1,12 @@
 /** Marks what only the maker of the video can say. */
 export const GAP = '[…]'
 
-/** Where gaps are left in a text: UTF-16, half-open. Three dots in brackets are one as well. */
+/** A gap that names what belongs in it, such as a word that nobody translated. */
+export const gapFor = (what: string) => `[… ${what}]`
+
+/** Where gaps are left in a text, with or without a name: UTF-16, half-open. Three dots in brackets are one as well. */
 export function gapsOf(text: string): { start: number; end: number }[] {
-  return [...text.matchAll(/\[(?:…|\.\.\.)\]/gu)].map(({ index, 0: { length } }) => ({
+  return [...text.matchAll(/\[(?:…|\.\.\.)(?: [^[\]\n]{1,80})?\]/gu)].map(({ index, 0: { length } }) => ({
     start: index,
     end: index + length,
   }))

@@ -1,5 +1,5 @@
 import rules from './rules.json' with { type: 'json' }
-import type { DraftPhrases, DraftTexts } from '../draft/draft'
+import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
 import type { RuleSet } from '../draft/ruleset'
 import type { Playlist } from './playlist'
@@ -18,7 +18,7 @@ export function playlistLimits(profile: LimitProfile): LimitProfile {
 }
 
 /** A playlist's text as a draft. */
-export const playlistDraft = ({ title, description }: Pick<Playlist, 'title' | 'description'>): DraftTexts => ({
+export const playlistDraft = ({ title, description }: Pick<Playlist, 'title' | 'description'>) => ({
   title,
   description,
 })

@@ -1,17 +1,18 @@
 import { csvFile } from '../../core/formats/csv'
+import type { Localised } from '../../core/brief/items/localised'
 import type { Brief } from '../../shared/brief'
 import type { Runtime } from '../runtime'
 import { rowOf } from './rows'
 
 /** A brief whole, in a format that carries its version. */
-export function briefJson({ id, createdAt, updatedAt, fields }: Brief): string {
+export function briefJson({ id, createdAt, updatedAt, fields }: Brief, localised: readonly Localised[]): string {
   const head = { format: 1, kind: 'fonetra-brief', id }
   const times = { createdAt: new Date(createdAt).toISOString(), updatedAt: new Date(updatedAt).toISOString() }
-  return `${JSON.stringify({ ...head, ...times, ...fields }, null, 2)}\n`
+  return `${JSON.stringify({ ...head, ...times, ...fields, localised }, null, 2)}\n`
 }
 
 /** The phrases of a brief with their figures as last observed. */
-export function briefPhrases({ fields }: Brief, runtime: Runtime): string {
+export function briefPhrases({ fields }: Brief, _: readonly Localised[], runtime: Runtime): string {
   const { tray, region, language } = fields
   const rowFor = rowOf(runtime, region ?? '', language)
   const line = (role: string, phrase: string) => {

@@ -39,6 +39,7 @@ export function connectStandin(entry: string, world: string): ConnectedServices 
     demand: passed('demand'),
     web: passed('web'),
     otherWeb: passed('otherWeb'),
+    translation: passed('translation'),
     behave: settings => thread.ask(remote => remote.behave(settings)),
     clock: () => thread.ask(remote => remote.clock()),
     move: days => thread.ask(remote => remote.move(days)),

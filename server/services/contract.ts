@@ -1,3 +1,5 @@
+import type { TranslatedText } from '../../core/translation/marked'
+
 import type { ChannelRecord, VideoRecord } from '../../core/formats/videoRecord'
 
 /**
@@ -262,12 +264,26 @@ export interface WebSearch {
   blockVideos(phrase: string, region: Region, language: string): Promise<Answer<SiteVideo[]>>
 }
 
+/** What a translation service can do. */
+export interface TranslationPairs {
+  pairs: { from: string; to: string }[]
+  /** What it is, in its own words; '' where it says nothing of itself. */
+  note: string
+}
+
+export interface Translation {
+  languages(): Promise<Answer<TranslationPairs>>
+  /** Each text by itself; `null` where it does not know the pair of languages. Line breaks stay. */
+  translate(texts: string[], from: string, to: string): Promise<Answer<TranslatedText[] | null>>
+}
+
 export interface Services {
   site: VideoSite
   demand: DemandData
   web: WebSearch
   /** Another web search engine, with suggestions and a block of videos of its own. */
   otherWeb: WebSearch
+  translation: Translation
 }
 
 /** How a call to a service can fail, distinguished by `name`, which survives threads and wires. */

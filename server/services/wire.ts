@@ -194,6 +194,31 @@ export const CALLS = {
   },
   web: webCalls,
   otherWeb: webCalls,
+  translation: {
+    languages: call(
+      {},
+      answer(
+        z.object({
+          pairs: z.array(z.object({ from: language, to: language })).max(20_000),
+          note: z.string().max(1000).default(''),
+        }),
+      ),
+    ),
+    translate: call(
+      { texts: z.array(z.string().max(60_000)).max(1000), from: language, to: language },
+      answer(
+        z
+          .array(
+            z.object({
+              text: z.string().max(200_000),
+              unknown: z.array(z.object({ start: z.number().int().min(0), end: z.number().int().min(0) })).max(20_000),
+            }),
+          )
+          .max(1000)
+          .nullable(),
+      ),
+    ),
+  },
 } as const satisfies { [Name in keyof Services]: Record<keyof Services[Name], Call> }
 
 export type ServiceName = keyof typeof CALLS

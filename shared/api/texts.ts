@@ -12,6 +12,7 @@ import { manyQuerySchema } from '../checkMany'
 import type { DraftChance } from '../draftChances'
 import { evidenceBodySchema, evidenceQuerySchema, type EvidenceAnswer } from '../evidence'
 import type { JobState } from '../jobs'
+import type { Translated, TranslationPairs } from '../translation'
 import { call, type } from './call'
 import { workspaceInput } from './inputs'
 
@@ -117,6 +118,15 @@ export const textCalls = {
   /** Works out in a job what the pages kept say of the checks. */
   'POST /api/evidence': call({ body: evidenceBodySchema, answer: type<{ job: JobState }>() }),
   'GET /api/evidence': call({ query: evidenceQuerySchema, answer: type<EvidenceAnswer>() }),
+  'POST /api/translate/languages': call({ answer: type<TranslationPairs>() }),
+  'POST /api/translate': call({
+    body: z.object({
+      texts: z.array(z.string().max(60_000, 'A text can be 60,000 characters at most.')).min(1).max(300),
+      from: languageInput,
+      to: languageInput,
+    }),
+    answer: type<Translated>(),
+  }),
   'POST /api/titles/measure': call({
     body: titleQuestion.extend({ titles: z.array(z.string().max(2000)).max(300) }),
     answer: type<{ titles: MeasuredTitle[] }>(),

@@ -97,7 +97,7 @@ async function makeNew() {
   gap: 6px;
   align-items: center;
   min-height: 32px;
-  padding-right: 300px;
+  padding-right: 380px;
 }
 .none {
   display: grid;

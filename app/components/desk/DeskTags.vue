@@ -175,22 +175,30 @@ defineExpose({ show })
 }
 .field {
   padding: 6px 8px;
-  max-height: 72px;
-  overflow: auto;
+  display: grid;
+  gap: 5px;
+}
+/* Two whole lines of tags; more of them scroll. */
+.chips {
   display: flex;
   flex-wrap: wrap;
   gap: 5px;
-}
-.chips {
-  display: contents;
+  max-height: 53px;
+  overflow: auto;
+  scroll-snap-type: y mandatory;
   list-style: none;
   margin: 0;
   padding: 0;
 }
+.chips:empty {
+  display: none;
+}
 .chip {
   border: 1px solid var(--line);
   border-radius: 3px;
-  padding: 1px 4px 1px 8px;
+  padding: 0 4px 0 8px;
+  height: 24px;
+  scroll-snap-align: start;
   display: inline-flex;
   align-items: center;
   gap: 6px;
@@ -202,11 +210,7 @@ defineExpose({ show })
   border-color: var(--plum);
   text-decoration: line-through;
 }
-/* Always in view, however many lines of tags there are. */
 input {
-  position: sticky;
-  bottom: -6px;
-  flex: 1 1 200px;
   border: 0;
   background: var(--surface);
   color: inherit;

@@ -81,6 +81,9 @@ onMounted(() => {
         EditorView.contentAttributes.of({
           'aria-label': props.label,
           'spellcheck': 'true',
+          // Text from right to left begins at the right.
+          'dir': 'auto',
+          'tabindex': '0',
           ...(props.singleLine ? { 'aria-multiline': 'false' } : {}),
         }),
         cspNonce(),
@@ -156,6 +159,7 @@ defineExpose({ show })
   caret-color: var(--ink);
 }
 .text :deep(.cm-line) {
+  unicode-bidi: plaintext;
   padding: 0 12px;
 }
 .text :deep(.cm-placeholder) {

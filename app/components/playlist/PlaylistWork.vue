@@ -83,15 +83,14 @@ const turn = (to: string) => address({ side: to === 'videos' ? undefined : to },
       <PlaylistEntries v-if="side === 'videos'" :playlist="open" />
       <PlaylistFound v-else-if="side === 'found'" :playlist="open" />
       <PlaylistSuggested v-else-if="side === 'suggested'" :where="open" :brief="brief" />
-      <section v-else class="points sheet" aria-label="Points of the playlist" data-test="playlist-points">
-        <header>
-          <DeskPoints :score="scored?.score ?? null" />
-          <p v-if="problem" class="small" role="alert">{{ problem }}</p>
-        </header>
-        <div class="scroll" tabindex="0" aria-label="Checks">
-          <DeskChecks :score="scored?.score ?? null" @fix="apply" />
-        </div>
-      </section>
+      <DeskPointsSheet
+        v-else
+        :score="scored?.score ?? null"
+        :problem="problem"
+        label="Points of the playlist"
+        data-test="playlist-points"
+        @fix="apply"
+      />
     </div>
   </div>
 </template>
@@ -105,8 +104,7 @@ const turn = (to: string) => address({ side: to === 'videos' ? undefined : to },
   min-height: 0;
 }
 .left,
-.right,
-.points {
+.right {
   display: flex;
   flex-direction: column;
   gap: 8px;
@@ -120,16 +118,6 @@ const turn = (to: string) => address({ side: to === 'videos' ? undefined : to },
   display: grid;
   gap: 10px;
   justify-items: start;
-}
-header {
-  padding: 10px 14px;
-  border-bottom: 1px solid var(--line);
-}
-.scroll {
-  overflow: auto;
-  min-height: 0;
-  flex: 1;
-  padding: 2px 14px 14px;
 }
 @media (max-width: 700px) {
   .playlist {

@@ -6,6 +6,7 @@ import { Days } from './days'
 import { demandData } from './demandData'
 import { openWorld } from './openWorld'
 import { siteActs } from './siteActs'
+import { dictionary } from './translation'
 import { siteReads } from './siteReads'
 import { OTHER_WEB, WEB, webSearch } from './webSearch'
 import type { SimulatedClock } from '../../../shared/services'
@@ -37,6 +38,7 @@ export function openStandin(file: string, behaviour = new Behaviour(), given?: (
     demand: demandData(world, how),
     web: webSearch(world, how, WEB),
     otherWeb: webSearch(world, how, OTHER_WEB),
+    translation: dictionary(how),
     clock: () => ({ now: clock.now(), madeOn: clock.madeOn, daysAhead: clock.daysAhead }),
     move: count => {
       clock.move(count)

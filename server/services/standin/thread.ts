@@ -22,6 +22,7 @@ const exposed = {
   demand: services.demand,
   web: services.web,
   otherWeb: services.otherWeb,
+  translation: services.translation,
   clock: () => passing.clock(),
   move: (days: number) => passing.move(days),
   stopMoving: () => passing.stop(),

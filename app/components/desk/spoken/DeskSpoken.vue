@@ -157,7 +157,7 @@ const last = computed(() => spoken.captions.cues.at(-1)?.end ?? 0)
 }
 /* The parts of the Desk stand at the right of the first line. */
 .head:first-child {
-  padding-right: 130px;
+  padding-right: 310px;
   min-height: 36px;
 }
 .length input {

@@ -1,13 +1,18 @@
 import { setResponseHeader } from 'h3'
 import { exportedText } from '../../../../core/brief/brief'
+import { exportedLocalised, type Localised } from '../../../../core/brief/items/localised'
 import type { Brief } from '../../../../shared/brief'
 import { briefJson, briefPhrases } from '../../../demand/briefExport'
 import { fileNameOf } from '../../../http/fileName'
 import { briefOf } from '../../../http/briefOf'
 import { route } from '../../../http/route'
 
+const names = new Intl.DisplayNames(['en'], { type: 'language', fallback: 'code' })
+const textOf = ({ fields }: Brief, localised: readonly Localised[]) =>
+  [exportedText(fields), exportedLocalised(localised, code => names.of(code) ?? code)].filter(Boolean).join('\n')
+
 const FORMATS = {
-  text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: ({ fields }: Brief) => exportedText(fields) },
+  text: { type: 'text/plain; charset=utf-8', ending: 'txt', write: textOf },
   json: { type: 'application/json; charset=utf-8', ending: 'json', write: briefJson },
   csv: { type: 'text/csv; charset=utf-8', ending: 'csv', write: briefPhrases },
 }
@@ -19,5 +24,6 @@ export default route('GET /api/briefs/:id/export', (event, runtime, { query }) =
   const name = fileNameOf(brief.fields.tray.lead ?? brief.fields.topic, 'brief')
   setResponseHeader(event, 'Content-Type', type)
   setResponseHeader(event, 'Content-Disposition', `attachment; filename="${name}.${ending}"`)
-  return write(brief, runtime)
+  const localised = runtime.briefItems.list(brief.id, 'localised').map(({ value }) => value)
+  return write(brief, localised, runtime)
 })

@@ -55,6 +55,7 @@ export function services(
     },
     web: { ...standin.web, suggest: replaced.suggest ?? standin.web.suggest },
     otherWeb: standin.otherWeb,
+    translation: standin.translation,
   }
 }
 export function deps(given = services(), db = freshData(folder)) {
