@@ -14,6 +14,8 @@ export const evidencePagesSchema = z.object({
   age: z.enum(AGES, 'Ages are new and old.').optional(),
   /** Only pages of phrases that hold these words. */
   about: z.string().trim().max(200).optional(),
+  /** Only pages of the trade of this phrase: those that pages with results in common lead to from its own. */
+  trade: z.string().trim().max(200).optional(),
 })
 const scoredBy = {
   ruleSet: z.union([z.string(), ruleSetSchema]).default('balanced'),

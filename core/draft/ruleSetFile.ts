@@ -1,3 +1,4 @@
+import { readJsonFile } from '../formats/jsonFile'
 import { CHECKS } from './checks'
 import type { RuleSet } from './ruleset'
 import { ruleSetSchema, type OwnRuleSet } from './ruleSetSchema'
@@ -19,41 +20,13 @@ export interface ReadRuleSet {
   changed: string[]
 }
 
-/** A file that is no rule set, and why, a line each. */
-export class RuleSetFault extends Error {
-  constructor(readonly lines: readonly string[]) {
-    super(lines.join('\n'))
-    this.name = 'RuleSetFault'
-  }
-}
-
-/** The line of a text on which something stands; 0 where it is not there. */
-const lineOf = (text: string, what: string) => {
-  const at = text.indexOf(`"${what}"`)
-  return at < 0 ? 0 : text.slice(0, at).split('\n').length
-}
-
-/** @throws RuleSetFault that names each fault with its line. */
+/** @throws FileFault that names each fault with its line. */
 export function readRuleSet(text: string): ReadRuleSet {
-  let given: unknown
-  try {
-    given = JSON.parse(text)
-  } catch (error) {
-    throw new RuleSetFault([`This is not JSON: ${(error as Error).message}.`])
-  }
-  const { success, data, error } = ruleSetSchema.safeParse(given)
-  if (!success)
-    throw new RuleSetFault(
-      error.issues.map(({ path, message }) => {
-        // Of a setting, the line of its check is where to look.
-        const named = path.filter(part => typeof part === 'string')
-        const line = lineOf(text, String(named[0] === 'checks' ? named[1] : named[0]))
-        return `${line ? `Line ${line}, ` : ''}${named.join(' › ') || 'the file'}: ${message}`
-      }),
-    )
+  // Of a setting, the line of its check is where to look.
+  const { value, given } = readJsonFile(text, ruleSetSchema, names => (names[0] === 'checks' ? names[1] : names[0]))
   const versions = (given as { versions?: Record<string, unknown> }).versions ?? {}
   const known = new Map(CHECKS.map(check => [check.id, check.version]))
-  const { name, note, checks } = data
+  const { name, note, checks } = value
   return {
     set: {
       name: name.trim() || 'Rule set',

@@ -60,6 +60,15 @@ export function evidencePages(db: Db) {
         WHERE e.rules_id = @rules AND g.read_as IS NULL AND @region IN ('', r.region) AND @language IN ('', p.language)
         ORDER BY r.id`,
     ),
+    /** Standing pages that share so many of their first twenty videos with a page. */
+    near: db
+      .prepare<[page: number, shared: number], number>(
+        `SELECT other.page_id FROM seat mine JOIN seat other ON other.video_id = mine.video_id
+          JOIN standing_page g ON g.page_id = other.page_id
+          WHERE mine.page_id = ? AND mine.rank <= 20 AND other.rank <= 20
+          GROUP BY other.page_id HAVING count(*) >= ?`,
+      )
+      .pluck(),
     footings: db.prepare<[phrase: number, page: number], FootingRow>(
       `SELECT s.rank, s.video_id, s.reach, s.pull, v.published_at, o.video_id IS NOT NULL AS off
         FROM seat s JOIN video v ON v.id = s.video_id

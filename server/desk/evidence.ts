@@ -3,6 +3,7 @@ import { CHECKS } from '../../core/draft/checks'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { weightsFrom } from '../../core/evidence/weights'
+import { phraseKey } from '../../core/text/words'
 import { MODEL_VERSION } from '../../core/modelVersion'
 import type { EvidenceAnswer, EvidencePages } from '../../shared/evidence'
 import type { Runtime } from '../runtime'
@@ -31,8 +32,8 @@ function keyOf(set: RuleSet, profile: LimitProfile): string {
     .update(JSON.stringify([MODEL_VERSION, checks, profile]))
     .digest('hex')
 }
-const pagesKey = ({ region, language, age, about }: EvidencePages) =>
-  JSON.stringify([region ?? '', language ?? '', age ?? '', about?.toLowerCase() ?? ''])
+const pagesKey = ({ region, language, age, about, trade }: EvidencePages) =>
+  JSON.stringify([region ?? '', language ?? '', age ?? '', about?.toLowerCase() ?? '', ...(trade ? [phraseKey(trade)] : [])])
 
 /** What is known by now of a rule set; nothing of it is worked out here. */
 export async function evidenceAnswer(

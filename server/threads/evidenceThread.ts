@@ -10,6 +10,7 @@ import { pageFamilies } from '../../core/evidence/families'
 import { pageReader } from '../../core/evidence/pageReading'
 import { footing } from '../../core/evidence/pairs'
 import { match, readPhrase, readText } from '../../core/text/match'
+import { phraseKey } from '../../core/text/words'
 import { DAY } from '../../core/time'
 import type { EvidencePages } from '../../shared/evidence'
 import type { SavedReading } from '../data/evidence'
@@ -43,6 +44,17 @@ function isTaken({ off, published_at }: FootingRow, at: number, age: EvidencePag
   return published_at !== null && at - published_at < NEW === (age === 'new')
 }
 
+/** Results two pages have in common, of twenty, from which on they are of one trade. */
+const SHARED = 3
+
+/** The pages of a phrase's trade: its own, those that share results with them, and so on. */
+function tradeOf(phrase: string, all: readonly { id: number; text: string }[]): ReadonlySet<number> {
+  const key = phraseKey(phrase)
+  const found = new Set(all.filter(page => page.text === key).map(page => page.id))
+  for (const id of found) for (const near of pages.near.all(id, SHARED)) found.add(near)
+  return found
+}
+
 const thread = {
   unread: (rules: number): number => pages.unreadCount.get(rules)!.n,
   /** What the checks say of some pages not read yet, from a page on. */
@@ -60,12 +72,15 @@ const thread = {
   evidence(
     rules: number,
     ids: readonly string[],
-    { region, language, age, about }: EvidencePages,
+    { region, language, age, about, trade }: EvidencePages,
   ): { pages: number; families: number; checks: CheckEvidence[] } {
     const wanted = about ? readPhrase(about, language ?? 'en') : null
     // A phrase gives one page, whatever the regions it was looked up in: the newest.
     const byPhrase = new Map<number, ReturnType<typeof pages.read.all>[number]>()
-    for (const page of pages.read.all({ rules, region: region ?? '', language: language ?? '' })) {
+    const read = pages.read.all({ rules, region: region ?? '', language: language ?? '' })
+    const within = trade ? tradeOf(trade, read) : null
+    for (const page of read) {
+      if (within && !within.has(page.id)) continue
       if (wanted && match(wanted, readText(page.text, language ?? 'en')).share < 1) continue
       const before = byPhrase.get(page.phrase_id)
       if (!before || before.at < page.at) byPhrase.set(page.phrase_id, page)

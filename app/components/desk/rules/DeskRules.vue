@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useFileDialog } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { RuleSet } from '../../../../core/draft/ruleset'
-import { readRuleSet, RuleSetFault, writeRuleSet } from '../../../../core/draft/ruleSetFile'
+import { readRuleSet, writeRuleSet } from '../../../../core/draft/ruleSetFile'
 import type { Score } from '../../../../core/draft/score'
 import type { EvidencePages } from '../../../../shared/evidence'
 import type { WeightProposal } from '../../../../core/evidence/weights'
@@ -89,31 +88,17 @@ async function remove() {
   shown.value = items.ruleSets[0]!.id
   await items.removeRuleSet(set)
 }
-const file = () =>
-  saveFile(
-    `${draft.value.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.rules.json`,
-    writeRuleSet(draft.value),
-    'application/json',
-  )
-
-const faults = ref<readonly string[]>([])
-const { open: choose, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })
-onChange(async files => {
-  if (!files?.[0]) return
-  faults.value = []
-  try {
-    const { set, unknown, changed: other } = readRuleSet(await files[0].text())
-    const id = await items.addRuleSet(set)
-    if (!id) return
-    shown.value = id
-    const left = unknown.length ? ` Left out, not known here: ${unknown.join(', ')}.` : ''
-    const differ = other.length
-      ? ` ${counted(other.length, 'check')} changed since it was made: ${other.join(', ')}.`
-      : ''
-    notices.show(`Rule set “${set.name}” read.${left}${differ}`)
-  } catch (error) {
-    faults.value = error instanceof RuleSetFault ? error.lines : [(error as Error).message]
-  }
+const file = () => saveFile(settingsFileName(draft.value.name, 'rules'), writeRuleSet(draft.value), 'application/json')
+const { faults, choose } = useSettingsFile(async text => {
+  const { set, unknown, changed: other } = readRuleSet(text)
+  const id = await items.addRuleSet(set)
+  if (!id) return
+  shown.value = id
+  const left = unknown.length ? ` Left out, not known here: ${unknown.join(', ')}.` : ''
+  const differ = other.length
+    ? ` ${counted(other.length, 'check')} changed since it was made: ${other.join(', ')}.`
+    : ''
+  notices.show(`Rule set “${set.name}” read.${left}${differ}`)
 })
 </script>
 
@@ -199,6 +184,7 @@ onChange(async files => {
             :problem="evidenceProblem"
             :region="brief.fields?.region || null"
             :language="brief.fields?.language ?? 'en'"
+            :lead="brief.fields?.tray.lead ?? ''"
             :fixed="!saved"
             @work="work"
             @stop="stop"

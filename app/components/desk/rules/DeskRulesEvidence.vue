@@ -15,6 +15,8 @@ const props = defineProps<{
   /** The region and language of the open brief, to narrow it to. */
   region: string | null
   language: string
+  /** Its lead; '' where there is none. */
+  lead: string
   /** Whether the set shown can only be read. */
   fixed: boolean
 }>()
@@ -25,15 +27,17 @@ const WHICH = computed(() => [
   { title: 'All pages', value: 'all' },
   ...(props.region ? [{ title: `Region ${props.region}`, value: 'region' }] : []),
   { title: `Language ${props.language}`, value: 'language' },
+  ...(props.lead ? [{ title: `Trade of “${props.lead}”`, value: 'trade' }] : []),
 ])
 const which = computed({
-  get: () => (pages.value.region ? 'region' : pages.value.language ? 'language' : 'all'),
+  get: () => (pages.value.trade ? 'trade' : pages.value.region ? 'region' : pages.value.language ? 'language' : 'all'),
   set(value: string) {
-    const { language: _, ...rest } = pages.value
+    const { language: _, trade: __, ...rest } = pages.value
     pages.value = {
       ...rest,
       region: value === 'region' ? props.region : null,
       ...(value === 'language' ? { language: props.language } : {}),
+      ...(value === 'trade' ? { trade: props.lead } : {}),
     }
   },
 })

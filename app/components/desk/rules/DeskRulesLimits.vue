@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { readProfile, writeProfile } from '../../../../core/draft/profileFile'
 import type { LimitProfile } from '../../../../core/draft/limits'
 import { ownProfileSchema } from '../../../../core/draft/profileSchema'
 import { UNITS, type Unit } from '../../../../core/text/count'
+import { saveFile } from '~/composables/saveFile'
+import { settingsFileName, useSettingsFile } from '~/composables/settingsFile'
 import { useNotices } from '~/stores/notices'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 
@@ -57,6 +60,14 @@ async function duplicate() {
   const id = await items.addProfile({ ...ownOf(draft.value), name: `${draft.value.name} (copy)`.slice(0, 100) })
   if (id) shown.value = id
 }
+const file = () => saveFile(settingsFileName(draft.value.name, 'limits'), writeProfile(draft.value), 'application/json')
+const { faults, choose } = useSettingsFile(async text => {
+  const limits = readProfile(text)
+  const id = await items.addProfile(limits)
+  if (!id) return
+  shown.value = id
+  notices.show(`Limits “${limits.name}” read.`)
+})
 async function save() {
   if (saved.value && (await items.setProfile(saved.value, ownOf(draft.value))))
     notices.show(`Limits “${draft.value.name}” saved.`)
@@ -82,6 +93,8 @@ async function remove() {
         >Use for this brief</v-btn
       >
       <v-btn size="small" data-test="limits-duplicate" @click="duplicate">Duplicate</v-btn>
+      <v-btn size="small" data-test="limits-export" @click="file">Save as a file</v-btn>
+      <v-btn size="small" data-test="limits-import" @click="choose">Open a file</v-btn>
       <v-btn v-if="saved" size="small" data-test="limits-delete" @click="remove">Delete</v-btn>
       <v-btn
         v-if="saved"
@@ -94,6 +107,9 @@ async function remove() {
         >Save</v-btn
       >
     </div>
+    <ul v-if="faults.length" role="alert" class="small faults" data-test="limits-faults">
+      <li v-for="fault in faults" :key="fault">{{ fault }}</li>
+    </ul>
     <table aria-label="Limits">
       <tbody>
         <tr v-for="row in ROWS" :key="row.label">
@@ -139,6 +155,10 @@ async function remove() {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
+}
+.faults {
+  padding-left: 16px;
+  overflow-wrap: anywhere;
 }
 table {
   border-collapse: collapse;

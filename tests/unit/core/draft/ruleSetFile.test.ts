@@ -1,13 +1,14 @@
 import { CHECKS } from '../../../../core/draft/checks'
 import { BALANCED, RULE_SETS } from '../../../../core/draft/ruleset'
-import { readRuleSet, RuleSetFault, writeRuleSet } from '../../../../core/draft/ruleSetFile'
+import { readRuleSet, writeRuleSet } from '../../../../core/draft/ruleSetFile'
+import { FileFault } from '../../../../core/formats/jsonFile'
 
 const faultsOf = (text: string) => {
   try {
     readRuleSet(text)
   } catch (error) {
-    expect(error).toBeInstanceOf(RuleSetFault)
-    return (error as RuleSetFault).lines
+    expect(error).toBeInstanceOf(FileFault)
+    return (error as FileFault).lines
   }
   return []
 }

@@ -26,6 +26,12 @@ beforeAll(() => {
   })
 })
 
+/** Threads of a test; one that fails would hold the run up for ever otherwise. */
+const threads: ReturnType<typeof startEvidence>[] = []
+afterEach(async () => {
+  for (const thread of threads.splice(0)) await thread.close()
+})
+
 /** Pages on which a title with the phrase stands higher by some ranks, hashtags not. */
 function planted(pages: number) {
   const db = freshData(folder)
@@ -76,12 +82,13 @@ function planted(pages: number) {
   }
   add(0, pages)
   const work = startEvidence(entry, db.name)
-  return { db, add, store: { evidence: evidenceStore(db), evidenceWork: work, now: () => 800 * DAY } }
+  threads.push(work)
+  return { db, add, results, phrases, store: { evidence: evidenceStore(db), evidenceWork: work, now: () => 800 * DAY } }
 }
 
 async function workOut(
   { store }: ReturnType<typeof planted>,
-  pages: { region: string | null; age?: 'new' | 'old'; about?: string } = { region: null },
+  pages: { region: string | null; age?: 'new' | 'old'; about?: string; trade?: string } = { region: null },
   set = BALANCED,
 ) {
   let steps = 0
@@ -113,7 +120,6 @@ test('the pages kept are read once, what is planted is found, and what came sinc
   world.add(60, 70)
   expect((await evidenceAnswer(world.store, BALANCED, DEFAULT_PROFILE, { region: null })).unread).toBe(10)
   expect((await workOut(world)).answer).toMatchObject({ pages: 70, unread: 0 })
-  await world.store.evidenceWork.close()
 }, 60_000)
 
 test('it can be narrowed to a region, an age, a subject', async () => {
@@ -125,7 +131,53 @@ test('it can be narrowed to a region, an age, a subject', async () => {
   expect(young.checks.find(check => check.id === 'title-lead')).toMatchObject({ pages: 30, verdict: 'higher' })
   expect((await workOut(world, { region: null, about: 'part 10' })).answer.pages).toBe(1)
   expect((await workOut(world, { region: 'DE' })).answer).toMatchObject({ pages: 0, families: 0 })
-  await world.store.evidenceWork.close()
+}, 60_000)
+
+test('the trade of a phrase: what pages with results in common lead to, and no more', async () => {
+  const world = planted(30)
+  const { results, phrases } = world
+  const pageOf = (phrase: string) => results.latest(phrases.known(phrase, 'GB', 'en')!.id, 'GB')!
+  /** A page that begins with results of two others. */
+  const bridge = (phrase: string, shared: number) => {
+    const seats = ['mend part 3', 'mend part 4'].flatMap(each => results.seats(pageOf(each), shared))
+    results.save([
+      {
+        phraseId: phrases.phraseId(phrase, 'en'),
+        region: 'GB',
+        kind: 'site',
+        source: 'video site',
+        at: 720 * DAY,
+        depth: 20,
+        complete: true,
+        more: false,
+        titleMatches: 1,
+        videoBlock: null,
+        intent: null,
+        seats: seats.map(seat => ({
+          video: {
+            id: seat.code,
+            title: seat.title,
+            description: seat.description,
+            tags: null,
+            channel: { id: 'c', title: 'Channel', subscribers: 1000 },
+            views: 1000,
+            likes: 5,
+            dislikes: null,
+            comments: 1,
+            publishedAt: 0,
+            durationSeconds: 60,
+            thumbnail: null,
+          },
+          strength: { strength: 0.5, targeting: 0.5, reach: 0.4, pull: 0.3 },
+        })),
+      },
+    ])
+  }
+  bridge('mend both', 3)
+  bridge('mend hardly', 1)
+  expect((await workOut(world, { region: null, trade: 'Mend  part 3' })).answer.pages).toBe(3)
+  expect((await workOut(world, { region: null, trade: 'mend part 5' })).answer.pages).toBe(1)
+  expect((await workOut(world, { region: null, trade: 'nobody knows it' })).answer.pages).toBe(0)
 }, 60_000)
 
 test('stopped in the middle, it keeps what is read; other thresholds are read for themselves', async () => {
@@ -138,7 +190,6 @@ test('stopped in the middle, it keeps what is read; other thresholds are read fo
   expect(unread).toBeGreaterThan(0)
   expect(unread).toBeLessThan(100)
   expect((await evidenceAnswer(world.store, SHORT_AND_SHARP, DEFAULT_PROFILE, { region: null })).unread).toBe(100)
-  await world.store.evidenceWork.close()
 }, 60_000)
 
 test('a page that is forgotten takes its reading with it', async () => {
@@ -149,5 +200,4 @@ test('a page that is forgotten takes its reading with it', async () => {
   world.db.exec('DELETE FROM result_page WHERE id <= 10')
   expect(world.db.prepare('SELECT count(*) AS n FROM page_reading').get()).toEqual({ n: 20 })
   expect((await workOut(world)).answer.pages).toBe(20)
-  await world.store.evidenceWork.close()
 }, 60_000)
