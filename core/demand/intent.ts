@@ -1,4 +1,5 @@
 import { normaliseWord, words } from '../text/words'
+import { CUES } from './intentCues'
 import { PlaceNames } from './placeNames'
 
 /** What a searcher wants. */
@@ -14,44 +15,30 @@ export const INTENT_WORDS: Record<Intent, string> = {
   near: 'near a place',
 }
 
-/**
- * Words and word pairs that tell an intent, for English; each is worth its weight. Other languages tell by their
- * results alone when those are English.
- */
-const CUES: [Intent, number, string][] = [
-  [
-    'do',
-    2,
-    'how to,how do,diy,yourself,at home,step by step,without tools,fix,replace,adjust,clean,install,remove,repair it,make,build,true,bleed,index,patch,wax,lubricate,tighten,sharpen,tune,polish',
-  ],
-  [
-    'learn',
-    2,
-    'what is,what are,why,explained,guide,tutorial,for beginners,tips,mistakes,lesson,lessons,course,meaning,basics,when to,introduction',
-  ],
-  ['buy', 2, 'buy,price,cheap,sale,deal,deals,discount,for sale,order,cost of,budget,under'],
-  ['buy', 1, 'best,choose,cost,worth it'],
-  ['compare', 3, 'vs,versus,or,compare,comparison,difference,differences,review,reviews,alternative,better than'],
-  [
-    'hire',
-    3,
-    'service,services,repair service,hire,company,professional,quote,book,mobile,repair shop,shop,workshop,mechanic',
-  ],
-  ['hire', 1, 'repair'],
-  ['near', 4, 'near me,nearby,near,local,closest,open now'],
-]
-
 interface Cue {
   intent: Intent
   weight: number
   text: string
+  norms: string[]
 }
-const byFirst = new Map<string, Cue[]>()
-for (const [intent, weight, list] of CUES) {
-  for (const text of list.split(',')) {
-    const first = text.split(' ')[0]!
-    byFirst.set(first, [...(byFirst.get(first) ?? []), { intent, weight, text }])
-  }
+/** The cues of a language by their first word, made when it is first met. */
+const read = new Map<string, ReadonlyMap<string, Cue[]>>()
+function cuesOf(language: string): ReadonlyMap<string, Cue[]> {
+  const primary = language.split('-')[0]!.toLowerCase()
+  const known = CUES.has(primary) ? primary : 'en'
+  let byFirst = read.get(known) as Map<string, Cue[]> | undefined
+  if (byFirst) return byFirst
+  byFirst = new Map()
+  for (const [intent, weight, list] of CUES.get(known)!)
+    for (const text of list.split(',')) {
+      const norms = words(text).map(word => word.norm)
+      const same = byFirst.get(norms[0]!)
+      const cue = { intent, weight, text, norms }
+      if (same) same.push(cue)
+      else byFirst.set(norms[0]!, [cue])
+    }
+  read.set(known, byFirst)
+  return byFirst
 }
 
 export interface IntentAnswer {
@@ -63,13 +50,12 @@ export interface IntentAnswer {
 
 type Points = Map<Intent, { points: number; cues: Set<string> }>
 
-function add(points: Points, norms: readonly string[], weight: number): void {
+function add(points: Points, norms: readonly string[], byFirst: ReadonlyMap<string, Cue[]>): void {
   for (let i = 0; i < norms.length; i++) {
     for (const cue of byFirst.get(norms[i]!) ?? []) {
-      const parts = cue.text.split(' ')
-      if (!parts.every((part, k) => norms[i + k] === part)) continue
+      if (!cue.norms.every((norm, k) => norms[i + k] === norm)) continue
       const has = points.get(cue.intent) ?? { points: 0, cues: new Set<string>() }
-      has.points += weight * cue.weight
+      has.points += cue.weight
       has.cues.add(cue.text)
       points.set(cue.intent, has)
     }
@@ -92,16 +78,19 @@ const NOWHERE = new PlaceNames()
  *
  * @param places a phrase that names one of them is looking near it.
  * @param titles of the results, as far as known; they decide only when at least a third of them agree.
+ * @param language BCP 47: whose words tell it.
  * @returns `null` when neither tells.
  */
 export function intentOf(
   phrase: string,
   places: PlaceNames = NOWHERE,
   titles: readonly string[] = [],
+  language = 'en',
 ): IntentAnswer | null {
+  const byFirst = cuesOf(language)
   const norms = words(phrase).map(word => word.norm)
   const points: Points = new Map()
-  add(points, norms, 1)
+  add(points, norms, byFirst)
   const place = places.in(norms)
   if (place) {
     const near = points.get('near') ?? { points: 0, cues: new Set<string>() }
@@ -115,7 +104,7 @@ export function intentOf(
     add(
       own,
       words(title).map(word => word.norm),
-      1,
+      byFirst,
     )
     const vote = best(own)
     if (!vote) continue

@@ -159,7 +159,8 @@ function assessedRow(
       at: null,
       problem,
     }
-  const row = toRow(known, { cap: phrases.cap(region).cap, chance: chanceFor(known, own), weights, places })
+  const chance = chanceFor(known, own)
+  const row = toRow(known, { cap: phrases.cap(region).cap, chance, weights, places, language })
   const page = results.latest(known.id, region)
   return {
     phrase: known.text,

@@ -192,7 +192,7 @@ export class LanguageIndex {
       for (const [id, text] of texts) {
         const n = this.numberOf(id)
         if (n < 0) continue
-        const found = intentOf(text, this.places)
+        const found = intentOf(text, this.places, [], this.language)
         this.intent[n] = found ? INTENTS.indexOf(found.intent) : NO_INTENT
       }
       this.intentsTold = texts.length < step ? this.lastId : texts.at(-1)![0]

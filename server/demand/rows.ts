@@ -45,6 +45,8 @@ export interface RowFor {
   chance?: number | null
   weights?: WorthWeights
   places?: PlaceNames
+  /** Whose words tell its intent. */
+  language?: string
   /** The intent of its wording, where that is classified already; `null` for none. */
   wording?: Intent | null
   /** Which of several seeds brought it. */
@@ -59,7 +61,8 @@ export function toRow(
     chance = null,
     weights = WORTH_WEIGHTS,
     places,
-    wording = intentOf(known.text, places)?.intent ?? null,
+    language,
+    wording = intentOf(known.text, places, [], language)?.intent ?? null,
     seeds,
   }: RowFor,
   origin: Origin = NO_ORIGIN,
@@ -119,7 +122,7 @@ export function rowOf(
       known &&
       toRow(
         known,
-        { cap, chance: chanceFor(known, own), weights, places: places.names() },
+        { cap, chance: chanceFor(known, own), weights, places: places.names(), language },
         phrases.originOf(known, region),
       )
     )

@@ -40,7 +40,7 @@ export function answerDetail(
   const { factors, heldBackBy } = worthWorking(worthInput(known, cap.cap, easeForAnyone(known)), weights)
   const forChannel = own ? worthWorking(worthInput(known, cap.cap, chance), weights) : null
   return {
-    ...toRow(known, { cap: cap.cap, chance, weights, places }, origin),
+    ...toRow(known, { cap: cap.cap, chance, weights, places, language }, origin),
     region: regionCode,
     monthsEnd: origin.monthsEnd,
     trend: known.trend,
@@ -86,6 +86,7 @@ export function answerSheet(
       detail.phrase,
       places,
       onTopic.slice(0, 20).map(seat => seat.title),
+      language,
     ),
     meanings: meanings(
       detail.phrase,

@@ -33,7 +33,13 @@ function keyOf(set: RuleSet, profile: LimitProfile): string {
     .digest('hex')
 }
 const pagesKey = ({ region, language, age, about, trade }: EvidencePages) =>
-  JSON.stringify([region ?? '', language ?? '', age ?? '', about?.toLowerCase() ?? '', ...(trade ? [phraseKey(trade)] : [])])
+  JSON.stringify([
+    region ?? '',
+    language ?? '',
+    age ?? '',
+    about?.toLowerCase() ?? '',
+    ...(trade ? [phraseKey(trade)] : []),
+  ])
 
 /** What is known by now of a rule set; nothing of it is worked out here. */
 export async function evidenceAnswer(

@@ -49,6 +49,7 @@ export function readPage({ phrase, language, at, videos }: PageToRead): PageRead
         phrase,
         undefined,
         videos.slice(0, 20).map(video => video.title),
+        language,
       )?.intent ?? null,
   }
 }

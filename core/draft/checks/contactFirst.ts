@@ -1,5 +1,5 @@
 import { intentOf } from '../../demand/intent'
-import { remembering } from '../../text/remembering'
+import { rememberingIn } from '../../text/remembering'
 import { defineCheck, inField, met, missing, notApplicable, partly } from '../check'
 import { textFix, type Fix } from '../draft'
 import { linksOf } from '../links'
@@ -29,7 +29,9 @@ function reachedBy(text: string): { start: number; end: number }[] {
 }
 
 /** The description is typed many times for one lead. */
-const intentIn = remembering(500, phrase => intentOf(phrase))
+const intentIn = rememberingIn(500, 200, (phrase, language) => ({
+  intent: intentOf(phrase, undefined, [], language)?.intent ?? null,
+}))
 
 /** For searchers who want to hire somebody: how to reach them stands near the top. */
 export const contactFirst = defineCheck({
@@ -41,8 +43,8 @@ export const contactFirst = defineCheck({
   why: 'Who looks for somebody nearby calls or writes, and does not unfold a description to find out how.',
   needs: ['description'],
   settings: { within: wholeNumber('Within so many characters', 300, 20, 5000) },
-  run: ({ draft, lead, settings: { within } }) => {
-    const intent = lead && intentIn(lead.raw)?.intent
+  run: ({ draft, lead, language, settings: { within } }) => {
+    const intent = lead && intentIn(lead.raw, language).intent
     if (intent !== 'hire' && intent !== 'near') return notApplicable('The lead is not a search for somebody to hire.')
     const text = draft.description!
     if (!text.trim()) return notApplicable('Nothing written yet.')

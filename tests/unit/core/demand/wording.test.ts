@@ -128,3 +128,40 @@ describe('other meanings', () => {
     expect(meanings('chain', [], 'en')).toEqual([])
   })
 })
+
+describe('what a searcher wants, in other languages', () => {
+  test.each([
+    ['de', 'fahrradkette reinigen', 'do'],
+    ['de', 'wie wechselt man einen schlauch', 'do'],
+    ['de', 'scheibenbremse test', 'compare'],
+    ['de', 'fahrradwerkstatt in der nähe', 'near'],
+    ['de', 'e-bike günstig kaufen', 'buy'],
+    ['de', 'was ist ein schaltauge', 'learn'],
+    ['es', 'cómo limpiar cadena de bicicleta', 'do'],
+    ['es', 'precio cadena bicicleta', 'buy'],
+    ['es', 'taller de bicicletas cerca de mí', 'near'],
+    ['es', 'diferencia entre cámara y tubular', 'compare'],
+    ['pt', 'como trocar corrente de bicicleta', 'do'],
+    ['pt', 'o que é câmbio traseiro', 'learn'],
+    ['fr', 'comment régler un dérailleur', 'do'],
+    ['fr', 'prix chaîne vélo pas cher', 'buy'],
+    ['fr', "qu'est-ce que le faux-rond", 'learn'],
+    ['fr', 'réparateur vélo à domicile', 'hire'],
+    ['ja', '自転車 チェーン 掃除 方法', 'do'],
+    ['ja', '自転車チェーンの値段', 'buy'],
+    ['ja', 'ディレイラーとは', 'learn'],
+    ['en-GB', 'how to clean bike chain', 'do'],
+  ])('%s: %s wants to %s', (language, phrase, intent) => {
+    expect(intentOf(phrase, undefined, [], language)?.intent).toBe(intent)
+  })
+  test('words of one language tell nothing in another', () => {
+    expect(intentOf('brake test', undefined, [], 'en')).toBeNull()
+    expect(intentOf('chaîne en or', undefined, [], 'fr')).toBeNull()
+    expect(intentOf('gold or silver', undefined, [], 'en')?.intent).toBe('compare')
+  })
+  test('titles tell it in the language too', () => {
+    const titles = ['Kette kaufen', 'Günstig kaufen', 'Der Preis der Kette', 'Kette']
+    expect(intentOf('fahrradkette', undefined, titles, 'de')).toMatchObject({ intent: 'buy', from: 'results' })
+    expect(intentOf('fahrradkette', undefined, titles, 'en')).toBeNull()
+  })
+})
