@@ -25,6 +25,7 @@ import { TOWNS } from '../server/services/standin/places'
 import { phrasesQuerySchema } from '../shared/phrases'
 import { BRIEFS, LISTS } from './briefs'
 import { LOCALISED } from './localised'
+import { giveOwnCaptions } from './ownCaptions'
 import { PLAYLISTS } from './playlists'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
@@ -46,6 +47,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
     for (const old of [world, file]) for (const ending of ['', '-wal', '-shm']) rmSync(old + ending, { force: true })
   ensureWorld(world)
   if (existsSync(file)) return
+  await giveOwnCaptions(world)
   console.log('Making the demo’s briefs and looking up their phrases:')
   const startedAt = Date.now()
   const part = `${file}.part`

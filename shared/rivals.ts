@@ -170,6 +170,14 @@ export interface ChannelAnswer extends ChannelStats {
   watched: boolean
   problem: string | null
 }
+/** The texts of a video of one's own; `null` where nobody told them. */
+export interface OwnTexts {
+  id: string
+  title: string
+  description: string | null
+  tags: string[] | null
+}
+
 export interface VideoAnswer extends Omit<ChannelVideo, 'upset'> {
   description: string | null
   channel: ChannelStats

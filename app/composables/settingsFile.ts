@@ -2,7 +2,7 @@ import { useFileDialog } from '@vueuse/core'
 import { ref } from 'vue'
 import { FileFault } from '../../core/formats/jsonFile'
 
-/** Opens a file of settings. What is wrong with it is told line by line. @param take reads it, or throws what is wrong. */
+/** Opens a file of settings; what is wrong with it is told line by line. @param take reads it, or throws that. */
 export function useSettingsFile(take: (text: string) => Promise<void>) {
   const faults = ref<readonly string[]>([])
   const { open: choose, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })

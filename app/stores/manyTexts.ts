@@ -2,7 +2,7 @@ import * as Comlink from 'comlink'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
-import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import type { BriefTexts } from '../../shared/brief'
 import { api, messageOf } from '~/composables/api'
@@ -46,6 +46,8 @@ export const useManyTexts = defineStore('manyTexts', () => {
   const ruleSet = ref(items.ruleSets[0]!.id)
   /** A second set, whose percent stands beside. */
   const beside = ref<string | null>(null)
+  /** Under whose limits. */
+  const profile = ref(items.profiles[0]!.id)
   const language = computed(() => workspace.current?.language ?? 'en')
   const running = computed(() => reading.value || scored.value < rows.value.length)
 
@@ -60,7 +62,7 @@ export const useManyTexts = defineStore('manyTexts', () => {
   const setOf = (id: string) => JSON.parse(JSON.stringify(items.ruleSetOf(id))) as RuleSet
   const rules = (): ManyRules => ({
     ruleSet: setOf(ruleSet.value),
-    profile: DEFAULT_PROFILE,
+    profile: JSON.parse(JSON.stringify(items.profileOf(profile.value))) as LimitProfile,
   })
 
   /** Rows are changed in their places; whoever shows them is told by a new list. */
@@ -145,6 +147,13 @@ export const useManyTexts = defineStore('manyTexts', () => {
         ),
       }
     }, 'briefs')
+  const loadVideos = () =>
+    take(async () => {
+      const { videos } = await api('GET /api/videos/texts', { query: { workspace: workspace.id } })
+      if (!videos.length)
+        throw new Error('No videos of your channel are known. Name it in the Library, under Channels, and look at it.')
+      return read(new TextEncoder().encode(JSON.stringify(videos)))
+    }, 'my videos')
   const loadFile = (file: File) =>
     take(async () => {
       if (file.size > MOST_BYTES) throw new Error(`“${file.name}” is larger than 50 MB. Split it.`)
@@ -209,7 +218,9 @@ export const useManyTexts = defineStore('manyTexts', () => {
     scored,
     ruleSet,
     beside,
+    profile,
     loadBriefs,
+    loadVideos,
     loadFile,
     loadText,
     score,

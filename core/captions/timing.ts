@@ -69,3 +69,21 @@ export function changed(cues: readonly Cue[], at: number, change: Partial<Cue>):
   })
   return change.start === undefined ? next : next.sort((a, b) => a.start - b.start)
 }
+
+/**
+ * A cue made to begin at a moment, as a person hears it: the one before ends there at the latest, those after it keep
+ * their distance. So a script is timed from its first line to its last.
+ * @returns `null` where the moment is not after the begin of the cue before.
+ */
+export function beginsAt(cues: readonly Cue[], at: number, moment: number): Cue[] | null {
+  const [cue, before] = [cues[at], cues[at - 1]]
+  const start = toMs(Math.max(0, moment))
+  if (!cue || (before && start < toMs(before.start + SHORTEST))) return null
+  const by = start - cue.start
+  return cues.map((each, i) => {
+    if (i < at - 1) return each
+    // The one before lasts until then: its end was a guess from its length.
+    if (i === at - 1) return { ...each, end: start }
+    return { ...each, start: toMs(each.start + by), end: toMs(each.end + by) }
+  })
+}

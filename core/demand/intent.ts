@@ -147,6 +147,18 @@ const ASKING = new Set([
   'perche',
   'hoe',
   'waarom',
+  'cual',
+  'cuanto',
+  'quien',
+  'qual',
+  'quanto',
+  'quel',
+  'quelle',
+  'combien',
+  'welcher',
+  'welche',
+  'welches',
+  'wer',
 ])
 /** Whether a phrase is asked as a question. */
 export function isQuestion(phrase: string): boolean {

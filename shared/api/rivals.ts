@@ -4,13 +4,14 @@ import {
   resultsQuerySchema,
   type ChannelAnswer,
   type ChannelStats,
+  type OwnTexts,
   type ResultsAnswer,
   type TrendingAnswer,
   type VideoAnswer,
   type WordsAnswer,
 } from '../rivals'
 import { call, type, type Done } from './call'
-import { anew, language, phraseQuestion, workspaceInput } from './inputs'
+import { anew, language, ofWorkspace, phraseQuestion, workspaceInput } from './inputs'
 
 const results = call({ query: resultsQuerySchema, answer: type<ResultsAnswer>() })
 const words = call({ query: resultsQuerySchema, answer: type<WordsAnswer>() })
@@ -55,6 +56,7 @@ export const rivalCalls = {
     body: z.object({ workspace: workspaceInput, on: z.boolean() }),
     answer: type<Done>(),
   }),
+  'GET /api/videos/texts': call({ query: ofWorkspace, answer: type<{ videos: OwnTexts[] }>() }),
   'GET /api/videos/:id': call({ answer: type<VideoAnswer>() }),
   'POST /api/videos/:id/captions': call({
     body: z.object({ language: languageInput }),

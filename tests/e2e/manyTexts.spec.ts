@@ -100,3 +100,14 @@ test('lines come back in their order, bad ones as such', async ({ app }) => {
   expect(told[3]).toMatchObject({ percent: null, points: 0, outOf: 0 })
   expect((await call(app, '/api/check/many?ruleSet=nope', { method: 'POST', raw: '{}' })).status).toBe(400)
 })
+
+test('my videos are scored as the site tells them, under limits of one’s choice', async ({ page }) => {
+  await page.goto('/library?tab=texts')
+  await page.getByTestId('texts-videos').click()
+  await expect(page.getByTestId('texts-told')).toContainText(/63 texts from my videos, \d+ % on average/u)
+  const before = await page.getByTestId('texts-told').textContent()
+  await page.getByTestId('texts-limits').click()
+  await page.getByRole('option', { name: 'Town library' }).click()
+  await expect(page.getByTestId('texts-told')).toContainText('63 texts from my videos')
+  await expect(page.getByTestId('texts-told')).not.toHaveText(before!)
+})

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { call, expect, test } from './app'
 import { field, fieldsOf, newBrief, saved } from './onDesk'
@@ -95,6 +96,12 @@ test('what the pages kept say of a check stands beside it, and its weights are t
   await page.getByTestId('evidence-work').click()
   await expect(page.getByTestId('evidence-told')).toContainText('0 pages')
   await expect(row('title-lead').getByRole('img', { name: /not told by a page/u })).toBeVisible()
+  // Or to the trade of the lead: the pages that results in common lead to.
+  await page.getByTestId('evidence-about').fill('')
+  await page.getByTestId('evidence-about').press('Enter')
+  await page.getByRole('combobox', { name: 'Which pages' }).selectOption('trade')
+  await page.getByTestId('evidence-work').click()
+  await expect(page.getByTestId('evidence-told')).toContainText(/[1-9]\d* pages/u)
 })
 
 test('limits of another site are tried, copied and changed; the text is measured by them', async ({ page, app }) => {
@@ -124,6 +131,22 @@ test('limits of another site are tried, copied and changed; the text is measured
   await expect(page.getByTestId('check-title-signs')).toHaveAttribute('data-state', 'missing')
   await saved(page)
   const { profile } = await fieldsOf(app, id)
+  // Shared as a file; one that is none is told by its lines.
+  await page.getByTestId('rules-open').click()
+  await sets.filter({ hasText: '(copy)' }).click()
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('limits-export').click()])
+  expect(download.suggestedFilename()).toMatch(/\.limits\.json$/u)
+  const text = readFileSync(await download.path(), 'utf8')
+  const open = async (given: string) => {
+    const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByTestId('limits-import').click()])
+    await chooser.setFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(given) })
+  }
+  await open(text.replace('"limit": 33', '"limit": -1'))
+  await expect(page.getByTestId('limits-faults')).toContainText('title › limit: A limit is 0 or more.')
+  await open(text)
+  await expect(sets).toHaveCount(4)
+  await expect(page.getByTestId('limits-faults')).toHaveCount(0)
+  await page.getByTestId('rules-close').click()
   const told = await call(app, '/api/check', {
     method: 'POST',
     body: { draft: { title: 'No' }, phrases: { lead: '', support: [] }, profile },

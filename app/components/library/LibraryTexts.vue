@@ -1,21 +1,21 @@
 <script setup lang="ts">
-import { mdiDownloadOutline, mdiFileUploadOutline } from '@mdi/js'
+import { mdiFileUploadOutline } from '@mdi/js'
 import { useDropZone, useEventListener, useFileDialog } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { CHECKS } from '../../../core/draft/checks'
-import { csvFile } from '../../../core/formats/csv'
 import { inDigits } from '../../../core/text/inWords'
 import { messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
-import { saveFile } from '~/composables/saveFile'
 import { useManyTexts } from '~/stores/manyTexts'
 import { useNotices } from '~/stores/notices'
+import { useWorkspace } from '~/stores/workspace'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 import type { TextChange } from '~/workers/texts.worker'
 
 /** Many texts under one rule set: which are worth an hour, and one fix for all that need it. */
 const many = useManyTexts()
 const items = useWorkspaceItems()
+const workspace = useWorkspace()
 const notices = useNotices()
 if (!many.source && !many.running) void many.loadBriefs()
 
@@ -51,6 +51,13 @@ const beside = computed({
   get: () => many.beside,
   set(id: string | null) {
     many.beside = id
+    void many.score()
+  },
+})
+const profile = computed({
+  get: () => many.profile,
+  set(id: string) {
+    many.profile = id
     void many.score()
   },
 })
@@ -112,38 +119,20 @@ const mean = computed(() =>
     ? Math.round(known.value.reduce((sum, row) => sum + row.points!.percent!, 0) / known.value.length)
     : null,
 )
-const COLUMNS = ['id', 'title', 'description', 'tags', 'lead', 'support', 'percent', 'rule set']
-const save = (format: 'csv' | 'json') => {
-  const name = `texts.${format === 'csv' ? 'csv' : 'jsonl'}`
-  const rows = many.rows.map(({ texts: { guessed: _, ...texts }, points }) => ({
-    ...texts,
-    percent: points?.percent ?? null,
-    ruleSet: items.ruleSetOf(many.ruleSet).name,
-  }))
-  const text =
-    format === 'json'
-      ? rows.map(row => `${JSON.stringify(row)}\n`).join('')
-      : csvFile(
-          COLUMNS,
-          rows.map(row => [
-            row.id,
-            row.title,
-            row.description,
-            row.tags?.join(', ') ?? null,
-            row.lead,
-            row.support.join(', '),
-            row.percent === null ? null : Math.round(row.percent * 10) / 10,
-            row.ruleSet,
-          ]),
-        )
-  saveFile(name, text, format === 'csv' ? 'text/csv' : 'application/x-ndjson')
-}
 </script>
 
 <template>
   <div ref="zone" class="texts" :class="{ over: isOverDropZone }" data-test="texts">
     <div class="head">
       <v-btn size="small" variant="tonal" data-test="texts-briefs" @click="many.loadBriefs()">My briefs</v-btn>
+      <v-btn
+        v-if="workspace.current?.channelId"
+        size="small"
+        variant="tonal"
+        data-test="texts-videos"
+        @click="many.loadVideos()"
+        >My videos</v-btn
+      >
       <v-btn size="small" variant="tonal" :prepend-icon="mdiFileUploadOutline" data-test="texts-file" @click="choose()"
         >From a file</v-btn
       >
@@ -167,6 +156,17 @@ const save = (format: 'csv' | 'json') => {
         hide-details
         class="set"
         data-test="texts-beside"
+      />
+      <v-select
+        v-if="items.profiles.length > 1"
+        v-model="profile"
+        :items="items.profiles"
+        item-title="name"
+        item-value="id"
+        label="Limits"
+        hide-details
+        class="set"
+        data-test="texts-limits"
       />
       <v-select
         v-model="check"
@@ -195,17 +195,7 @@ const save = (format: 'csv' | 'json') => {
         >Make {{ counted(chosen.length, 'brief') }}</v-btn
       >
       <v-spacer />
-      <v-menu>
-        <template #activator="{ props: menu }">
-          <v-btn v-bind="menu" size="small" :prepend-icon="mdiDownloadOutline" :disabled="!many.rows.length"
-            >Save</v-btn
-          >
-        </template>
-        <v-list density="compact">
-          <v-list-item title="CSV" data-test="texts-csv" @click="save('csv')" />
-          <v-list-item title="JSON Lines" @click="save('json')" />
-        </v-list>
-      </v-menu>
+      <LibraryTextsSave />
     </div>
     <p class="small" role="status" data-test="texts-told">
       <template v-if="many.reading">Reading…</template>
@@ -279,6 +269,7 @@ const save = (format: 'csv' | 'json') => {
   flex-wrap: wrap;
 }
 .set {
+  min-width: 150px;
   max-width: 190px;
 }
 .check {
