@@ -51,10 +51,7 @@ export const ruleSetPatchSchema = z.object({
 
 export const profilePatchSchema = ownProfileSchema.partial().extend({ revision })
 
-export const playlistPatchSchema = z
-  .object({ revision, ...playlistShape })
-  .partial()
-  .required({ revision: true })
+export const playlistPatchSchema = z.object(playlistShape).partial().extend({ revision })
 
 /** Where a block stands. */
 export interface BlockUse {

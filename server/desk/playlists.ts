@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { belongsTo, newPlaylists, standsFor } from '../../core/playlist/belongs'
 import { playlistDifficulty } from '../../core/playlist/difficulty'
 import { playlistFaults } from '../../core/playlist/faults'
@@ -34,6 +35,8 @@ export interface PlaylistStores {
 
 /** Phrases that groups are made of; the most searched of more. */
 const MOST_PHRASES = 3000
+/** Phrases read in one go. */
+const AT_ONCE = 200
 
 /** The percents of briefs that stand in a playlist no longer hold: it changed. */
 export function rescorePlaylist({ briefs }: { briefs: BriefStore }, ...values: readonly Playlist[]): void {
@@ -168,10 +171,10 @@ export function playlistPageAnswer(
 }
 
 /** Playlists a brief belongs to, and those that could be made of what is won together. */
-export function playlistSuggestions(
+export async function playlistSuggestions(
   stores: PlaylistStores,
   { workspace, brief, region, language }: { workspace: string; brief?: string | undefined } & Where,
-): PlaylistSuggestions {
+): Promise<PlaylistSuggestions> {
   const { phrases, results, videos, workspaceItems } = stores
   const where = { region, language }
   const { trays, channel, rowsOf } = knownRows(stores, workspace, where)
@@ -222,13 +225,13 @@ export function playlistSuggestions(
       ).map(each => ({ ...each, title: lists.find(({ id }) => id === each.playlist)!.title }))
     : []
 
-  const clustered = [...mine.keys()]
-    .map(phrase => {
-      const { volume, ids } = kept(phrase)
-      return { phrase, volume, ids }
-    })
-    .sort((a, b) => (b.volume ?? -1) - (a.volume ?? -1))
-    .slice(0, MOST_PHRASES)
+  const known: { phrase: string; volume: number | null; ids: number[] }[] = []
+  for (const phrase of mine.keys()) {
+    known.push({ phrase, ...kept(phrase) })
+    // Others get their turn.
+    if (known.length % AT_ONCE === 0) await nextTurn()
+  }
+  const clustered = known.sort((a, b) => (b.volume ?? -1) - (a.volume ?? -1)).slice(0, MOST_PHRASES)
   const titleOf = (kind: 'brief' | 'video', id: string) => {
     const tray = trays.get(id)
     return kind === 'brief' ? tray?.title || tray?.topic || '' : (videos.video(id)?.title ?? '')

@@ -96,6 +96,7 @@ defineExpose({ show })
         title="Total length: each tag, two extra for a tag with a space, and the commas"
         >{{ used }} / {{ profile.tags.limit }}</span
       >
+      <span v-if="tags.length" class="small muted">{{ counted(tags.length, 'tag') }}</span>
       <v-spacer />
       <v-btn
         v-if="repeated.size"

@@ -41,7 +41,7 @@ describe('a playlist as it is kept', () => {
   test('what a change leaves out stays', () => {
     expect(playlistPatchSchema.parse({ revision: 3, title: 'Chains' })).toEqual({ revision: 3, title: 'Chains' })
     expect(playlistPatchSchema.parse({ revision: 3, region: null })).toEqual({ revision: 3, region: null })
-    expect(() => playlistPatchSchema.parse({ title: 'Chains' })).toThrow(/revision/u)
+    expect(() => playlistPatchSchema.parse({ title: 'Chains' })).toThrow(/State the revision/u)
   })
 })
 

@@ -190,7 +190,7 @@ test('the playlists found for a phrase are kept, and tell how hard it is', async
   expect(playlistPageAnswer(deps, { ...question, workspace }, null).rows).toHaveLength(2)
 })
 
-test('where a brief belongs, and what could be made', () => {
+test('where a brief belongs, and what could be made', async () => {
   const { workspace, brief, keep, playlist, ...deps } = stores()
   const page = ['x1', 'x2', 'x3', 'x4', 'mine1']
   keep('bike chain', 900, page)
@@ -201,9 +201,9 @@ test('where a brief belongs, and what could be made', () => {
   const wheel = brief('true a wheel', ['true wheels'])
   playlist(1, { title: 'Wheels', lead: 'true a wheel', entries: [] })
   const ask = (of?: string) => playlistSuggestions(deps, { workspace, brief: of, ...GB })
-  expect(ask(wheel).belongs).toMatchObject([{ playlist: `${ID}1`, title: 'Wheels', words: 1, shared: 0 }])
-  expect(ask(one).belongs).toEqual([])
-  expect(ask().groups).toEqual([
+  expect((await ask(wheel)).belongs).toMatchObject([{ playlist: `${ID}1`, title: 'Wheels', words: 1, shared: 0 }])
+  expect((await ask(one)).belongs).toEqual([])
+  expect((await ask()).groups).toEqual([
     {
       lead: 'bike chain',
       title: 'Bike chain',
@@ -217,10 +217,13 @@ test('where a brief belongs, and what could be made', () => {
     },
   ])
   playlist(2, { title: 'Chains', lead: '', entries: [{ kind: 'brief', id: two }] })
-  expect(ask(one).belongs).toMatchObject([{ playlist: `${ID}2`, shared: 5, with: 'bike chain' }])
-  expect(ask(two).belongs).toEqual([])
+  expect((await ask(one)).belongs).toMatchObject([{ playlist: `${ID}2`, shared: 5, with: 'bike chain' }])
+  expect((await ask(two)).belongs).toEqual([])
   // Elsewhere nothing is known of it.
-  expect(playlistSuggestions(deps, { workspace, region: 'DE', language: 'de' })).toEqual({ belongs: [], groups: [] })
+  expect(await playlistSuggestions(deps, { workspace, region: 'DE', language: 'de' })).toEqual({
+    belongs: [],
+    groups: [],
+  })
 })
 
 test('a brief is scored with the first playlist it stands in, and anew when that changes', () => {
