@@ -63,7 +63,7 @@ export interface Runtime {
   asked: AskedStore
   scoring: Scoring
   evidence: EvidenceStore
-  /** Goes through the pages kept, in a thread of its own. */
+  /** Goes through the pages kept, in threads of its own. */
   evidenceWork: EvidenceWork
   fileWork: FileWork
   jobs: Jobs

@@ -25,7 +25,9 @@ export interface TextRow {
 
 /** A file larger than this is not read. */
 const MOST_BYTES = 50_000_000
-/** Texts that go to the worker or come from it in one go. */
+/** Workers that score them side by side at most. */
+const MOST_WORKERS = 4
+/** Texts that go to a worker or come from it in one go. */
 const AT_ONCE = 200
 /** The table is drawn anew this often while they are scored, in milliseconds. */
 const TOLD_EVERY = 400
@@ -51,14 +53,17 @@ export const useManyTexts = defineStore('manyTexts', () => {
   const language = computed(() => workspace.current?.language ?? 'en')
   const running = computed(() => reading.value || scored.value < rows.value.length)
 
-  let worker: { remote: Comlink.Remote<TextsWorker>; end: () => void } | null = null
-  function remote() {
-    if (!worker) {
-      const started = new Worker(new URL('../workers/texts.worker.ts', import.meta.url), { type: 'module' })
-      worker = { remote: Comlink.wrap<TextsWorker>(started), end: () => started.terminate() }
-    }
-    return worker.remote
+  /** Workers that score side by side; the first one reads files too. */
+  let workers: { remote: Comlink.Remote<TextsWorker>; end: () => void }[] = []
+  function remotes(): Comlink.Remote<TextsWorker>[] {
+    if (!workers.length)
+      workers = Array.from({ length: Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1) }, () => {
+        const started = new Worker(new URL('../workers/texts.worker.ts', import.meta.url), { type: 'module' })
+        return { remote: Comlink.wrap<TextsWorker>(started), end: () => started.terminate() }
+      })
+    return workers.map(each => each.remote)
   }
+  const remote = () => remotes()[0]!
   const setOf = (id: string) => JSON.parse(JSON.stringify(items.ruleSetOf(id))) as RuleSet
   const rules = (): ManyRules => ({
     ruleSet: setOf(ruleSet.value),
@@ -101,21 +106,27 @@ export const useManyTexts = defineStore('manyTexts', () => {
     // A longer table takes longer to draw.
     const between = TOLD_EVERY + wanted.length / 10
     let shown = performance.now()
-    for (let from = 0; from < wanted.length; from += AT_ONCE) {
-      const some = wanted.slice(from, from + AT_ONCE)
-      const points = await remote().score(
-        some.map(at => rows.value[at]!.texts),
-        ...question,
-      )
-      if (mine !== asked) return
-      some.forEach((at, i) => {
-        rows.value[at] = { ...rows.value[at]!, points: points[i]! }
-      })
-      if (!which) scored.value = from + some.length
-      if (performance.now() - shown < between && from + AT_ONCE < wanted.length) continue
-      redraw()
-      shown = performance.now()
+    let from = 0
+    let done = 0
+    async function lane(each: Comlink.Remote<TextsWorker>) {
+      while (from < wanted.length) {
+        const some = wanted.slice(from, (from += AT_ONCE))
+        const points = await each.score(
+          some.map(at => rows.value[at]!.texts),
+          ...question,
+        )
+        if (mine !== asked) return
+        some.forEach((at, i) => {
+          rows.value[at] = { ...rows.value[at]!, points: points[i]! }
+        })
+        done += some.length
+        if (!which) scored.value = done
+        if (performance.now() - shown < between && done < wanted.length) continue
+        redraw()
+        shown = performance.now()
+      }
     }
+    await Promise.all(remotes().map(lane))
   }
 
   const rowOf = (texts: LedTexts, at: number, brief: TextRow['brief'] = null): TextRow => ({
@@ -228,8 +239,8 @@ export const useManyTexts = defineStore('manyTexts', () => {
     /** Ends the work; what is scored stays. */
     stop() {
       asked++
-      worker?.end()
-      worker = null
+      for (const each of workers) each.end()
+      workers = []
       reading.value = false
       scored.value = rows.value.length
     },

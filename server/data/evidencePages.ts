@@ -38,11 +38,14 @@ const STANDING = `FROM result_page r JOIN standing_page g ON g.page_id = r.id JO
 /** Reads what evidence is made of; for a connection of its own, in a thread, which goes through all pages. */
 export function evidencePages(db: Db) {
   return {
-    /** Pages without a reading by some rules, from a page on, whole ones that stand for their phrase. */
-    unread: db.prepare<[rules: number, after: number, most: number], UnreadPage>(
+    /**
+     * Pages without a reading by some rules, from a page on, whole ones that stand for their phrase: one share of all,
+     * such as every second.
+     */
+    unread: db.prepare<[rules: number, after: number, shares: number, share: number, most: number], UnreadPage>(
       `SELECT r.id, p.text, p.language ${STANDING}
         AND NOT EXISTS (SELECT 1 FROM page_reading e WHERE e.rules_id = ? AND e.page_id = r.id) AND r.id > ?
-        ORDER BY r.id LIMIT ?`,
+        AND r.id % ? = ? ORDER BY r.id LIMIT ?`,
     ),
     unreadCount: db.prepare<[rules: number], { n: number }>(
       `SELECT count(*) AS n ${STANDING}

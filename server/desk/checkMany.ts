@@ -49,7 +49,6 @@ export async function* checkMany(
   profile: LimitProfile,
   language: string,
 ): AsyncGenerator<ManyAnswer> {
-  let waiting: Line[] = []
   let lines: ReturnType<typeof textLines>
   try {
     lines = textLines(fileText(file), LONGEST)
@@ -58,37 +57,48 @@ export async function* checkMany(
     yield { error: { code: 'unreadable', message: (error as Error).message } }
     return
   }
+  let waiting: Line[] = []
+  let batches = 0
+  /** Batches that are being scored, side by side; the answers keep the order of the lines. */
+  const underWay: Promise<ManyAnswer[]>[] = []
+  const begin = () => {
+    const batch = answered(waiting, batches++ % scoring.lanes)
+    // Who stops reading waits for it no more.
+    batch.catch(() => undefined)
+    underWay.push(batch)
+    waiting = []
+  }
   for await (const { text } of lines) {
     if (text !== null && !text.trim()) continue
     waiting.push(lineOf(text, language))
     if (waiting.length < TOGETHER) continue
-    yield* answered(waiting)
-    waiting = []
+    begin()
+    if (underWay.length > scoring.lanes) yield* await underWay.shift()!
   }
-  yield* answered(waiting)
+  begin()
+  while (underWay.length) yield* await underWay.shift()!
 
-  async function* answered(lines: readonly Line[]): AsyncGenerator<ManyAnswer> {
+  async function answered(lines: readonly Line[], lane: number): Promise<ManyAnswer[]> {
     const texts = lines.flatMap(line => ('text' in line ? [line.text] : []))
-    const found = await scored(texts)
+    const found = await scored(texts, lane)
     let at = 0
-    for (const line of lines) {
-      if ('answer' in line) yield line.answer
-      else yield { ...(line.id === undefined ? {} : { id: line.id }), ...found[at++]! }
-    }
+    return lines.map(line =>
+      'answer' in line ? line.answer : { ...(line.id === undefined ? {} : { id: line.id }), ...found[at++]! },
+    )
   }
 
   /** One text that takes too long is told as such; those beside it are scored all the same. */
-  async function scored(texts: readonly TextToScore[]): Promise<ManyAnswer[]> {
+  async function scored(texts: readonly TextToScore[], lane: number): Promise<ManyAnswer[]> {
     if (!texts.length) return []
     try {
-      return await scoring.many([...texts], set, profile)
+      return await scoring.many(lane, [...texts], set, profile)
     } catch (error) {
       if (texts.length === 1 || !(error instanceof ThreadLate || error instanceof ThreadEnded)) {
         if (texts.length === 1) return [refusal(error)]
         throw error
       }
       const each: ManyAnswer[] = []
-      for (const text of texts) each.push(...(await scored([text])))
+      for (const text of texts) each.push(...(await scored([text], lane)))
       return each
     }
   }

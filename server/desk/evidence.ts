@@ -75,13 +75,21 @@ export async function* evidenceSteps(
 ): AsyncGenerator<unknown> {
   const id = evidence.rules(keyOf(set, profile), now())
   const rules = { id, set: allOf(set), profile }
-  let next = evidenceWork.readSome(rules, 0, TOGETHER)
-  while (!signal.aborted) {
-    const readings = await next
-    if (!readings.length) break
-    // The thread reads on while these are saved.
-    next = evidenceWork.readSome(rules, readings.at(-1)!.pageId, TOGETHER)
+  const readOn = (share: number, after: number) => {
+    const next = evidenceWork.readSome(rules, share, after, TOGETHER).then(readings => ({ share, readings }))
+    // Who stops waits for it no more.
     next.catch(() => undefined)
+    return next
+  }
+  const reading = new Map(Array.from({ length: evidenceWork.shares }, (_, share) => [share, readOn(share, 0)]))
+  while (reading.size && !signal.aborted) {
+    const { share, readings } = await Promise.race(reading.values())
+    if (!readings.length) {
+      reading.delete(share)
+      continue
+    }
+    // The thread reads on while these are saved.
+    reading.set(share, readOn(share, readings.at(-1)!.pageId))
     evidence.saveReadings(id, readings)
     for (const { pageId } of readings) yield { pageId }
   }

@@ -23,6 +23,12 @@ export interface Rules {
   profile: LimitProfile
 }
 
+/** One of several shares of the pages: threads read side by side. */
+export interface Share {
+  share: number
+  of: number
+}
+
 /** A result is new for so long. */
 const NEW = 365 * DAY
 
@@ -57,9 +63,9 @@ function tradeOf(phrase: string, all: readonly { id: number; text: string }[]): 
 
 const thread = {
   unread: (rules: number): number => pages.unreadCount.get(rules)!.n,
-  /** What the checks say of some pages not read yet, from a page on. */
-  readSome: (rules: Rules, after: number, most: number): SavedReading[] =>
-    pages.unread.all(rules.id, after, most).map(({ id, text, language }) => ({
+  /** What the checks say of some pages not read yet, from a page on, of one share of all. */
+  readSome: (rules: Rules, { share, of }: Share, after: number, most: number): SavedReading[] =>
+    pages.unread.all(rules.id, after, of, share, most).map(({ id, text, language }) => ({
       pageId: id,
       outcomes: readerOf(rules, language).read(
         text,

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import type { CleanQuestion, CleanText } from '../../core/captions/clean'
 import type { Spoken } from '../../core/captions/spoken'
 import type { CutQuestion } from '../../core/chapters/cut'
@@ -30,7 +31,10 @@ export interface Scoring {
   copied: (...question: Parameters<typeof copiedFrom>) => Promise<CopiedStretch[]>
   measure: (question: MeasureQuestion) => Promise<MeasuredTitle[]>
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
-  many: (...question: Parameters<ScoringThread['many']>) => ReturnType<ScoringThread['many']>
+  /** Of many texts, in threads of their own, so that a text that is being written does not wait. */
+  many: (lane: number, ...question: Parameters<ScoringThread['many']>) => ReturnType<ScoringThread['many']>
+  /** How many questions about many texts are worked on side by side. */
+  lanes: number
   /** Of each brief, in order; unknown for one that takes too long, however many are asked for. */
   percents: (list: BriefToScore[]) => Promise<(number | null)[]>
   close: () => Promise<void>
@@ -38,6 +42,8 @@ export interface Scoring {
 
 /** A full text takes some milliseconds; what takes this long holds up all who ask after it. */
 const LONGEST = 5000
+/** Threads that score many texts; they start when there are some. */
+const MOST_LANES = 2
 /** Briefs asked for in one go; they take some milliseconds each. */
 const TOGETHER = 20
 
@@ -46,9 +52,14 @@ const TOGETHER = 20
  * @param longest milliseconds that one question may take.
  */
 export function startScoring(entry: string, longest = LONGEST): Scoring {
-  const thread = restartingThread<ScoringThread>('Scoring', entry, {
-    resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 },
-  })
+  const started = (what: string) =>
+    restartingThread<ScoringThread>(what, entry, {
+      resourceLimits: { maxOldGenerationSizeMb: 256, maxYoungGenerationSizeMb: 16 },
+    })
+  const thread = started('Scoring')
+  const lanes = Array.from({ length: Math.min(MOST_LANES, availableParallelism()) }, () =>
+    started('Scoring many texts'),
+  )
   async function percents(list: BriefToScore[]): Promise<(number | null)[]> {
     try {
       return await thread.ask(remote => remote.percents(list), longest)
@@ -72,13 +83,16 @@ export function startScoring(entry: string, longest = LONGEST): Scoring {
     copied: (...question) => thread.ask(remote => remote.copied(...question), longest),
     measure: question => thread.ask(remote => remote.measure(question), longest),
     ideas: question => thread.ask(remote => remote.ideas(question), longest),
-    many: (...question) => thread.ask(remote => remote.many(...question), longest),
+    many: (lane, ...question) => lanes[lane]!.ask(remote => remote.many(...question), longest),
+    lanes: lanes.length,
     async percents(list) {
       const found: (number | null)[] = []
       for (let from = 0; from < list.length; from += TOGETHER)
         found.push(...(await percents(list.slice(from, from + TOGETHER))))
       return found
     },
-    close: thread.close,
+    async close() {
+      await Promise.all([thread, ...lanes].map(each => each.close()))
+    },
   }
 }

@@ -57,7 +57,7 @@ const turn = (to: string) => address({ side: to === 'phrases' ? undefined : to }
 </script>
 
 <template>
-  <div class="part">
+  <div class="desk-part">
     <div class="choose">
       <v-btn
         v-for="each in all"
@@ -106,7 +106,7 @@ const turn = (to: string) => address({ side: to === 'phrases' ? undefined : to }
       </p>
     </div>
     <v-skeleton-loader v-else-if="!open" type="heading, paragraph@2" />
-    <div v-else class="work">
+    <div v-else class="two-columns">
       <DeskLanguagesTexts :text="open" :scored="scored" />
       <div class="right">
         <v-btn-toggle
@@ -146,53 +146,10 @@ const turn = (to: string) => address({ side: to === 'phrases' ? undefined : to }
 </template>
 
 <style scoped>
-.part {
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  flex: 1;
-  min-height: 0;
-}
-/* The parts of the Desk stand at the right of this line. */
-.choose {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
-  padding-right: 380px;
-}
 .none {
   padding: 24px;
   display: grid;
   gap: 10px;
   justify-items: start;
-}
-.work {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 0.95fr);
-  gap: 14px;
-  flex: 1;
-  min-height: 0;
-}
-.right {
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  min-height: 0;
-}
-.right > :last-child {
-  flex: 1;
-}
-.link {
-  color: var(--teal);
-}
-@media (max-width: 700px) {
-  .choose {
-    padding: 36px 0 0;
-  }
-  .work {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -27,7 +27,7 @@ async function makeNew() {
 </script>
 
 <template>
-  <div class="part">
+  <div class="desk-part">
     <div class="choose">
       <v-btn
         v-for="line in mine"
@@ -62,12 +62,12 @@ async function makeNew() {
       </v-menu>
       <v-btn size="small" :prepend-icon="mdiPlus" data-test="playlist-new" @click="makeNew">New playlist</v-btn>
     </div>
-    <p v-if="playlists.problem && !playlists.lines" role="alert" class="sheet none">
+    <p v-if="playlists.problem && !playlists.lines" role="alert" class="sheet said">
       {{ playlists.problem }} <button class="plain link" @click="playlists.load()">Try again</button>
     </p>
     <v-skeleton-loader v-else-if="!playlists.lines" type="heading, paragraph@2" />
     <PlaylistWork v-else-if="open" :id="open.id" :key="open.id" :brief="id" :profile="fields.profile" />
-    <div v-else class="none" data-test="no-playlist">
+    <div v-else class="two-columns" data-test="no-playlist">
       <div class="sheet said">
         <h3>In no playlist yet</h3>
         <p class="muted">
@@ -83,45 +83,11 @@ async function makeNew() {
 </template>
 
 <style scoped>
-.part {
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  flex: 1;
-  min-height: 0;
-}
-/* The parts of the Desk stand at the right of this line. */
-.choose {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
-  padding-right: 380px;
-}
-.none {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 0.95fr);
-  gap: 14px;
-  flex: 1;
-  min-height: 0;
-}
 .said {
   padding: 24px;
   display: grid;
   gap: 10px;
   align-content: start;
   justify-items: start;
-}
-.link {
-  color: var(--teal);
-}
-@media (max-width: 700px) {
-  .none {
-    grid-template-columns: 1fr;
-  }
-  .choose {
-    padding: 36px 0 0;
-  }
 }
 </style>

@@ -1,44 +1,31 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { inDigits } from '../../../core/text/inWords'
 import type { DraftPhrases } from '../../../core/draft/draft'
 import type { PlaylistAnswer } from '../../../shared/playlists'
 import type { Scored } from '~/workers/score.worker'
-import { rounded } from '~/composables/figures'
+import { counted, rounded } from '~/composables/figures'
 import { usePlaylists } from '~/stores/playlists'
 
 /** The title and the text of a playlist, and the phrase it is to be found by. */
 const props = defineProps<{ playlist: PlaylistAnswer; scored: Scored | null; phrases: DraftPhrases }>()
 const playlists = usePlaylists()
 const list = computed(() => [...(props.phrases.lead ? [props.phrases.lead] : []), ...props.phrases.support])
+const other = computed(() => {
+  const { title = '', entries = [] } = playlists.theirs ?? {}
+  const held = counted(entries.length, 'video')
+  return `This playlist was changed in another window, to “${title || 'Untitled'}” with ${held}.`
+})
 const counts = computed(() => props.scored?.score.counts)
 </script>
 
 <template>
-  <div v-if="playlists.theirs" class="sheet settle" role="alert" data-test="playlist-conflict">
-    <p>
-      This playlist was changed in another window, to “{{ playlists.theirs.title || 'Untitled' }}” with
-      {{ playlists.theirs.entries.length }} in it. Nothing was overwritten.
-    </p>
-    <v-btn size="small" variant="tonal" data-test="playlist-mine" @click="playlists.settle(true)"
-      >Keep what I changed here</v-btn
-    ><v-btn size="small" variant="tonal" data-test="playlist-theirs" @click="playlists.settle(false)"
-      >Take the other version</v-btn
-    >
-  </div>
+  <DeskSettle v-if="playlists.theirs" :said="other" data-test="playlist-conflict" @settle="playlists.settle($event)" />
   <section aria-label="Title of the playlist">
     <div class="head">
       <h2>Title</h2>
-      <span v-if="counts" class="figure small" :class="{ over: counts.title.used > counts.title.limit }"
-        >{{ counts.title.used }} / {{ counts.title.limit }}</span
-      >
+      <DeskTally :tally="counts?.title" />
       <v-spacer />
-      <button v-if="playlists.saving === 'failed'" class="plain small over" @click="playlists.flush()">
-        Not saved. Try again
-      </button>
-      <span v-else class="small muted" data-test="playlist-saved">{{
-        playlists.saving === 'saved' ? 'Saved' : 'Saving'
-      }}</span>
+      <DeskSaving :state="playlists.saving" data-test="playlist-saved" @retry="playlists.flush()" />
     </div>
     <DeskText
       :key="`title-${playlist.id}`"
@@ -56,10 +43,7 @@ const counts = computed(() => props.scored?.score.counts)
   <section class="body" aria-label="Text of the playlist">
     <div class="head">
       <h2>Text</h2>
-      <span v-if="counts" class="figure small" :class="{ over: counts.description.used > counts.description.limit }"
-        >{{ inDigits(counts.description.used) }} / {{ inDigits(counts.description.limit) }}
-        {{ counts.description.unit === 'bytes' ? 'bytes' : 'characters' }}</span
-      >
+      <DeskTally :tally="counts?.description" unit />
     </div>
     <DeskText
       :key="`text-${playlist.id}`"
@@ -112,10 +96,6 @@ const counts = computed(() => props.scored?.score.counts)
 .long {
   flex: 1;
 }
-.over {
-  color: var(--plum);
-  font-weight: 600;
-}
 .lead {
   display: flex;
   gap: 16px;
@@ -131,15 +111,5 @@ dt {
 }
 dd {
   margin: 0;
-}
-.settle {
-  padding: 10px 14px;
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-  border-color: var(--ochre);
-}
-.settle p {
-  flex: 1 1 100%;
 }
 </style>

@@ -57,7 +57,7 @@ const turn = (to: string) => address({ side: to === 'videos' ? undefined : to },
     <v-btn variant="tonal" @click="playlists.loadOpen()">Try again</v-btn>
   </div>
   <v-skeleton-loader v-else-if="!open" type="heading, paragraph@2, table-row@3" class="sheet" />
-  <div v-else class="playlist" data-test="playlist">
+  <div v-else class="two-columns" data-test="playlist">
     <div class="left">
       <PlaylistTexts :playlist="open" :scored="scored" :phrases="phrases" />
     </div>
@@ -96,37 +96,10 @@ const turn = (to: string) => address({ side: to === 'videos' ? undefined : to },
 </template>
 
 <style scoped>
-.playlist {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 0.95fr);
-  gap: 12px 14px;
-  flex: 1;
-  min-height: 0;
-}
-.left,
-.right {
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  min-height: 0;
-}
-.right > :last-child {
-  flex: 1;
-}
 .state {
   padding: 28px;
   display: grid;
   gap: 10px;
   justify-items: start;
-}
-@media (max-width: 700px) {
-  .playlist {
-    display: flex;
-    flex-direction: column;
-  }
-  .left,
-  .right {
-    flex: none;
-  }
 }
 </style>

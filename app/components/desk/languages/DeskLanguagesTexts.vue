@@ -4,7 +4,6 @@ import type { Localised } from '../../../../core/brief/items/localised'
 import { localisedPhrases } from '../../../../core/brief/items/localised'
 import { gapsOf } from '../../../../core/descriptions/gaps'
 import { splitTags } from '../../../../core/draft/limits'
-import { inDigits } from '../../../../core/text/inWords'
 import type { Scored } from '~/workers/score.worker'
 import { counted } from '~/composables/figures'
 import { languageName } from '~/composables/languages'
@@ -45,27 +44,18 @@ function setTags(text: string) {
 
 <template>
   <div class="texts">
-    <div v-if="localised.theirs" class="sheet settle" role="alert" data-test="localised-conflict">
-      <p>
-        These texts were changed in another window, to “{{ localised.theirs.title || 'no title' }}”. Nothing was
-        overwritten.
-      </p>
-      <v-btn size="small" variant="tonal" @click="localised.settle(true)">Keep what I changed here</v-btn
-      ><v-btn size="small" variant="tonal" @click="localised.settle(false)">Take the other version</v-btn>
-    </div>
+    <DeskSettle
+      v-if="localised.theirs"
+      :said="`These texts were changed in another window, to “${localised.theirs.title || 'no title'}”.`"
+      data-test="localised-conflict"
+      @settle="localised.settle($event)"
+    />
     <section :aria-label="`Title in ${name}`">
       <div class="head">
         <h2>Title</h2>
-        <span v-if="counts" class="figure small" :class="{ over: counts.title.used > counts.title.limit }"
-          >{{ counts.title.used }} / {{ counts.title.limit }}</span
-        >
+        <DeskTally :tally="counts?.title" />
         <v-spacer />
-        <button v-if="localised.saving === 'failed'" class="plain small over" @click="localised.flush()">
-          Not saved. Try again
-        </button>
-        <span v-else class="small muted" data-test="localised-saved">{{
-          localised.saving === 'saved' ? 'Saved' : 'Saving'
-        }}</span>
+        <DeskSaving :state="localised.saving" data-test="localised-saved" @retry="localised.flush()" />
         <v-btn
           v-if="may && fields.title"
           size="x-small"
@@ -92,10 +82,7 @@ function setTags(text: string) {
     <section class="body" :aria-label="`Description in ${name}`">
       <div class="head">
         <h2>Description</h2>
-        <span v-if="counts" class="figure small" :class="{ over: counts.description.used > counts.description.limit }"
-          >{{ inDigits(counts.description.used) }} / {{ inDigits(counts.description.limit) }}
-          {{ counts.description.unit === 'bytes' ? 'bytes' : 'characters' }}</span
-        >
+        <DeskTally :tally="counts?.description" unit />
         <span v-if="gaps" class="small gaps" data-test="localised-gaps"
           >{{ counted(gaps, 'word') }} left to translate</span
         >
@@ -166,24 +153,10 @@ function setTags(text: string) {
 .long {
   flex: 1;
 }
-.over {
-  color: var(--plum);
-  font-weight: 600;
-}
 .gaps {
   color: var(--plum);
 }
 .tags {
   flex: none;
-}
-.settle {
-  padding: 10px 14px;
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-  border-color: var(--ochre);
-}
-.settle p {
-  flex: 1 1 100%;
 }
 </style>
