@@ -89,7 +89,9 @@ test('a playlist is proposed, made, deleted and brought back', async ({ page }) 
   await expect(title).toHaveText(proposed!)
   // Other tests make playlists of the same name.
   const name = `${proposed}, all of it`
-  await title.fill(name)
+  await title.press('End')
+  await title.pressSequentially(', all of it')
+  await expect(title).toHaveText(name)
   await expect(page.getByTestId('playlist-saved')).toHaveText('Saved')
   await page.getByTestId('playlists-back').click()
   await page.getByRole('button', { name: `Delete ${name}`, exact: true }).click()
