@@ -1,6 +1,6 @@
 import type { TranslatedText } from '../core/translation/marked'
 
-/** Which languages can be translated into which, and what the service says of itself. */
+/** Which languages can be translated into which, and a description of the service. */
 export interface TranslationPairs {
   pairs: { from: string; to: string }[]
   note: string

@@ -32,7 +32,7 @@ export function useTranslation(from: Ref<string>, to: Ref<string>) {
     may: computed(
       () => known.value?.pairs.some(pair => same(pair.from, from.value) && same(pair.to, to.value)) ?? false,
     ),
-    /** What the service says of itself. */
+    /** A description of the service, as it gives it. */
     note: computed(() => known.value?.note ?? ''),
     /** @returns the texts in their order, or `null` when they could not be translated. */
     async translate(texts: string[]): Promise<string[] | null> {

@@ -162,24 +162,13 @@ function restore(field: BriefField, value: unknown) {
         <DeskWriting v-else ref="writing" :scored="scored" @history="historyOf = $event" />
       </div>
       <div v-if="part === 'text' || part === 'spoken'" class="side">
-        <v-btn-toggle
+        <DeskSides
           :model-value="side"
-          mandatory
-          density="compact"
-          variant="outlined"
-          divided
-          aria-label="Beside the writing"
-        >
-          <v-btn
-            v-for="each in sides"
-            :key="each.side"
-            :value="each.side"
-            size="small"
-            :data-test="`side-${each.side}`"
-            @click="turn(each.side)"
-            >{{ each.title }}</v-btn
-          >
-        </v-btn-toggle>
+          :sides="sides"
+          label="Beside the writing"
+          named="side"
+          @update:model-value="turn"
+        />
         <LazyDeskChapters v-if="side === 'chapters'" />
         <LazyDeskSpokenPhrases v-else-if="side === 'phrases'" :key="brief.brief!.id" />
         <LazyDeskSpokenClean v-else-if="side === 'clean'" :key="brief.brief!.id" />

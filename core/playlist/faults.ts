@@ -35,15 +35,15 @@ export function playlistFaults(
   const faults: PlaylistFault[] = []
   const there = entries.filter(each => !each.gone)
   if (title.trim() && others.some(each => phraseKey(each) === phraseKey(title)))
-    faults.push({ kind: 'same-title', message: 'Another playlist has the same title: search finds one of them.' })
+    faults.push({ kind: 'same-title', message: 'Another playlist has the same title. Change one of them.' })
   if (there.length < FEWEST)
     faults.push({
       kind: 'few',
-      message: `${there.length === 0 ? 'Nothing is in it yet' : there.length === 1 ? 'One video is in it' : `${there.length} videos are in it`}. With fewer than three it leads nobody on.`,
+      message: `${there.length === 0 ? 'Nothing is in it yet' : there.length === 1 ? 'One video is in it' : `${there.length} videos are in it`}. Add more: a playlist needs at least three to lead viewers on.`,
     })
   for (const entry of entries) {
     if (entry.gone) {
-      faults.push({ kind: 'gone', entry: entry.id, message: 'This one is no longer there.' })
+      faults.push({ kind: 'gone', entry: entry.id, message: 'A video or brief was deleted. Take it out of the list.' })
       continue
     }
     const among = new Set(

@@ -267,7 +267,7 @@ export interface WebSearch {
 /** What a translation service can do. */
 export interface TranslationPairs {
   pairs: { from: string; to: string }[]
-  /** What it is, in its own words; '' where it says nothing of itself. */
+  /** A description of the service; '' where it gives none. */
   note: string
 }
 

@@ -12,7 +12,7 @@ test('a brief gets a playlist, whose text is scored, saved, and counts for the b
   await expect(page.getByTestId('no-playlist')).toBeVisible()
   await page.getByTestId('playlist-new').click()
   await expect(page.getByTestId('playlist-lead').locator('input')).toHaveValue('rear derailleur')
-  await expect(page.getByTestId('playlist-faults')).toContainText('fewer than three')
+  await expect(page.getByTestId('playlist-faults')).toContainText('at least three')
   await page.getByRole('textbox', { name: 'Title of the playlist' }).fill('Rear derailleur, step by step')
   await page.getByRole('textbox', { name: 'Text of the playlist' }).fill('Rear derailleur work from cable to hanger.')
   await expect(page.getByTestId('playlist-saved')).toHaveText('Saved')

@@ -109,24 +109,13 @@ const turn = (to: string) => address({ side: to === 'phrases' ? undefined : to }
     <div v-else class="two-columns">
       <DeskLanguagesTexts :text="open" :scored="scored" />
       <div class="right">
-        <v-btn-toggle
+        <DeskSides
           :model-value="side"
-          mandatory
-          density="compact"
-          variant="outlined"
-          divided
-          aria-label="Beside the texts"
-        >
-          <v-btn
-            v-for="each in SIDES"
-            :key="each.side"
-            :value="each.side"
-            size="small"
-            :data-test="`language-side-${each.side}`"
-            @click="turn(each.side)"
-            >{{ each.title }}</v-btn
-          >
-        </v-btn-toggle>
+          :sides="SIDES"
+          label="Beside the texts"
+          named="language-side"
+          @update:model-value="turn"
+        />
         <DeskLanguagesPhrases v-if="side === 'phrases'" :key="open.id" :text="open" />
         <DeskPointsSheet
           v-else

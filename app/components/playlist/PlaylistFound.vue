@@ -55,16 +55,16 @@ watch(
         <strong class="figure">{{ rounded(page.difficulty) }}</strong> of 100:
         {{
           page.difficulty === null
-            ? 'how hard it is cannot be told.'
-            : 'how hard it is to stand here, by the words of these playlists and the reach of their channels.'
+            ? 'the difficulty is not known.'
+            : 'difficulty, computed from the words of these playlists and the size of their channels.'
         }}
         <span v-if="page.at" class="muted">Looked at {{ ago(page.at) }}.</span>{{ ' ' }}
         <button v-if="!access.reads" class="plain link" :disabled="busy" @click="load(true)">Look again</button>
       </p>
       <p v-if="page.problem" class="small" role="alert">{{ page.problem }}</p>
       <p v-if="!page.rows.length && page.at" class="muted">
-        No playlist is found for “{{ page.phrase }}”. Whoever makes one stands alone; whether anybody looks for one is
-        not known.
+        No playlist is found for “{{ page.phrase }}”. A new one has no rivals here, but nobody knows whether people look
+        for one.
       </p>
       <ol>
         <li v-for="row in page.rows" :key="row.id" :class="{ mine: row.mine }" data-test="found-playlist">

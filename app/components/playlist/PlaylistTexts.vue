@@ -32,7 +32,7 @@ const counts = computed(() => props.scored?.score.counts)
       :model-value="playlist.title"
       label="Title of the playlist"
       single-line
-      hint="The phrase it is found by, then what the series leads to"
+      hint="The phrase people search for, then what the series is about"
       :underlines="scored?.title ?? []"
       :phrases="list"
       :marks="[]"
@@ -50,7 +50,7 @@ const counts = computed(() => props.scored?.score.counts)
       class="long"
       :model-value="playlist.description"
       label="Text of the playlist"
-      hint="Whom it is for and what it holds, with the phrase in the first sentences"
+      hint="Who it is for and which videos it has, with the phrase in the first sentences"
       :underlines="scored?.description ?? []"
       :phrases="list"
       :marks="[]"
@@ -72,7 +72,7 @@ const counts = computed(() => props.scored?.score.counts)
         <dt>Searches</dt>
         <dd class="figure" data-test="playlist-searches">{{ rounded(playlist.searches) }}</dd>
       </div>
-      <div title="How hard it is to stand among the playlists found for it. Look under Found.">
+      <div title="Among the playlists found for the lead, 0 to 100. See Found.">
         <dt>Difficulty</dt>
         <dd class="figure" data-test="playlist-difficulty">{{ rounded(playlist.difficulty) }}</dd>
       </div>

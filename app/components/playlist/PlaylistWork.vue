@@ -62,24 +62,13 @@ const turn = (to: string) => address({ side: to === 'videos' ? undefined : to },
       <PlaylistTexts :playlist="open" :scored="scored" :phrases="phrases" />
     </div>
     <div class="right">
-      <v-btn-toggle
+      <DeskSides
         :model-value="side"
-        mandatory
-        density="compact"
-        variant="outlined"
-        divided
-        aria-label="Beside the playlist"
-      >
-        <v-btn
-          v-for="each in SIDES"
-          :key="each.side"
-          :value="each.side"
-          size="small"
-          :data-test="`playlist-side-${each.side}`"
-          @click="turn(each.side)"
-          >{{ each.title }}</v-btn
-        >
-      </v-btn-toggle>
+        :sides="SIDES"
+        label="Beside the playlist"
+        named="playlist-side"
+        @update:model-value="turn"
+      />
       <PlaylistEntries v-if="side === 'videos'" :playlist="open" />
       <PlaylistFound v-else-if="side === 'found'" :playlist="open" />
       <PlaylistSuggested v-else-if="side === 'suggested'" :where="open" :brief="brief" />

@@ -29,6 +29,7 @@ const { translate, busy, may } = useTranslation(
   computed(() => props.text.language),
 )
 const FIELDS = { title: 'Title', description: 'Description' } as const
+/** Only what is empty is filled: a dictionary's words never take the place of a person's. */
 async function fill(field: keyof typeof FIELDS) {
   const of = props.text.id
   const found = await translate([fields.value[field]])
@@ -57,7 +58,7 @@ function setTags(text: string) {
         <v-spacer />
         <DeskSaving :state="localised.saving" data-test="localised-saved" @retry="localised.flush()" />
         <v-btn
-          v-if="may && fields.title"
+          v-if="may && fields.title && !text.title.trim()"
           size="x-small"
           variant="tonal"
           :loading="busy"
@@ -88,7 +89,7 @@ function setTags(text: string) {
         >
         <v-spacer />
         <v-btn
-          v-if="may && fields.description"
+          v-if="may && fields.description && !text.description.trim()"
           size="x-small"
           variant="tonal"
           :loading="busy"
