@@ -19,10 +19,11 @@ export function useTranslation(from: Ref<string>, to: Ref<string>) {
   async function ask() {
     try {
       known.value = await api('POST /api/translate/languages')
-    } catch {
-      // Without it texts are carried over by hand; the next screen asks again.
-      asked = null
+    } catch (error) {
+      known.value = { pairs: [], note: '', source: null, problem: messageOf(error) }
     }
+    // Texts are carried over by hand until then; the next screen asks again.
+    if (known.value.problem !== null) asked = null
   }
   if (!access.reads) asked ??= ask()
 
@@ -32,6 +33,8 @@ export function useTranslation(from: Ref<string>, to: Ref<string>) {
     may: computed(
       () => known.value?.pairs.some(pair => same(pair.from, from.value) && same(pair.to, to.value)) ?? false,
     ),
+    /** Why it is not known what can be translated; `null` where it is. */
+    problem: computed(() => known.value?.problem ?? null),
     /** A description of the service, as it gives it. */
     note: computed(() => known.value?.note ?? ''),
     /** @returns the texts in their order, or `null` when they could not be translated. */

@@ -64,3 +64,21 @@ test('a language without a dictionary is carried over by hand, from right to lef
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(title).toHaveText('تنظيف سلسلة الدراجة')
 })
+
+test('a translation service that fails is told as such, not as one that lacks the languages', async ({ page, app }) => {
+  const id = await newBrief(app, { title: 'How to clean bike chain', tray })
+  await page.route('**/api/translate/languages', route =>
+    route.fulfill({ json: { pairs: [], note: '', source: null, problem: 'The service did not answer.' } }),
+  )
+  await page.goto(`/desk?brief=${id}&part=languages`)
+  await page.getByTestId('language-add').click()
+  await page.getByTestId('language-de').click()
+  await expect(page.getByRole('alert')).toContainText('cannot be used now. The service did not answer.')
+  // The next screen asks again, and a title that somebody wrote is never translated over.
+  await page.unroute('**/api/translate/languages')
+  await page.getByTestId('part-text').click()
+  await page.getByTestId('part-languages').click()
+  await expect(page.getByTestId('translate-title')).toBeVisible()
+  await page.getByRole('textbox', { name: 'Title in German' }).fill('Kette')
+  await expect(page.getByTestId('translate-title')).toHaveCount(0)
+})

@@ -18,7 +18,7 @@ const brief = useBrief()
 const tray = useTray()
 const localised = useLocalised()
 const fields = computed(() => brief.fields!)
-const { translate, busy, may, note } = useTranslation(
+const { translate, busy, may, note, problem } = useTranslation(
   computed(() => fields.value.language),
   computed(() => props.text.language),
 )
@@ -95,6 +95,7 @@ const hasTag = (tag: string) => props.text.tags.some(each => phraseKey(each) ===
       >
     </div>
     <p v-if="may && note" class="small muted" data-test="translation-note">{{ note }}</p>
+    <p v-else-if="problem" class="small" role="alert">The translation service cannot be used now. {{ problem }}</p>
     <p v-else-if="!may" class="small muted">
       No translation service knows {{ languageName(fields.language) }} to {{ languageName(text.language) }}: carry the
       phrases over by hand.
