@@ -94,16 +94,18 @@ export function useSavedItem<Value extends object, Saved extends Revised<Value>>
       })
   }
 
+  if (typeof window !== 'undefined')
+    window.addEventListener('beforeunload', () => {
+      void send(true)
+    })
+
   return {
-    id,
     open,
-    problem,
+    openProblem: problem,
     saving,
     theirs,
-    load,
+    loadOpen: load,
     flush,
-    /** Sends what is not saved yet while the window closes. */
-    sendLast: () => send(true),
     /** Changes it; saved once the typing rests. */
     set(next: Partial<Value>) {
       typed.value = { ...typed.value, ...next }

@@ -21,8 +21,13 @@ export const useLocalised = defineStore('localised', () => {
   const problem = ref('')
   const briefId = computed(() => brief.brief?.id ?? null)
 
+  /** Whose each of them is: what was typed for one brief is saved there, also when another one is open by then. */
+  const owners = new Map<string, string>()
+  const ownerOf = (id: string) => owners.get(id) ?? briefId.value!
+
   async function fetchItems(of: string) {
     const found = await api('GET /api/briefs/:id/items', { params: { id: of }, query: { kind: 'localised' } })
+    for (const { id } of found.items) owners.set(id, of)
     if (of === briefId.value) items.value = found.items as Item[]
     return found.items as Item[]
   }
@@ -39,13 +44,13 @@ export const useLocalised = defineStore('localised', () => {
 
   const put = async (id: string, revision: number, value: Localised, keepalive = false) =>
     (await api('PUT /api/briefs/:id/items/:item', {
-      params: { id: briefId.value!, item: id },
+      params: { id: ownerOf(id), item: id },
       body: { kind: 'localised', revision, value },
       keepalive,
     })) as Item
   const item = useSavedItem<Localised, Revised<Localised>>({
     async read(id) {
-      const found = (await fetchItems(briefId.value!)).find(each => each.id === id)
+      const found = (await fetchItems(ownerOf(id))).find(each => each.id === id)
       if (!found) throw new Error('These texts were deleted.')
       return flat(found)
     },
@@ -64,27 +69,13 @@ export const useLocalised = defineStore('localised', () => {
   )
   watch(
     () => changes.revisions.briefs,
-    () => void Promise.all([load(), item.load()]),
+    () => void Promise.all([load(), item.loadOpen()]),
   )
-  if (typeof window !== 'undefined')
-    window.addEventListener('beforeunload', () => {
-      void item.sendLast()
-    })
-
   return {
     items,
     problem,
     load,
-    open: item.open,
-    openProblem: item.problem,
-    saving: item.saving,
-    theirs: item.theirs,
-    loadOpen: item.load,
-    set: item.set,
-    change: item.change,
-    flush: item.flush,
-    show: item.show,
-    settle: item.settle,
+    ...item,
     /** @returns its id, or `null` where it could not be made. */
     async make(language: string, region: string | null): Promise<string | null> {
       const id = uuid()
@@ -98,9 +89,8 @@ export const useLocalised = defineStore('localised', () => {
       }
     },
     async remove({ id, revision, ...value }: Revised<Localised>, name: string) {
-      const of = briefId.value!
       try {
-        await api('DELETE /api/briefs/:id/items/:item', { params: { id: of, item: id } })
+        await api('DELETE /api/briefs/:id/items/:item', { params: { id: ownerOf(id), item: id } })
         await load()
         notices.show(`Texts in ${name} deleted.`, {
           undo: async () => {

@@ -39,30 +39,16 @@ export const usePlaylists = defineStore('playlists', () => {
     theirs: details => (details as { theirs: SavedPlaylist }).theirs,
     after: load,
   })
-  watch([() => workspace.id, () => changes.revisions.workspaces], () => void Promise.all([load(), item.load()]), {
+  watch([() => workspace.id, () => changes.revisions.workspaces], () => void Promise.all([load(), item.loadOpen()]), {
     immediate: true,
   })
-  watch([() => changes.revisions.briefs, () => changes.revisions.pages], () => void item.load())
-
-  if (typeof window !== 'undefined')
-    window.addEventListener('beforeunload', () => {
-      void item.sendLast()
-    })
+  watch([() => changes.revisions.briefs, () => changes.revisions.pages], () => void item.loadOpen())
 
   return {
     lines,
     problem,
     load,
-    open: item.open,
-    openProblem: item.problem,
-    saving: item.saving,
-    theirs: item.theirs,
-    loadOpen: item.load,
-    set: item.set,
-    change: item.change,
-    flush: item.flush,
-    show: item.show,
-    settle: item.settle,
+    ...item,
     /** @returns its id, or `null` where it could not be made. */
     async make(value: Partial<Playlist> & Pick<Playlist, 'language'>): Promise<string | null> {
       const made = uuid()
@@ -105,7 +91,7 @@ export const usePlaylists = defineStore('playlists', () => {
           params: { id: of },
           body: { revision: now.revision, entries: put ? [...others, entry] : others },
         })
-        await Promise.all([load(), item.load()])
+        await Promise.all([load(), item.loadOpen()])
       }
       try {
         await act(held)

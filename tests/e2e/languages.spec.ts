@@ -82,3 +82,22 @@ test('a translation service that fails is told as such, not as one that lacks th
   await page.getByRole('textbox', { name: 'Title in German' }).fill('Kette')
   await expect(page.getByTestId('translate-title')).toHaveCount(0)
 })
+
+test('what is typed while another brief is opened is saved where it belongs', async ({ page, app }) => {
+  const localised = { kind: 'localised', revision: 0, value: { language: 'de', title: 'Alt' } }
+  const item = crypto.randomUUID()
+  const [first, second] = [await newBrief(app, { title: 'One', tray }), await newBrief(app, { title: 'Two', tray })]
+  await call(app, `/api/briefs/${first}/items/${item}`, { method: 'PUT', body: localised })
+  await page.goto(`/desk?brief=${first}&part=languages`)
+  const title = page.getByRole('textbox', { name: 'Title in German' })
+  await expect(title).toHaveText('Alt')
+  await title.fill('Neu')
+  await page.evaluate(to => {
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate', { state: null }))
+  }, `/desk?brief=${second}&part=languages`)
+  await expect(page.getByTestId('no-language')).toBeVisible()
+  await expect
+    .poll(async () => (await call(app, `/api/briefs/${first}/items?kind=localised`)).json.items)
+    .toMatchObject([{ value: { title: 'Neu' } }])
+})
