@@ -149,7 +149,10 @@ async function opened(): Promise<Runtime> {
         if (byPerson) changes.changed(kind)
       }
     const attached = attachedStore(db, join(data, 'service.key'))
-    const services = switchboard(connectStandin(join(workers, 'standin.mjs'), world), attached.get())
+    const services = switchboard(
+      connectStandin(join(workers, 'standin.mjs'), world),
+      attached.isNone() ? 'none' : attached.get(),
+    )
     const phrases = phraseStore(db, services.now, changed('phrases'))
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => {
       phrases.putCap(...cap)

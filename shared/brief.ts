@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { briefFieldsSchema, type BriefField, type BriefFields } from '../core/brief/brief'
+import type { BriefFile, ReturnedChange } from '../core/brief/briefFile'
+import type { Localised } from '../core/brief/items/localised'
 
 /** A brief as the API returns it: each field with its revision. */
 export interface Brief {
@@ -81,7 +83,19 @@ export const newSeriesSchema = z.object({
     .min(1, 'Choose at least one place.')
     .max(300, 'A series can have 300 places at most.'),
   template: z.string().max(100).default('{phrase} {place}'),
+  /** For places, phrases that join the tray of their briefs, the best first; it leads where the pattern has no lead. */
+  phrases: z.record(z.string().max(100), z.array(z.string().trim().min(1).max(200)).max(200)).default({}),
 })
+
+/** A brief's file that came back, and what it would change here. */
+export interface ReturnedBrief {
+  file: BriefFile
+  /** The brief it is of, as it is here; `null` where there is none. */
+  brief: Brief | null
+  changes: ReturnedChange[]
+  /** The texts in other languages that are here. */
+  localised: { id: string; revision: number; value: Localised }[]
+}
 
 export interface HistoryEntry {
   id: number

@@ -1,3 +1,13 @@
+/** What is asked for figures, pages and channels: the simulated services, a live one, or nothing but one's own data. */
+export const SERVICE_USES = ['simulated', 'live', 'none'] as const
+export type ServiceUse = (typeof SERVICE_USES)[number]
+
+export interface ServicesInUse {
+  use: ServiceUse
+  /** The live service, where one is in use. */
+  live: LiveService | null
+}
+
 /** The live service in use. Its key is never told, only whether there is one. */
 export interface LiveService {
   address: string

@@ -9,6 +9,7 @@ import {
 } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
+import { gapsOf } from '../../core/descriptions/gaps'
 import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { lastLook } from '~/composables/lastPlace'
@@ -103,7 +104,12 @@ useShellKeys({
     <v-app-bar flat :height="52" class="bar">
       <v-menu v-if="!keyNeeded">
         <template #activator="{ props }">
-          <v-btn v-bind="props" class="ml-3 pick" :append-icon="mdiChevronDown" aria-label="Switch brief">
+          <v-btn
+            v-bind="props"
+            class="ml-3 pick"
+            :append-icon="mdiChevronDown"
+            :aria-label="`${brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open'}: switch brief`"
+          >
             <span class="topic">{{ brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open' }}</span>
           </v-btn>
         </template>
@@ -122,6 +128,12 @@ useShellKeys({
       </v-menu>
       <ShellWorkspace />
       <ShellSaveState />
+      <LibraryExport
+        v-if="brief.brief && brief.fields && !phone"
+        :id="brief.brief.id"
+        :topic="brief.fields.topic"
+        :gaps="gapsOf(brief.fields.description).length"
+      />
       <v-spacer />
       <ShellJobs />
       <ShellPerspective v-if="!keyNeeded" />

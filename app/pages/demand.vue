@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiFileUploadOutline, mdiMapMarkerMultipleOutline } from '@mdi/js'
 import { useDropZone } from '@vueuse/core'
+import { shorterSeeds, splitSeeds } from '../../core/demand/seeds'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { regionName } from '~/composables/figures'
 import { useViewKeys } from '~/composables/shellKeys'
@@ -35,8 +36,8 @@ const {
   compare,
   places,
   cross,
-} = useDemandQuery(() => brief.fields?.region ?? null)
-const language = computed(() => brief.fields?.language ?? 'en')
+} = useDemandQuery(() => workspace.region)
+const language = computed(() => workspace.language)
 const working = ref<string | null>(null)
 const importOpen = ref(false)
 /** The dialog is loaded when it is first wanted, and kept for its way out. */
@@ -76,6 +77,12 @@ const { isOverDropZone } = useDropZone(screen, {
     }
   },
 })
+
+/** So few rows that wider seeds are offered. */
+const FEW = 3
+const fewFound = computed(
+  () => demand.rows.length < FEW && splitSeeds(query.value.seed).some(each => shorterSeeds(each).length),
+)
 
 /** Phrases that places are crossed with: those selected, else the lead, else the seed. */
 const bases = computed(() =>
@@ -121,7 +128,12 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
         @aside="filter({ aside: '1', tray: '' })"
         @import="importFile"
       />
-      <DemandNear v-if="demand.state === 'ready' && demand.answer?.near.length" :near="demand.answer.near" @ask="ask" />
+      <DemandNear
+        v-if="demand.state === 'ready' && demand.answer && (demand.answer.near.length || (fewFound && !filtered))"
+        :near="demand.answer.near"
+        :seed="query.seed"
+        @ask="ask"
+      />
       <div v-if="demand.state === 'failed'" class="sheet state" role="alert">
         <h2>Could not load phrases</h2>
         <p>{{ demand.problem }}</p>

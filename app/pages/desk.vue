@@ -5,6 +5,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { draftOf, type BriefField } from '../../core/brief/brief'
 import type { FieldRange, Fix, Placement } from '../../core/draft/draft'
 import type DeskWriting from '~/components/desk/DeskWriting.vue'
+import { remember } from '~/composables/remember'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
@@ -68,6 +69,9 @@ const turn = (to: string) => address({ side: to === sides.value[0]!.side ? undef
 const work = (on: string) =>
   address({ part: on === 'text' ? undefined : on, side: undefined, playlist: undefined, text: undefined }, true)
 const spoken = useSpoken()
+/** Where the last briefs are remembered whose title was begun. */
+const BEGUN = 'fonetra.begun'
+const MOST_BEGUN = 100
 useViewKeys({ views: PARTS.map(each => () => work(each.part)) })
 const chances = useDraftChances(
   fields,
@@ -87,6 +91,15 @@ watch(
   () => scored.value?.score.points,
   () => void say(),
 )
+
+/** Whoever begins with the title gets the bench beside it: once for a brief, and never again unasked. */
+function beginTitle() {
+  const id = brief.brief!.id
+  const begun = (localStorage.getItem(BEGUN) ?? '').split(' ')
+  if (route.query.side !== undefined || fields.value!.title.trim() || !tray.tray.lead || begun.includes(id)) return
+  remember(BEGUN, [...begun.slice(-MOST_BEGUN), id].join(' '))
+  void address({ side: 'bench' })
+}
 
 /** Applies a ready-made change, with a way back. */
 function apply(fix: Fix) {
@@ -159,7 +172,7 @@ function restore(field: BriefField, value: unknown) {
         <LazyDeskSpoken v-if="part === 'spoken'" />
         <LazyDeskLanguages v-else-if="part === 'languages'" :key="brief.brief!.id" />
         <LazyDeskPlaylist v-else-if="part === 'playlist'" :key="brief.brief!.id" />
-        <DeskWriting v-else ref="writing" :scored="scored" @history="historyOf = $event" />
+        <DeskWriting v-else ref="writing" :scored="scored" @history="historyOf = $event" @title="beginTitle" />
       </div>
       <div v-if="part === 'text' || part === 'spoken'" class="side">
         <DeskSides
@@ -246,9 +259,12 @@ function restore(field: BriefField, value: unknown) {
   gap: 8px;
   min-height: 0;
 }
-/* These two have what stands beside them within. */
+/* These two have what stands beside them within; the parts stay where they are. */
 :is(.playlist, .languages) .write {
   grid-column: 1 / -1;
+}
+:is(.playlist, .languages) .parts {
+  right: calc((100% - 14px) * 0.95 / 1.95 + 14px);
 }
 .places {
   grid-column: 1 / -1;

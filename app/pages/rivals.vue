@@ -25,10 +25,8 @@ const VIEWS = [
 type View = (typeof VIEWS)[number]['view']
 
 const text = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
-const language = computed(() => brief.fields?.language ?? 'en')
-const region = computed(() =>
-  route.query.region === undefined ? (brief.fields?.region ?? null) : text('region') || null,
-)
+const language = computed(() => workspace.language)
+const region = computed(() => (route.query.region === undefined ? workspace.region : text('region') || null))
 /** The phrase of the address; without one, the lead of the open brief. */
 const phrase = computed(() => text('phrase') || tray.tray.lead || '')
 const depth = computed(() => [20, 40, 60].find(each => String(each) === text('depth')) ?? 60)

@@ -7,6 +7,9 @@ import type { RuleSet } from '../../core/draft/ruleset'
 import type { BriefTexts } from '../../shared/brief'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
+import type { FoundPhrase } from '../../core/demand/phrasesIn'
+import { leadInTitle } from '../../core/demand/leadInTitle'
+import { phraseKey } from '../../core/text/words'
 import type { LedTexts, ManyRules, TextChange, TextPoints, TextsWorker } from '~/workers/texts.worker'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
@@ -21,8 +24,15 @@ export interface TextRow {
   /** The brief it is, where it is one. */
   brief: Pick<BriefTexts, 'id' | 'revisions'> | null
   changed: boolean
+  /** Searches a month of its lead; `null` where they are not known. */
+  searches: number | null
 }
 
+/** Leads whose searches are asked for at most, and those in one go. */
+const MOST_LEADS = 2000
+const LEADS_AT_ONCE = 500
+/** Titles in one question for the phrases that stand in them, in characters. */
+const TITLES_AT_ONCE = 200_000
 /** A file larger than this is not read. */
 const MOST_BYTES = 50_000_000
 /** Workers that score them side by side at most. */
@@ -88,8 +98,9 @@ export const useManyTexts = defineStore('manyTexts', () => {
       source.value = from
       reading.value = false
       await score()
+      if (mine + 1 === asked) await findSearches()
     } catch (error) {
-      if (mine !== asked) return
+      if (mine !== asked && mine + 1 !== asked) return
       problem.value = messageOf(error)
     } finally {
       if (mine === asked) reading.value = false
@@ -129,21 +140,57 @@ export const useManyTexts = defineStore('manyTexts', () => {
     await Promise.all(remotes().map(lane))
   }
 
+  /** Searches of the leads, in the background: a row without them is complete but for what is at stake. */
+  async function findSearches() {
+    const mine = asked
+    const where = { region: workspace.current?.region ?? null, language: language.value, workspace: workspace.id }
+    const leads = [...new Set(rows.value.map(row => phraseKey(row.texts.lead)))].filter(Boolean).slice(0, MOST_LEADS)
+    for (let from = 0; from < leads.length; from += LEADS_AT_ONCE) {
+      const phrases = leads.slice(from, from + LEADS_AT_ONCE)
+      const answer = await api('POST /api/phrases/figures', { body: { ...where, phrases } })
+      if (mine !== asked) return
+      const known = new Map(answer.rows.map(({ phrase, volume }) => [phrase, volume]))
+      for (const row of rows.value) {
+        const searches = known.get(phraseKey(row.texts.lead))
+        if (searches !== undefined) rows.value[row.at] = { ...row, searches }
+      }
+      redraw()
+    }
+  }
+
   const rowOf = (texts: LedTexts, at: number, brief: TextRow['brief'] = null): TextRow => ({
     at,
     texts,
     points: null,
     brief,
     changed: false,
+    searches: null,
   })
 
-  async function read(bytes: Uint8Array) {
-    const { count, refused: faults } = await remote().read(Comlink.transfer(bytes, [bytes.buffer]), language.value)
-    const found: TextRow[] = []
-    while (found.length < count) {
-      const some = await remote().part(found.length, found.length + AT_ONCE)
-      for (const texts of some) found.push(rowOf(texts, found.length))
+  /** Where no tag told what a text is meant for, a known phrase in its title does. */
+  async function leadByTitles(found: readonly TextRow[]) {
+    const unled = found.filter(row => !row.texts.lead)
+    const phrases: FoundPhrase[] = []
+    for (let from = 0; from < unled.length;) {
+      let text = ''
+      while (from < unled.length && text.length < TITLES_AT_ONCE) text += `${unled[from++]!.texts.title}\n`
+      const where = { region: workspace.current?.region ?? null, language: language.value }
+      phrases.push(...(await api('POST /api/phrases/found', { body: { ...where, text } })).rows)
     }
+    const lead = leadInTitle(phrases)
+    for (const row of unled) row.texts = { ...row.texts, lead: lead(row.texts.title) }
+  }
+
+  async function read(...files: Uint8Array[]) {
+    const found: TextRow[] = []
+    const faults: { line: number; reason: string }[] = []
+    for (const bytes of files) {
+      const { count, refused: some } = await remote().read(Comlink.transfer(bytes, [bytes.buffer]), language.value)
+      faults.push(...some)
+      for (let from = 0; from < count; from += AT_ONCE)
+        for (const texts of await remote().part(from, from + AT_ONCE)) found.push(rowOf(texts, found.length))
+    }
+    await leadByTitles(found)
     return { rows: found, refused: faults }
   }
   const loadBriefs = () =>
@@ -165,11 +212,15 @@ export const useManyTexts = defineStore('manyTexts', () => {
         throw new Error('No videos of your channel are known. Name it in the Library, under Channels, and look at it.')
       return read(new TextEncoder().encode(JSON.stringify(videos)))
     }, 'my videos')
-  const loadFile = (file: File) =>
-    take(async () => {
-      if (file.size > MOST_BYTES) throw new Error(`“${file.name}” is larger than 50 MB. Split it.`)
-      return read(new Uint8Array(await file.arrayBuffer()))
-    }, file.name)
+  const loadFiles = (files: readonly File[]) =>
+    take(
+      async () => {
+        const large = files.find(file => file.size > MOST_BYTES)
+        if (large) throw new Error(`“${large.name}” is larger than 50 MB. Split it.`)
+        return read(...(await Promise.all(files.map(async file => new Uint8Array(await file.arrayBuffer())))))
+      },
+      files.map(file => file.name).join(', '),
+    )
   const loadText = (text: string) => take(() => read(new TextEncoder().encode(text)), 'pasted text')
 
   function put(at: number, changes: Partial<LedTexts>) {
@@ -232,7 +283,7 @@ export const useManyTexts = defineStore('manyTexts', () => {
     profile,
     loadBriefs,
     loadVideos,
-    loadFile,
+    loadFiles,
     loadText,
     score,
     apply,
@@ -256,7 +307,7 @@ export const useManyTexts = defineStore('manyTexts', () => {
     },
     async setLead(at: number, lead: string) {
       put(at, { lead: lead.trim(), guessed: false })
-      await score([at])
+      await Promise.all([score([at]), findSearches()])
     },
     /** Makes a brief of a row. @returns its id. */
     async makeBrief(at: number): Promise<string> {

@@ -10,6 +10,8 @@ export interface Notice {
   /** What the way back is called; “Undo” unless given. */
   undoLabel?: string
   serious?: boolean
+  /** What most people do next. */
+  next?: { label: string; to: () => unknown }
 }
 
 /** What was just done or went wrong, said once, with a way back where there is one. */
@@ -18,7 +20,7 @@ export const useNotices = defineStore('notices', () => {
   const spoken = ref('')
   let next = 1
 
-  function show(text: string, more: Pick<Notice, 'undo' | 'undoLabel' | 'serious'> = {}) {
+  function show(text: string, more: Pick<Notice, 'undo' | 'undoLabel' | 'serious' | 'next'> = {}) {
     current.value = { id: next++, text, ...more }
     spoken.value = text
   }
@@ -34,6 +36,11 @@ export const useNotices = defineStore('notices', () => {
     },
     clear: () => {
       current.value = null
+    },
+    goNext() {
+      const notice = current.value
+      current.value = null
+      void notice?.next?.to()
     },
     async undo() {
       const notice = current.value

@@ -30,6 +30,10 @@ export const useWorkspace = defineStore('workspace', () => {
       null,
   )
   const id = computed(() => current.value?.id)
+  /** Where phrases are looked at unless said otherwise: as the open brief says, else where the channel is. */
+  const region = computed(() => (brief.fields ? brief.fields.region : (current.value?.region ?? null)))
+  /** The language that is worked in: the open brief's, else the workspace's. */
+  const language = computed(() => brief.fields?.language ?? current.value?.language ?? 'en')
   /** Whether the one chosen last is still there. */
   const known = computed(() => workspaces.value.some(each => each.id === chosen.value))
 
@@ -59,5 +63,19 @@ export const useWorkspace = defineStore('workspace', () => {
     remember('fonetra.for', next)
   }
 
-  return { workspaces, current, id, chosen, known, perspective, problem, loaded, refresh, choose, setPerspective }
+  return {
+    workspaces,
+    current,
+    id,
+    language,
+    region,
+    chosen,
+    known,
+    perspective,
+    problem,
+    loaded,
+    refresh,
+    choose,
+    setPerspective,
+  }
 })

@@ -1,4 +1,4 @@
-import { phraseKey } from '../text/words'
+import { phraseKey, words } from '../text/words'
 
 /** Seeds looked at together. */
 export const MOST_SEEDS = 12
@@ -15,4 +15,17 @@ export function splitSeeds(text: string): string[] {
     .map(each => each.replace(/\s+/gu, ' ').trim())
     .filter(each => /[\p{L}\p{N}]/u.test(each))
   return [...new Map(seeds.map(seed => [phraseKey(seed), seed])).values()]
+}
+
+/** Words of a seed from which on one can be left out, and to which. */
+const LEAVES_OUT = { from: 3, to: 8 }
+
+/**
+ * Wider seeds for one that hardly any phrase contains: each without one of its words.
+ * @returns nothing for a seed of two words or fewer, or of very many.
+ */
+export function shorterSeeds(seed: string): string[] {
+  const all = words(seed).map(word => seed.slice(word.start, word.end))
+  if (all.length < LEAVES_OUT.from || all.length > LEAVES_OUT.to) return []
+  return [...new Set(all.map((_, left) => all.filter((__, i) => i !== left).join(' ')))]
 }

@@ -3,6 +3,7 @@ import { linksOf } from '../draft/links'
 import type { DraftPhrases } from '../draft/draft'
 import type { LimitProfile } from '../draft/limits'
 import { count } from '../text/count'
+import { words } from '../text/words'
 import { titleStart } from '../titles/ideas'
 import { GAP, gapsOf } from './gaps'
 import { descriptionWords } from './wording'
@@ -78,6 +79,18 @@ function clickable(line: string): string {
 const hashtagsFrom = ({ lead, support }: DraftPhrases, language: string): string[] =>
   [...new Set([lead, ...support].map(phrase => hashtagFor(phrase, language)))].filter(Boolean).slice(0, MOST_HASHTAGS)
 
+const normed = (text: string) =>
+  ` ${words(text)
+    .map(word => word.norm)
+    .join(' ')} `
+
+/** Support phrases that nothing given says yet, neither as part of the lead nor of a longer one of them. */
+function unsaid({ lead, support }: DraftPhrases, given: readonly string[]): string[] {
+  const all = support.map(normed)
+  const said = [lead, ...given].map(normed)
+  return support.filter((_, i) => ![...said, ...all.filter((_each, k) => k !== i)].some(text => text.includes(all[i]!)))
+}
+
 /**
  * A first draft of a description, to be edited: the lead in its first sentence, what the person gave, and marked gaps
  * for what only the person knows. It states nothing that was not given.
@@ -103,7 +116,10 @@ export function composeDescription(question: ComposeQuestion): Composed {
         draw(words.benefits, 1),
         benefits.slice(1).map(line => `- ${line}`),
       ),
-    phrases: () => phrases.support.map(phrase => `${ended(start(phrase)).replace(/\.$/u, ':')} ${GAP}`).join('\n\n'),
+    phrases: () =>
+      unsaid(phrases, benefits)
+        .map(phrase => `${ended(start(phrase)).replace(/\.$/u, ':')} ${GAP}`)
+        .join('\n\n'),
     sections: () => words.sections.map(head => `${head}: ${GAP}`).join('\n\n'),
     question: () => draw(words.question, 2),
     request: () => draw(words.request, 3),

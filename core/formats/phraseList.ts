@@ -39,9 +39,20 @@ const SPELLINGS: Record<ListColumn, string[]> = {
     'queries',
     'search query',
     'suchbegriff',
+    'suchbegriffe',
     'suchwort',
+    'suchanfrage',
+    'begriff',
     'mot cle',
+    'mots cles',
+    'requete',
     'palabra clave',
+    'palabras clave',
+    'consulta',
+    'palavra chave',
+    'parola chiave',
+    'zoekterm',
+    'zoekwoord',
     'tag',
     'top queries',
     'text',
@@ -57,6 +68,24 @@ const SPELLINGS: Record<ListColumn, string[]> = {
     'monthly volume',
     'avg searches',
     'suchvolumen',
+    'suchvolumen pro monat',
+    'monatliches suchvolumen',
+    'suchanfragen',
+    'suchanfragen pro monat',
+    'monatliche suchanfragen',
+    'durchschnittliche suchanfragen pro monat',
+    'volume de recherche',
+    'recherches',
+    'recherches mensuelles',
+    'recherches par mois',
+    'volumen de busqueda',
+    'busquedas',
+    'busquedas mensuales',
+    'volume de buscas',
+    'buscas mensais',
+    'volume di ricerca',
+    'ricerche mensili',
+    'zoekvolume',
     'sv',
     'msv',
     'global volume',
@@ -67,6 +96,11 @@ const SPELLINGS: Record<ListColumn, string[]> = {
   competition: ['videos', 'results', 'title matches', 'competing videos', 'number of results', 'video count'],
   advertiser: [
     'competition',
+    'wettbewerb',
+    'concurrence',
+    'competencia',
+    'concorrencia',
+    'concorrenza',
     'competition indexed value',
     'ad competition',
     'advertiser competition',
@@ -108,6 +142,10 @@ export function recogniseColumns(headers: readonly string[]): ColumnMap | null {
   }
   return map.phrase === undefined ? null : map
 }
+
+/** Whether a list has columns that nothing is read of, and none that tells searches: a person may know which does. */
+export const isAmbiguous = (headers: readonly string[], map: ColumnMap): boolean =>
+  map.volume === undefined && headers.length > Object.keys(map).length
 
 /**
  * A guess at unknown columns from a few lines: the wordiest holds the phrase, the first of numbers its searches. To be

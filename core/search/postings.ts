@@ -98,6 +98,11 @@ export class Postings {
       yield [norm, (id + 1 < this.listFrom.length ? this.listFrom[id + 1]! - this.listFrom[id]! : 0) + this.linksOf(id)]
   }
 
+  /** The words (normalised) that begin with these letters. */
+  beginningWith(letters: string): string[] {
+    return [...this.wordIds.keys()].filter(norm => norm.startsWith(letters))
+  }
+
   /** Phrases that hold a word (normalised), ascending; to be read before more are added. */
   of(norm: string): Uint32Array {
     const id = this.wordIds.get(norm)

@@ -3,6 +3,7 @@ import type { Role } from '../../shared/access'
 /** Requests that are sent as POST for their length, and change nothing a person wrote. */
 const READING = new Set(
   [
+    '/api/briefs/returned',
     '/api/captions/clean',
     '/api/captions/spoken',
     '/api/chapters/cut',

@@ -25,6 +25,7 @@ export interface Attached {
  * @param keyFile where the key is kept.
  */
 export function attachedStore(db: Db, keyFile: string) {
+  const NONE = JSON.stringify({ none: true })
   // What another service told only lately is asked for again; figures and pages stay, with their source.
   const another = [
     'DELETE FROM asked',
@@ -40,15 +41,15 @@ export function attachedStore(db: Db, keyFile: string) {
   const put = db.prepare("INSERT OR REPLACE INTO setting (workspace_id, name, value, at) VALUES ('', 'service', ?, ?)")
   const drop = db.prepare("DELETE FROM setting WHERE workspace_id = '' AND name = 'service'")
 
-  const change = db.transaction((address: string | null) => {
-    if (address === null) drop.run()
-    else put.run(JSON.stringify({ address }), Date.now())
+  const change = db.transaction((value: string | null) => {
+    if (value === null) drop.run()
+    else put.run(value, Date.now())
     for (const statement of another) statement.run()
   })
 
   // An earlier version kept the key in the data file: it moves out, and its traces are overwritten.
   const old = row.get()
-  const given = old ? (JSON.parse(old.value) as Attached) : null
+  const given = old && old.value !== NONE ? (JSON.parse(old.value) as Attached) : null
   if (given?.key) {
     keepKey(keyFile, given.key)
     db.pragma('secure_delete = ON')
@@ -61,20 +62,23 @@ export function attachedStore(db: Db, keyFile: string) {
   return {
     get(): Attached | null {
       const found = row.get()
-      if (!found) return null
+      if (!found || found.value === NONE) return null
       return {
         address: (JSON.parse(found.value) as Attached).address,
         key: existsSync(keyFile) ? readFileSync(keyFile, 'utf8') : null,
       }
     },
+    /** Whether no service is asked at all. */
+    isNone: (): boolean => row.get()?.value === NONE,
     set(address: string, key: string | null): void {
       if (key) keepKey(keyFile, key)
       else dropKey(keyFile)
-      change(address)
+      change(JSON.stringify({ address }))
     },
-    forget(): void {
+    /** Back to the simulated services, or to none. */
+    forget(use: 'simulated' | 'none' = 'simulated'): void {
       dropKey(keyFile)
-      change(null)
+      change(use === 'none' ? NONE : null)
     },
   }
 }

@@ -99,6 +99,9 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
   const fieldRows = db.prepare<[string], FieldRow>(
     'SELECT field, revision, value, format, saved_at FROM brief_field WHERE brief_id = ?',
   )
+  const savedAt = db.prepare<[string, string], { saved_at: number }>(
+    'SELECT saved_at FROM brief_field WHERE brief_id = ? AND field = ?',
+  )
   // Captions may weigh more than all else; a list of briefs tells nothing of them.
   const fieldsIn = db.prepare<[string], FieldRow & { brief_id: string }>(
     `SELECT f.* FROM brief b CROSS JOIN brief_field f ON f.brief_id = b.id WHERE b.workspace_id = ?
@@ -324,6 +327,11 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
     purge: (id: string): boolean => drop.run(id).changes > 0,
     /** Earlier values of a field, newest first, 200 at most. */
     history: history.entries,
+    /** When a field was last changed, and whether a value stood in it before. */
+    standing: (id: string, field: BriefField, value: unknown): { changedAt: number; before: boolean } => ({
+      changedAt: savedAt.get(id, field)?.saved_at ?? 0,
+      before: history.holds(id, field, value),
+    }),
     /** Keeps a version that was typed but lost to another one, so that it can be found again. */
     saveVersion(id: string, field: BriefField, given: unknown, writer: string | null = null): void {
       const value = JSON.stringify(fitting(field, given))

@@ -35,6 +35,9 @@ export function fieldHistory(db: Db) {
   const select = db.prepare<[string, string], HistoryRow>(
     'SELECT * FROM field_history WHERE brief_id = ? AND field = ? ORDER BY id DESC LIMIT 200',
   )
+  const holding = db.prepare<[string, string, string, number], { id: number }>(
+    'SELECT id FROM field_history WHERE brief_id = ? AND field = ? AND value = ? AND format = ? LIMIT 1',
+  )
   const insert = db.prepare(
     `INSERT INTO field_history (brief_id, field, value, format, client, writer, begun_at, saved_at)
       VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
@@ -64,6 +67,9 @@ export function fieldHistory(db: Db) {
       if (goesOn) extend.run(value, format, at, last.id)
       else add(id, field, value, by, at)
     },
+    /** Whether a value stood in a field before, as far as its history goes. */
+    holds: (id: string, field: BriefField, value: unknown): boolean =>
+      holding.get(id, field, JSON.stringify(value), fieldOf(field).format) !== undefined,
     newestWriter: (id: string, field: BriefField): string | null => newest.get(id, field)?.writer ?? null,
     /** Earlier values of a field, newest first, 200 at most. */
     entries: (id: string, field: BriefField): HistoryEntry[] =>

@@ -193,7 +193,7 @@ export async function* assess(
   signal?: AbortSignal,
   viewer: AssessFor = {},
 ): AsyncGenerator<AssessedRow> {
-  const { phrases, results, mayAsk = true, now = Date.now } = deps
+  const { phrases, results, mayAsk = true, ownDataOnly, now = Date.now } = deps
   const wanted = [...new Set(list.map(phraseKey))]
   let restedAt = performance.now()
   for (let from = 0; from < wanted.length && !signal?.aborted; from += AT_ONCE) {
@@ -206,7 +206,7 @@ export async function* assess(
     await Promise.all(batch.filter(stale).map(phrase => underWay.get(nameOf(phrase))))
     const lacking = batch.filter(stale)
     const due = mayAsk ? lacking : []
-    const problems = new Map<string, string>(mayAsk ? [] : lacking.map(phrase => [phrase, NOT_ASKED]))
+    const problems = new Map<string, string>(mayAsk || ownDataOnly ? [] : lacking.map(phrase => [phrase, NOT_ASKED]))
     if (due.length)
       await alone(due.map(nameOf), async () => {
         const received = await Promise.all(
@@ -254,7 +254,7 @@ export async function keptPage(
   kind: PageKind = 'site',
   anew = false,
 ): Promise<{ page: SavedPage; problem: string | null }> {
-  const { phrases, results, mayAsk = true, now = Date.now } = deps
+  const { phrases, results, mayAsk = true, ownDataOnly, now = Date.now } = deps
   const key = phraseKey(phrase)
   const latest = () => {
     const id = phrases.known(key, region, language)?.id
@@ -268,7 +268,9 @@ export async function keptPage(
   const before = latest()
   if (young(before) && !anew) return { page: before, problem: null }
   if (!mayAsk) {
-    if (before) return { page: before, problem: NOT_ASKED }
+    if (before) return { page: before, problem: ownDataOnly ? null : NOT_ASKED }
+    if (ownDataOnly)
+      throw serviceError('NoService', `No result page of “${key}” is kept. Import one in the Library, under Sources.`)
     throw serviceError(
       'NotAsked',
       `No saved results for “${key}”, and the services were not contacted. Someone with write access can load them; programs use POST.`,

@@ -1,3 +1,4 @@
+import { writeBriefFile } from '../../core/brief/briefFile'
 import { csvFile } from '../../core/formats/csv'
 import type { Localised } from '../../core/brief/items/localised'
 import type { Brief } from '../../shared/brief'
@@ -5,11 +6,8 @@ import type { Runtime } from '../runtime'
 import { rowOf } from './rows'
 
 /** A brief whole, in a format that carries its version. */
-export function briefJson({ id, createdAt, updatedAt, fields }: Brief, localised: readonly Localised[]): string {
-  const head = { format: 1, kind: 'fonetra-brief', id }
-  const times = { createdAt: new Date(createdAt).toISOString(), updatedAt: new Date(updatedAt).toISOString() }
-  return `${JSON.stringify({ ...head, ...times, ...fields, localised }, null, 2)}\n`
-}
+export const briefJson = (brief: Brief, localised: readonly Localised[]): string =>
+  writeBriefFile(brief, localised, Date.now())
 
 /** The phrases of a brief with their figures as last observed. */
 export function briefPhrases({ fields }: Brief, _: readonly Localised[], runtime: Runtime): string {

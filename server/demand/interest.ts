@@ -15,6 +15,7 @@ export async function interestByRegion(
     services,
     asked,
     mayAsk = true,
+    ownDataOnly,
     now = Date.now,
   }: { phrases: PhraseStore; services: Services; asked: AskedStore; now?: () => number } & MayAsk,
   phrase: string,
@@ -24,7 +25,7 @@ export async function interestByRegion(
   const saved = phrases.interest(id)
   const plain = (list: { region: string; volume: number }[]) => list.map(({ region, volume }) => ({ region, volume }))
   if (saved.length && now() - saved[0]!.at < AGE_MS) return { interest: plain(saved), missing: [] }
-  if (!mayAsk) return { interest: plain(saved), missing: MISSING }
+  if (!mayAsk) return { interest: plain(saved), missing: ownDataOnly ? [] : MISSING }
   const what = ['interest', language, phrase]
   const waits = asked.waits(what)
   if (waits) return { interest: plain(saved), missing: waits.problem === null ? [] : MISSING }

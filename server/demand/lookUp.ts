@@ -31,11 +31,12 @@ const ASKED = 500
  * @returns what could not be loaded, in words.
  */
 export async function fetchMissingVolumes(
-  { phrases, services, asked, mayAsk = true }: Deps,
+  { phrases, services, asked, mayAsk = true, ownDataOnly }: Deps,
   list: readonly string[],
   region: string,
   language: string,
 ): Promise<string[]> {
+  if (ownDataOnly) return []
   const missing = new Set<string>()
   const unknown = [...new Set(list.map(phraseKey))].filter(
     phrase => phrase && phrases.known(phrase, region, language)?.volume == null,
@@ -109,8 +110,9 @@ export interface Look {
  * @param region '' for everywhere. @param anew asks the services now, however young the last look is.
  */
 export async function lookUp(deps: Deps, seed: string, region: string, language: string, anew = false): Promise<Look> {
-  const { phrases, mayAsk = true, now = Date.now } = deps
+  const { phrases, mayAsk = true, ownDataOnly, now = Date.now } = deps
   const saved = phrases.look(seed, region, language)
+  if (ownDataOnly) return { id: null, ...saved, missing: [] }
   if (!mayAsk) return saved ?? { id: null, missing: ['data from the services (not requested yet)'] }
   const young = saved !== null && now() - saved.at < (saved.missing.length ? RETRY_MS : LOOK_AGE_MS)
   if (young && !anew) return saved

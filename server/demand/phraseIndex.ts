@@ -206,10 +206,17 @@ export class PhraseIndex {
     return bits
   }
 
-  /** Phrases that hold every one of some words. */
-  private holding(index: LanguageIndex, norms: readonly string[]): Bits {
-    const word = (norm: string) =>
+  /** Phrases that hold every one of some words; of `begun` ones a beginning is enough. */
+  private holding(index: LanguageIndex, norms: readonly string[], begun = false): Bits {
+    const whole = (norm: string) =>
       this.set(index, `word ${norm}`, () => new Bits(index.size).add(index.postings.of(norm)))
+    const beginning = (norm: string) =>
+      this.set(index, `begun ${norm}`, () =>
+        index.postings
+          .beginningWith(norm)
+          .reduce((all, word) => all.add(index.postings.of(word)), new Bits(index.size)),
+      )
+    const word = begun ? beginning : whole
     const [first, ...others] = [...new Set(norms)]
     return others.reduce(
       (all, norm) => all.and(word(norm)),
@@ -242,11 +249,12 @@ export class PhraseIndex {
     const inRegion = (name: string, make: () => Bits) => {
       filter(`${region.region} ${name}`, make)
     }
-    const anyOf = (terms: string[][]) =>
-      terms.map(norms => this.holding(index, norms)).reduce((all, each) => all.or(each))
+    const anyOf = (terms: string[][], begun: boolean) =>
+      terms.map(norms => this.holding(index, norms, begun)).reduce((all, each) => all.or(each))
     const [contains, exclude] = [termsOf(query.contains), termsOf(query.exclude)]
-    if (contains.length) passing.and(anyOf(contains))
-    if (exclude.length) passing.without(anyOf(exclude))
+    // Whoever looks for some words has seldom typed them to their ends; who does without some means those alone.
+    if (contains.length) passing.and(anyOf(contains, true))
+    if (exclude.length) passing.without(anyOf(exclude, false))
     if (minWords !== undefined || maxWords !== undefined) {
       const [least, most] = [minWords ?? 0, maxWords ?? 255]
       filter(`words ${least} ${most}`, () => between(index.words, least, most, size))

@@ -18,17 +18,26 @@ function replaced(text: string, phrase: string, by: string): string {
 /**
  * A brief made anew for a place: its phrases crossed with it, and the lead replaced wherever the texts
  * hold it, so that no two of the series say the same.
+ *
+ * @param chosen phrases of the place, the best first: they join the tray, and the first leads where nothing did.
  */
-export function forPlace(fields: BriefFields, place: string, template: string): BriefFields {
+export function forPlace(
+  fields: BriefFields,
+  place: string,
+  template: string,
+  chosen: readonly string[] = [],
+): BriefFields {
   const name = titled(place)
   const cross = (phrase: string) => inPlace(template, phrase, place)
-  const lead = fields.tray.lead && cross(fields.tray.lead)
+  const lead = fields.tray.lead ? cross(fields.tray.lead) : (chosen[0] ?? null)
+  const support = new Set([...fields.tray.support.map(cross), ...chosen])
+  support.delete(lead ?? '')
   const written = lead && lead.replace(phraseKey(place), () => name)
   const texts = (text: string) => (fields.tray.lead && written ? replaced(text, fields.tray.lead, written) : text)
   return {
     ...fields,
     topic: `${fields.topic}, ${name}`.slice(0, 300),
-    tray: { lead, support: fields.tray.support.map(cross), setAside: fields.tray.setAside },
+    tray: { lead, support: [...support], setAside: fields.tray.setAside },
     title: texts(fields.title),
     description: texts(fields.description),
     tags: fields.tags.map(tag => (fields.tray.lead && phraseKey(tag) === phraseKey(fields.tray.lead) ? lead! : tag)),

@@ -17,12 +17,13 @@ export interface PlaylistLookDeps extends MayAsk {
 
 /** Makes sure the playlists found for a phrase are kept. @returns why they are old or missing, when the site failed. */
 export async function lookAtPlaylists(
-  { playlistPages, services, asked, mayAsk = true, now = Date.now }: PlaylistLookDeps,
+  { playlistPages, services, asked, mayAsk = true, ownDataOnly, now = Date.now }: PlaylistLookDeps,
   { phrase, region, language }: { phrase: string; region: string; language: string },
   anew = false,
 ): Promise<string | null> {
   const kept = playlistPages.get(phrase, region, language)
   if (kept && !anew && now() - kept.at < LOOK_AGE_MS) return null
+  if (ownDataOnly) return null
   if (!mayAsk) return 'Showing saved data; the site was not contacted.'
   const what = ['playlists', language, region, phrase]
   const waits = anew ? null : asked.waits(what)

@@ -64,7 +64,8 @@ export function problemOf(error: unknown): { status: number; body: ProblemBody }
     return { status: 400, body: body('bad-captions', error.message) }
   if (error instanceof ThreadLate) return { status: 422, body: body('too-much', error.message) }
   if (error instanceof ThreadEnded) return { status: 503, body: body('busy', error.message) }
-  if (error instanceof Error && error.name === 'NotAsked') return { status: 404, body: body('not-kept', error.message) }
+  if (error instanceof Error && (error.name === 'NotAsked' || error.name === 'NoService'))
+    return { status: 404, body: body('not-kept', error.message) }
   if (isServiceFault(error))
     return { status: 502, body: body('service', `An outside service did not answer: ${(error as Error).message}`) }
   const status = typeof error === 'object' && error !== null && 'statusCode' in error ? Number(error.statusCode) : 500

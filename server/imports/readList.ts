@@ -1,4 +1,12 @@
-import { jsonRow, jsonRows, listIn, readListRow, recogniseColumns, type ColumnMap } from '../../core/formats/phraseList'
+import {
+  jsonRow,
+  jsonRows,
+  listIn,
+  readListRow,
+  recogniseColumns,
+  isAmbiguous,
+  type ColumnMap,
+} from '../../core/formats/phraseList'
 import { delimitedLines, delimiterOf } from './delimited'
 import { fileText, type FileText } from './fileText'
 import { jsonValues } from './jsonValues'
@@ -32,19 +40,20 @@ const REFUSED = 10_000
  * lines are told with their reason and good ones kept.
  *
  * @param given column indexes mapped by hand; else the header line is recognised.
+ * @param ask whether a list that may tell searches under an unknown name is put to the person first.
  * @throws Error with a message for the user when the file as a whole cannot be read.
  */
-export async function* readList(file: string, given: ColumnMap | null): AsyncGenerator<ListEvent> {
+export async function* readList(file: string, given: ColumnMap | null, ask = false): AsyncGenerator<ListEvent> {
   const text = fileText(file)
   const first = text.beginning.trimStart()[0]
-  if (first === '[' || first === '{') yield* readJson(text, given)
-  else yield* readDelimited(text, given)
+  if (first === '[' || first === '{') yield* readJson(text, given, ask)
+  else yield* readDelimited(text, given, ask)
 }
 
 /** Elements of a JSON list from which its columns are recognised. */
 const HEADED = 1000
 
-async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<ListEvent> {
+async function* readJson(of: FileText, given: ColumnMap | null, ask: boolean): AsyncGenerator<ListEvent> {
   // A row of a list takes some bytes at least.
   const gathered = new Gathered(of.size / 8)
   let read = 0
@@ -56,7 +65,7 @@ async function* readJson(of: FileText, given: ColumnMap | null): AsyncGenerator<
   const flush = function* (): Generator<ListEvent> {
     const table = jsonRows(waiting.map(each => each.value))
     headers = table.headers
-    columns = columnsFor(headers, table.rows.slice(0, SAMPLE), given)
+    columns = columnsFor(headers, table.rows.slice(0, SAMPLE), given, ask)
     yield columns.event
     if (columns.map) for (const [i, row] of table.rows.entries()) gathered.take(row, waiting[i]!.line, columns.map)
     waiting = []
@@ -129,8 +138,10 @@ function columnsFor(
   headers: string[],
   sample: string[][],
   given: ColumnMap | null,
+  ask: boolean,
 ): { map: ColumnMap | null; event: ListEvent; headless: boolean } {
-  const recognised = recogniseColumns(headers)
+  const known = recogniseColumns(headers)
+  const recognised = known && ask && isAmbiguous(headers, known) ? null : known
   // One column without a known header is a bare list of phrases.
   const bare = !recognised && headers.length === 1
   const map = given ?? recognised ?? (bare ? { phrase: 0 } : null)
@@ -139,7 +150,7 @@ function columnsFor(
     : { map: null, headless: false, event: { kind: 'unknown-columns', headers, sample } }
 }
 
-async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGenerator<ListEvent> {
+async function* readDelimited(of: FileText, given: ColumnMap | null, ask: boolean): AsyncGenerator<ListEvent> {
   const firstLine = of.beginning.split(/\r?\n|\r/u).find(line => line.trim()) ?? ''
   let columns: ReturnType<typeof columnsFor> | null = null
   let headers: string[] | null = null
@@ -165,7 +176,7 @@ async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGener
         if (sample.length === SAMPLE) break reading
       } else {
         headers = cells
-        const early = columnsFor(headers, [], given)
+        const early = columnsFor(headers, [], given, ask)
         if (!early.map) continue
         columns = early
         yield early.event
@@ -174,5 +185,5 @@ async function* readDelimited(of: FileText, given: ColumnMap | null): AsyncGener
     }
   if (!headers) throw new Error('The file has no readable lines.')
   if (columns) yield* gathered.batches(1)
-  else yield columnsFor(headers, sample, given).event
+  else yield columnsFor(headers, sample, given, ask).event
 }

@@ -26,14 +26,14 @@ const UNKNOWN_NOW = 'The site no longer lists this channel.'
 
 /** Makes sure a channel and its videos are known. @returns why they are old, when the service failed. */
 export async function lookAtChannel(
-  { videos, services, asked, mayAsk = true, now = Date.now }: ChannelDeps,
+  { videos, services, asked, mayAsk = true, ownDataOnly, now = Date.now }: ChannelDeps,
   id: string,
   language: string,
   anew = false,
 ): Promise<string | null> {
   const known = videos.channel(id)
   if (!anew && known?.listed_at && now() - known.listed_at < LOOK_AGE_MS) return null
-  if (!mayAsk) return known ? 'Showing saved data; the site was not contacted.' : null
+  if (!mayAsk) return known && !ownDataOnly ? 'Showing saved data; the site was not contacted.' : null
   const what = ['channel', id]
   const waits = anew ? null : asked.waits(what)
   if (waits) return waits.problem ?? (known ? UNKNOWN_NOW : null)

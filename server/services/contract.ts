@@ -287,12 +287,14 @@ export interface Services {
 }
 
 /** How a call to a service can fail, distinguished by `name`, which survives threads and wires. */
-export type ServiceFault = 'ServiceRefused' | 'ServiceFailed' | 'NotAsked'
+export type ServiceFault = 'ServiceRefused' | 'ServiceFailed' | 'NotAsked' | 'NoService'
 
 /** Who may not spend calls is answered from what is kept. */
 export interface MayAsk {
   /** Whether services may be asked; yes unless said otherwise. */
   mayAsk?: boolean
+  /** Whether there is none to ask: what is kept is then all there is, and nothing is missing from it. */
+  ownDataOnly?: boolean
 }
 
 /** A fault of a service, as thrown by every implementation. */

@@ -11,7 +11,8 @@ export const isServiceFault = (error: unknown) =>
   (error.name === 'ServiceRefused' ||
     error.name === 'ServiceFailed' ||
     error.name === 'ServiceLate' ||
-    error.name === 'NotAsked')
+    error.name === 'NotAsked' ||
+    error.name === 'NoService')
 
 /** Thrown when the one who asked does not want the answer any more. */
 export const isStop = (error: unknown) => error instanceof Error && error.name === 'Stopped'
@@ -58,7 +59,8 @@ export async function withRetry<Result>(
     try {
       return await inTime(call(), timeOut, signal)
     } catch (error) {
-      if (!isServiceFault(error) || tries >= waits.length) throw error
+      // Where nobody is asked there is nothing to wait for.
+      if (!isServiceFault(error) || (error as Error).name === 'NoService' || tries >= waits.length) throw error
       const wait = waits[tries]! * (0.75 + 0.5 * Math.random())
       await sleep(wait, signal)
     }

@@ -8,7 +8,7 @@ import { readPlaces, type PlacesEvent, type PlacesQuestion } from '../imports/re
 
 /** A file to be read, and what it is read as. */
 export interface ImportQuestions {
-  phrases: { file: string; columns: ColumnMap | null }
+  phrases: { file: string; columns: ColumnMap | null; ask?: boolean }
   pages: PagesQuestion
   places: PlacesQuestion
 }
@@ -48,7 +48,7 @@ async function run({ kind, question }: Exclude<ImportOrder, 'taken'>): Promise<v
   waiting = 0
   const events =
     kind === 'phrases'
-      ? readList(question.file, question.columns)
+      ? readList(question.file, question.columns, question.ask)
       : kind === 'pages'
         ? readPages(question)
         : readPlaces(question)

@@ -11,6 +11,7 @@ import {
   type BriefTexts,
   type HistoryEntry,
   type PatchAnswer,
+  type ReturnedBrief,
 } from '../brief'
 import { itemBodySchema, itemKindInput, type BriefItem } from '../briefItems'
 import { checkBodySchema, limitProfileSchema } from '../check'
@@ -22,6 +23,11 @@ export const briefCalls = {
   'GET /api/briefs/texts': call({ query: ofWorkspace, answer: type<{ briefs: BriefTexts[] }>() }),
   'POST /api/briefs': call({ body: newBriefSchema, answer: type<Brief>() }),
   'POST /api/briefs/series': call({ body: newSeriesSchema, answer: type<{ briefs: Brief[] }>() }),
+  /** What a file of a brief that came back would change here. */
+  'POST /api/briefs/returned': call({
+    body: z.object({ file: z.string().max(3_500_000, 'A file of a brief can have 3.5 million characters at most.') }),
+    answer: type<ReturnedBrief>(),
+  }),
   'GET /api/briefs/:id': call({ answer: type<Brief>() }),
   'PATCH /api/briefs/:id': call({ body: briefPatchSchema, answer: type<PatchAnswer>() }),
   'DELETE /api/briefs/:id': call({

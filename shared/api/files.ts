@@ -42,6 +42,8 @@ export const fileCalls = {
       region: regionInput,
       language,
       columns: columnsInput,
+      /** `1` asks for the columns (422 `unknown-columns`) also where only the one of searches is not recognised. */
+      ask: z.string().max(10).optional(),
       name: sourceName('Imported list'),
       /** A list that takes the phrases, too. */
       list: z.string().max(60).optional(),

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { newKeySchema, signInSchema, type AccessKey, type NewKey, type SessionAnswer } from '../access'
 import type { JobState } from '../jobs'
-import { MOST_DAYS, type LiveService, type Misbehaviour, type SimulatedClock } from '../services'
+import { MOST_DAYS, SERVICE_USES, type Misbehaviour, type ServicesInUse, type SimulatedClock } from '../services'
 import { call, type } from './call'
 
 const part = z.number().min(0).max(1).optional()
@@ -23,19 +23,21 @@ export const programCalls = {
   'POST /api/jobs/:id/resume': call({ answer: type<JobState>() }),
   /** Server-sent events. */
   'GET /api/jobs/:id/events': call({ answer: type<string>() }),
-  'GET /api/services': call({ answer: type<{ live: LiveService | null }>() }),
+  'GET /api/services': call({ answer: type<ServicesInUse>() }),
   'PUT /api/services': call({
     body: z.object({
-      /** `null` goes back to the simulated services. */
+      /** Unless given, an address means a live one, and `null` the simulated services. */
+      use: z.enum(SERVICE_USES).optional(),
       address: z
         .string('Give an address such as https://demand.example/api.')
         .trim()
         .max(500, 'An address can be 500 characters at most.')
-        .nullable(),
+        .nullable()
+        .default(null),
       /** Absent keeps the key there is for the same server, empty takes it away. */
       key: z.string().max(500).optional(),
     }),
-    answer: type<{ live: LiveService | null }>(),
+    answer: type<ServicesInUse>(),
   }),
   /** Makes the simulated services misbehave; only where FONETRA_STANDIN_CONTROL=1 allows it. */
   'PUT /api/standin/behaviour': call({

@@ -61,7 +61,7 @@ function apply(filters: Record<DemandFilter, string>) {
       class="wide"
       label="Contains"
       :model-value="typed.contains"
-      title="Phrases with any of these words. Separate with commas: clean, wash"
+      title="Phrases with any of these words. A beginning is enough: squeak finds squeaky. Separate with commas"
       data-test="filter-contains"
       @update:model-value="type('contains', $event)"
     />
@@ -70,7 +70,7 @@ function apply(filters: Record<DemandFilter, string>) {
       class="wide"
       label="Excludes"
       :model-value="typed.exclude"
-      title="Hide phrases with any of these words. Separate with commas: gold, silver"
+      title="Hide phrases with any of these whole words. Separate with commas: gold, silver"
       data-test="filter-exclude"
       @update:model-value="type('exclude', $event)"
     />

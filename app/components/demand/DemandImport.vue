@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { guessColumns, LIST_COLUMNS, type ListColumn } from '../../../core/formats/phraseList'
+import { guessColumns, LIST_COLUMNS, recogniseColumns, type ListColumn } from '../../../core/formats/phraseList'
 import type { ImportAnswer } from '../../../shared/phrases'
 import { inDigits } from '../../../core/text/inWords'
 import { ApiProblem, messageOf } from '~/composables/api'
@@ -14,6 +14,7 @@ const emit = defineEmits<{ imported: [] }>()
 const notices = useNotices()
 const file = ref<File | null>(null)
 const region = ref<string | null>(props.region)
+const language = ref(props.language)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
 const problem = ref('')
 const answer = ref<ImportAnswer | null>(null)
@@ -32,6 +33,7 @@ watch(
     }
     file.value = props.dropped
     region.value = props.region
+    language.value = props.language
     forget()
     if (file.value) void send()
   },
@@ -79,8 +81,9 @@ async function send() {
   try {
     const got = await sendFile('POST /api/import/phrases', file.value, {
       region: region.value,
-      language: props.language,
+      language: language.value,
       columns,
+      ...(columns ? {} : { ask: '1' }),
       name: file.value.name.slice(0, 120),
     })
     if (!got) return
@@ -90,7 +93,8 @@ async function send() {
   } catch (error) {
     if (error instanceof ApiProblem && error.code === 'unknown-columns') {
       unknown.value = error.details as { headers: string[]; sample: string[][] }
-      mapped.value = guessColumns(unknown.value.sample)
+      const { headers, sample } = unknown.value
+      mapped.value = { ...guessColumns(sample), ...recogniseColumns(headers) }
     } else problem.value = messageOf(error)
   }
 }
@@ -116,8 +120,15 @@ async function send() {
           data-test="import-file"
         />
         <ShellRegion v-model="region" class="mt-4" />
+        <ShellLanguage v-model="language" class="mt-4" />
         <div v-if="unknown" class="mt-4" data-test="import-mapping">
-          <p class="mb-2">No column is named as the phrase. Match the columns below; a guess is filled in.</p>
+          <p class="mb-2">
+            {{
+              recogniseColumns(unknown.headers)
+                ? 'No column is named as searches. Match the columns below, or leave them as they are.'
+                : 'No column is named as the phrase. Match the columns below; a guess is filled in.'
+            }}
+          </p>
           <table class="mb-3 small">
             <thead>
               <tr>

@@ -48,7 +48,7 @@ const parts = computed(() => {
     >
     <span
       v-if="row.readAs"
-      class="tag small"
+      class="tag small cut"
       :title="`The site shows the results for “${row.readAs}”, which more people search for`"
       >read as {{ row.readAs }}</span
     >
@@ -70,6 +70,16 @@ const parts = computed(() => {
 }
 .tag {
   flex: none;
+}
+.phrase button {
+  flex: 0 1 auto;
+}
+.cut {
+  flex: 0 10 auto;
+  min-width: 56px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .seeds {
   flex: 0 10 auto;

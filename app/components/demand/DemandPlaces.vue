@@ -97,13 +97,20 @@ async function makeSeries() {
   if (!pattern) return
   try {
     await brief.flush()
-    const names = [...new Set(rows.value.filter(each => picked.value.includes(each.phrase)).map(each => each.place))]
+    // The best first: it leads the brief of its place.
+    const phrases: Record<string, string[]> = {}
+    for (const { phrase, place } of rows.value.filter(each => picked.value.includes(each.phrase)))
+      (phrases[place] ??= []).push(phrase)
     const made = await api('POST /api/briefs/series', {
-      body: { pattern, places: names, template: templates.value[0] },
+      body: { pattern, places: Object.keys(phrases), template: templates.value[0], phrases },
     })
     await library.refresh()
-    notices.show(`${counted(made.briefs.length, 'brief')} created, one per place.`, {
+    notices.show(`${counted(made.briefs.length, 'brief')} created, one per place, each with its phrases.`, {
       undo: () => library.takeBack(made.briefs),
+      next: {
+        label: 'Write them',
+        to: () => navigateTo({ path: '/desk', query: { brief: made.briefs[0]!.id, side: 'compose' } }),
+      },
     })
     emit('close')
   } catch (error) {

@@ -4,13 +4,16 @@ import { computed } from 'vue'
 import { inDigits } from '../../../core/text/inWords'
 import type { DemandView } from '~/composables/demandQuery'
 import { useDemand } from '~/stores/demand'
+import { leaveTrendOut } from '~/composables/trendLeftOut'
 import { useJobs } from '~/stores/jobs'
+import { useWorkspace } from '~/stores/workspace'
 
 /** How many phrases there are, how far they are assessed, what is missing, and the views to choose from. */
 const props = defineProps<{ seed: string; filtered: boolean; view: DemandView; language: string }>()
 const emit = defineEmits<{ view: [view: DemandView]; aside: []; import: [] }>()
 const demand = useDemand()
 const jobs = useJobs()
+const workspace = useWorkspace()
 
 const VIEWS: { view: DemandView; title: string; icon: string }[] = [
   { view: 'table', title: 'Table', icon: mdiTable },
@@ -25,6 +28,15 @@ const unsearched = computed(
     !demand.answer?.missing.length &&
     demand.rows.every(row => row.volume === null && row.volumeAll === null),
 )
+/** Whether a worth is kept from being told by the trend alone: a list seldom has twelve months. */
+const lacksTrend = computed(() => {
+  const told = demand.rows.filter(row => row.volume !== null && row.difficulty !== null)
+  return told.length > 0 && told.every(row => row.tendency === null && row.worth.anyone === null)
+})
+async function withoutTrend() {
+  await leaveTrendOut(workspace.id!)
+  await demand.again(props.language)
+}
 </script>
 
 <template>
@@ -81,6 +93,10 @@ const unsearched = computed(
       <span v-if="unsearched" class="muted"
         >No source has search figures for it.
         <button class="plain link" @click="emit('import')">Import a list</button></span
+      >
+      <span v-if="lacksTrend" class="muted" data-test="lacks-trend"
+        >No worth: the months are not known.
+        <button class="plain link" @click="withoutTrend">Leave the trend out</button></span
       >
       <span v-if="demand.answer.missing.length" class="missing"
         >Missing: {{ demand.answer.missing.join(', ') }}.

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { PhraseDetail } from '../../../shared/phrases'
+import { listed } from '../../../core/text/inWords'
 import { api, messageOf } from '~/composables/api'
-import { chanceText, dateTime, inFull, monthName } from '~/composables/figures'
+import { chanceText, dateTime, inFull, monthName, regionName } from '~/composables/figures'
 import { useWorkspace } from '~/stores/workspace'
 
 const props = defineProps<{ phrase: string | null; region: string | null; language: string }>()
@@ -43,6 +44,10 @@ const sentence = computed(() => {
           : 'its history is not known'
     return `Its worth is unknown because ${unknown}.`
   }
+  const counting = working.value.factors.filter(factor => factor.weight > 0)
+  // Whoever does not count the chance is not told of it.
+  if (counting.every(factor => factor.name !== 'ease'))
+    return `By your weights only ${listed(counting.map(factor => factor.name))} counts.`
   const band = `This is ${worthWord(detail.value!, mine.value ? 'channel' : 'anyone')}`
   if (working.value.heldBackBy === 'demand')
     return `${band}; the weakest part is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
@@ -100,7 +105,12 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
             <span class="figure big">{{ worth === null ? '–' : inFull(worth) }}</span> of 100,
             {{ mine ? 'for my channel' : 'for anyone' }}. {{ sentence }}
           </p>
-          <p class="muted small">100 × each factor raised to its weight, multiplied together; 100 at most.</p>
+          <p class="muted small">
+            100 × each factor raised to its weight, multiplied together; 100 at most.
+            <NuxtLink :to="{ path: '/library', query: { tab: 'channels', brief: $route.query.brief } }"
+              >Change the weights</NuxtLink
+            >
+          </p>
           <table>
             <thead>
               <tr>
@@ -123,7 +133,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
           </table>
           <p class="muted small">
             <template v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`"
-              >{{ figure.source }}, {{ figure.region ?? 'everywhere' }}: {{ inFull(figure.volume, 'a month') }}, as of
+              >{{ figure.source }}, {{ regionName(figure.region) }}: {{ inFull(figure.volume, 'a month') }}, as of
               {{ dateTime(figure.at) }}.
             </template>
             <template v-if="detail.monthsEnd">Last complete month: {{ monthName(detail.monthsEnd) }}. </template>

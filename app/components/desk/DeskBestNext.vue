@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { withPiece, type Cover, type CoverEdit } from '../../../core/draft/cover'
-import type { Fix } from '../../../core/draft/draft'
+import type { FieldRange, Fix } from '../../../core/draft/draft'
 import type { Score } from '../../../core/draft/score'
 import { api, messageOf } from '~/composables/api'
 import { leftOf, pointsText, STATE_NAMES } from '~/composables/points'
@@ -12,7 +12,7 @@ import { useProposal, type ProposedField } from '~/stores/proposal'
 
 /** What brings most next, all phrases in their places at once, and whether it is enough. */
 const props = defineProps<{ score: Score; cover: () => Promise<Cover> }>()
-const emit = defineEmits<{ fix: [fix: Fix] }>()
+const emit = defineEmits<{ fix: [fix: Fix]; show: [range: FieldRange] }>()
 const brief = useBrief()
 const notices = useNotices()
 const changes = useChanges()
@@ -134,6 +134,14 @@ function take(edits: readonly CoverEdit[]) {
           <div>
             <p class="name" :title="check.message">{{ check.title }}</p>
             <button v-if="fix" class="fix small" @click="emit('fix', fix)">{{ fix.label }}</button>
+            <button
+              v-else-if="check.ranges.length"
+              class="fix small"
+              data-test="best-show"
+              @click="emit('show', check.ranges[0]!)"
+            >
+              Go there
+            </button>
           </div>
           <span class="figure small points">+{{ pointsText(brings) }}</span>
         </li>

@@ -24,6 +24,12 @@ const show = (text: string) => address({ text }, true)
 
 const used = computed(() => new Set([brief.fields!.language, ...all.value.map(each => each.value.language)]))
 const offered = computed(() => Object.keys(LANGUAGES).filter(code => !used.value.has(code)))
+/** Languages the brief can be in: those in which it has no other texts. */
+const ownOnes = computed(() =>
+  [...new Set([brief.fields!.language, ...offered.value])].sort((a, b) =>
+    languageName(a).localeCompare(languageName(b)),
+  ),
+)
 async function add(language: string) {
   const made = await localised.make(language, LANGUAGES[language] ?? null)
   if (made) await show(made)
@@ -58,7 +64,19 @@ const turn = (to: string) => address({ side: to === 'phrases' ? undefined : to }
 
 <template>
   <div class="desk-part">
+    <h2 class="part-name">Languages</h2>
     <div class="choose">
+      <label class="small own"
+        >The brief is in
+        <select
+          :value="brief.fields!.language"
+          aria-label="Language of the brief"
+          data-test="own-language"
+          @change="brief.set('language', ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="code in ownOnes" :key="code" :value="code">{{ languageName(code) }}</option>
+        </select></label
+      >
       <v-btn
         v-for="each in all"
         :key="each.id"

@@ -52,7 +52,13 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
       <p v-if="score && !open.length && !needLead" class="done">
         All points of this rule set are earned. You can stop here.
       </p>
-      <DeskBestNext v-else-if="score" :score="score" :cover="cover" @fix="emit('fix', $event)" />
+      <DeskBestNext
+        v-else-if="score"
+        :score="score"
+        :cover="cover"
+        @fix="emit('fix', $event)"
+        @show="emit('show', $event)"
+      />
       <DeskChecks :score="score" @fix="emit('fix', $event)" @show="emit('show', $event)" />
       <DeskOwnRivals />
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
+import { titleStart } from '../../../core/titles/ideas'
 import { useBrief } from '~/stores/brief'
 import { usePlaylists } from '~/stores/playlists'
 
@@ -21,13 +22,17 @@ const show = (playlist: string | undefined) => address({ playlist }, true)
 
 async function makeNew() {
   const { tray, region, language } = fields.value
-  const made = await playlists.make({ lead: tray.lead ?? '', region, language, entries: [entry.value] })
+  const lead = tray.lead ?? ''
+  // A playlist is found by its title: it begins with the phrase, to be written on.
+  const title = titleStart(lead, language)
+  const made = await playlists.make({ title, lead, region, language, entries: [entry.value] })
   if (made) await show(made)
 }
 </script>
 
 <template>
   <div class="desk-part">
+    <h2 class="part-name">Playlist</h2>
     <div class="choose">
       <v-btn
         v-for="line in mine"

@@ -115,7 +115,11 @@ function go(command: typeof goToNextChunk) {
 </script>
 
 <template>
-  <div class="proposal" :class="{ single: singleLine }" :data-test="`proposed-${label.toLowerCase()}`">
+  <div
+    class="proposal"
+    :class="{ single: singleLine, one: pieces === 1 }"
+    :data-test="`proposed-${label.toLowerCase()}`"
+  >
     <div class="bar small">
       <span>Proposed, {{ counted(pieces, 'piece') }}</span>
       <v-btn
@@ -132,8 +136,15 @@ function go(command: typeof goToNextChunk) {
         @click="go(goToNextChunk)"
       />
       <v-spacer />
-      <button class="piece" title="Ctrl Enter" data-test="proposed-take" @click="emit('take', after)">Take all</button
-      ><button class="piece" title="Escape" data-test="proposed-drop" @click="emit('drop')">Discard</button>
+      <button class="piece" title="Ctrl Enter" data-test="proposed-take" @click="emit('take', after)">
+        {{ pieces === 1 ? 'Take' : 'Take all' }}</button><button
+        class="piece"
+        title="Escape"
+        data-test="proposed-drop"
+        @click="emit('drop')"
+      >
+        Discard
+      </button>
     </div>
     <div ref="host" class="text" />
   </div>
@@ -208,6 +219,10 @@ function go(command: typeof goToNextChunk) {
   position: static;
   float: right;
   padding-left: 8px;
+}
+/* The bar takes or discards the only piece. */
+.one .text :deep(.piece) {
+  display: none;
 }
 .proposal :deep(.piece) {
   border: 1px solid var(--teal);

@@ -3,6 +3,7 @@ import { mdiHistory } from '@mdi/js'
 import { computed, ref } from 'vue'
 import type { BriefField } from '../../../core/brief/brief'
 import type { FieldRange, Placement } from '../../../core/draft/draft'
+import { fileNameFor } from '../../../core/draft/fileName'
 import { inDigits } from '../../../core/text/inWords'
 import type DeskText from '~/components/desk/DeskText.vue'
 import type DeskTags from '~/components/desk/DeskTags.vue'
@@ -13,7 +14,7 @@ import { useTray } from '~/stores/tray'
 
 /** The texts of the video: title, description, tags, file name. */
 defineProps<{ scored: Scored | null }>()
-const emit = defineEmits<{ history: [field: BriefField] }>()
+const emit = defineEmits<{ history: [field: BriefField]; title: [] }>()
 const brief = useBrief()
 const tray = useTray()
 const proposal = useProposal()
@@ -23,6 +24,8 @@ const descriptionText = ref<InstanceType<typeof DeskText> | null>(null)
 const tagList = ref<InstanceType<typeof DeskTags> | null>(null)
 const fileField = ref<{ focus: () => void } | null>(null)
 const phrases = computed(() => tray.phrases.map(each => each.phrase))
+/** The file named after the lead. */
+const named = computed(() => fileNameFor(tray.tray.lead ?? '', '', fields.value.language))
 /** The letters by which the tray names them: a support stays B where there is no lead. */
 const marks = computed(() => tray.phrases.map(each => each.mark))
 
@@ -44,7 +47,7 @@ defineExpose({ show, showPlacement })
 
 <template>
   <div class="writing">
-    <section aria-label="Title" data-first-field>
+    <section aria-label="Title" data-first-field @focusin="emit('title')">
       <div class="head">
         <h2>Title</h2>
         <v-btn size="small" :icon="mdiHistory" aria-label="Earlier titles" @click="emit('history', 'title')" />
@@ -131,7 +134,18 @@ defineExpose({ show, showPlacement })
       class="file"
       data-test="file-name"
       @update:model-value="brief.set('fileName', $event)"
-    />
+    >
+      <template v-if="!fields.fileName && tray.tray.lead" #append-inner>
+        <v-btn
+          size="small"
+          variant="tonal"
+          class="named"
+          data-test="file-named"
+          @click="brief.change('File named after the lead.', 'fileName', named)"
+          >{{ named }}</v-btn
+        >
+      </template>
+    </v-text-field>
   </div>
 </template>
 
@@ -164,5 +178,12 @@ defineExpose({ show, showPlacement })
 }
 .file {
   flex: none;
+}
+.named {
+  max-width: 360px;
+}
+.named :deep(.v-btn__content) {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 </style>

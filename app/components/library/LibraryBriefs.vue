@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiContentDuplicate, mdiDeleteOutline, mdiDownloadOutline, mdiPlus } from '@mdi/js'
+import { mdiContentDuplicate, mdiDeleteOutline, mdiFileUploadOutline, mdiPlus } from '@mdi/js'
+import { useDropZone, useFileDialog } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { BriefLine } from '../../../shared/brief'
-import { ago, counted, dateTime } from '~/composables/figures'
+import { ago, dateTime, regionName } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
@@ -19,7 +20,7 @@ const HEADERS = [
   { key: 'topic', title: 'Brief' },
   { key: 'lead', title: 'Lead phrase', width: 220 },
   { key: 'support', title: 'Support', align: 'end', width: 74 },
-  { key: 'region', title: 'Region', width: 84 },
+  { key: 'region', title: 'Region', width: 118 },
   { key: 'percent', title: 'Points won', align: 'end', width: 92 },
   { key: 'updatedAt', title: 'Changed', width: 108 },
   { key: 'actions', title: '', sortable: false, width: 118 },
@@ -34,17 +35,31 @@ const found = computed(() => {
 const openAt = (line: BriefLine) => ({ path: line.lead ? '/desk' : '/demand', query: { brief: line.id } })
 
 const attempt = useMutation()
-const EXPORTS = [
-  { format: 'text', title: 'Plain text, ready to paste' },
-  { format: 'json', title: 'JSON' },
-  { format: 'csv', title: 'CSV of its phrases' },
-]
+/** A brief's file that was opened or dropped. */
+const opened = ref<File | null>(null)
+const { open: choose, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })
+onChange(files => {
+  opened.value = files?.[0] ?? null
+})
+const zone = ref<HTMLElement | null>(null)
+const { isOverDropZone } = useDropZone(zone, {
+  onDrop: files => {
+    opened.value = files?.[0] ?? null
+  },
+})
 </script>
 
 <template>
-  <div class="briefs">
+  <div ref="zone" class="briefs" :class="{ over: isOverDropZone }">
     <div class="head">
       <v-text-field v-model="search" label="Find a brief" class="find" data-first-field clearable />
+      <v-btn
+        :prepend-icon="mdiFileUploadOutline"
+        title="A brief exported as JSON: a new one, or one that comes back changed"
+        data-test="brief-open"
+        @click="choose()"
+        >Open a file</v-btn
+      >
       <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" data-test="new-brief" @click="newOpen = true"
         >New brief</v-btn
       >
@@ -88,7 +103,7 @@ const EXPORTS = [
       <template #[`item.support`]="{ item }"
         ><span class="figure">{{ item.support }}</span></template
       >
-      <template #[`item.region`]="{ item }">{{ item.region ?? 'Everywhere' }}</template>
+      <template #[`item.region`]="{ item }">{{ regionName(item.region) }}</template>
       <template #[`item.percent`]="{ item }"
         ><span
           class="figure"
@@ -109,21 +124,7 @@ const EXPORTS = [
             :aria-label="`Duplicate ${item.topic}`"
             @click="attempt(() => library.duplicate(item.id))"
           />
-          <v-menu>
-            <template #activator="{ props }"
-              ><v-btn v-bind="props" size="small" :icon="mdiDownloadOutline" :aria-label="`Export ${item.topic}`"
-            /></template>
-            <v-list density="compact"
-              ><v-list-item v-if="item.gaps" class="gaps" data-test="export-gaps"
-                >{{ counted(item.gaps, 'gap') }} in the description left to fill, marked […]</v-list-item
-              ><v-list-item
-                v-for="each in EXPORTS"
-                :key="each.format"
-                :title="each.title"
-                :href="`/api/briefs/${item.id}/export?format=${each.format}`"
-                download
-            /></v-list>
-          </v-menu>
+          <LibraryExport :id="item.id" :topic="item.topic" :gaps="item.gaps" />
           <v-btn
             size="small"
             :icon="mdiDeleteOutline"
@@ -135,6 +136,7 @@ const EXPORTS = [
       </template>
     </v-data-table>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
+    <LazyLibraryReturned v-if="opened" v-model="opened" />
   </div>
 </template>
 

@@ -116,6 +116,11 @@ const put = (body: Partial<Settings>, text: string) =>
             hide-details
             @change="patch({ name: ($event.target as HTMLInputElement).value })"
           /><ShellRegion :model-value="one.region" class="region" @update:model-value="patch({ region: $event })" />
+          <ShellLanguage
+            :model-value="one.language"
+            class="region"
+            @update:model-value="patch({ language: $event }, 'Saved. New briefs are in this language.')"
+          />
         </div>
         <p v-if="one.own" data-test="own">
           A video of this channel with the phrase in title and description has strength

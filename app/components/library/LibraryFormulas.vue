@@ -2,6 +2,7 @@
 import { ref, watch } from 'vue'
 import { SHARES } from '../../../core/rivals/winnings'
 import type { Settings } from '../../../shared/workspace'
+import { regionName } from '~/composables/figures'
 
 /** What goes into a workspace's figures: the weights of worth, the curve of ranks, the rate for views. */
 const props = defineProps<{
@@ -114,7 +115,8 @@ const saveRate = () =>
       >
     </form>
     <p class="small muted">
-      The rate applies to {{ region || 'everywhere' }}. Curve and rate are estimates until you enter your own.
+      The rate applies {{ region ? `to ${regionName(region)}` : 'everywhere' }}. Curve and rate are estimates until you
+      enter your own.
     </p>
   </section>
 </template>

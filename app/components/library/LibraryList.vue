@@ -26,7 +26,7 @@ const one = shallowRef<OneList | null>(null)
 const problem = ref('')
 const chosen = ref<string[]>([])
 const region = computed(() => brief.fields?.region ?? workspace.current?.region ?? null)
-const language = computed(() => brief.fields?.language ?? 'en')
+const language = computed(() => workspace.language)
 const file = ref<HTMLInputElement | null>(null)
 const { progress, left, busy, send, stop } = useImporting()
 

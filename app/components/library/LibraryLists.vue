@@ -6,21 +6,19 @@ import { inDigits } from '../../../core/text/inWords'
 import type { BodyOf } from '../../../shared/api'
 import { api, messageOf } from '~/composables/api'
 import { ago, counted, dateTime } from '~/composables/figures'
-import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
 const route = useRoute()
 const address = useAddress()
 const workspace = useWorkspace()
-const brief = useBrief()
 const notices = useNotices()
 const lists = ref<ListLine[] | null>(null)
 const problem = ref('')
 const name = ref('')
 const picked = ref<string[]>([])
 const id = computed(() => (typeof route.query.list === 'string' ? route.query.list : null))
-const language = computed(() => brief.fields?.language ?? 'en')
+const language = computed(() => workspace.language)
 
 const HEADERS = [
   { key: 'pick', title: '', sortable: false, width: 44 },

@@ -3,11 +3,14 @@ import { ref, watch } from 'vue'
 import { messageOf } from '~/composables/api'
 import { remember } from '~/composables/remember'
 import { useLibrary } from '~/stores/library'
+import { useWorkspace } from '~/stores/workspace'
 
 const open = defineModel<boolean>({ required: true })
 const library = useLibrary()
+const workspace = useWorkspace()
 const topic = ref('')
 const region = ref<string | null>(null)
+const language = ref('en')
 const problem = ref('')
 const busy = ref(false)
 
@@ -17,7 +20,9 @@ watch(
     if (!now) return
     topic.value = ''
     problem.value = ''
-    region.value = localStorage.getItem('fonetra.region') || null
+    language.value = workspace.current?.language ?? 'en'
+    // As the last one; where there was none, where the channel is.
+    region.value = (localStorage.getItem('fonetra.region') ?? workspace.current?.region) || null
   },
   { immediate: true },
 )
@@ -29,7 +34,11 @@ async function make() {
   }
   busy.value = true
   try {
-    const brief = await library.create({ topic: topic.value.trim().slice(0, 300), region: region.value })
+    const brief = await library.create({
+      topic: topic.value.trim().slice(0, 300),
+      region: region.value,
+      language: language.value,
+    })
     remember('fonetra.region', region.value ?? '')
     open.value = false
     await navigateTo({
@@ -59,6 +68,7 @@ async function make() {
           @update:model-value="problem = ''"
         />
         <ShellRegion v-model="region" class="mt-4" />
+        <ShellLanguage v-model="language" class="mt-4" />
       </v-card-text>
       <v-card-actions
         ><v-spacer /><v-btn @click="open = false">Cancel</v-btn

@@ -14,6 +14,7 @@ const notices = useNotices()
 const workspace = useWorkspace()
 const file = ref<File | null>(null)
 const region = ref<string | null>(workspace.current?.region ?? null)
+const language = ref(workspace.language)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
 const problem = ref('')
 const answer = ref<PagesImported | null>(null)
@@ -27,7 +28,7 @@ async function send() {
   try {
     answer.value = await sendFile('POST /api/import/pages', file.value, {
       region: region.value,
-      language: workspace.current?.language ?? 'en',
+      language: language.value,
       name: file.value.name.slice(0, 120),
     })
   } catch (error) {
@@ -63,6 +64,7 @@ function close() {
           @update:model-value="answer = null"
         />
         <ShellRegion v-model="region" class="mt-4" />
+        <ShellLanguage v-model="language" class="mt-4" />
         <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" role="status" data-test="pages-answer">
           <p>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { LiveService } from '../../../shared/services'
+import { computed, ref } from 'vue'
+import type { ServicesInUse, ServiceUse } from '../../../shared/services'
 import { api, messageOf } from '~/composables/api'
 import { useNotices } from '~/stores/notices'
 
 const emit = defineEmits<{ changed: [] }>()
 const notices = useNotices()
-const live = ref<LiveService | null>(null)
+const inUse = ref<ServicesInUse | null>(null)
+const live = computed(() => inUse.value?.live ?? null)
 const address = ref('')
 const key = ref('')
 const problem = ref('')
@@ -14,7 +15,7 @@ const busy = ref(false)
 
 async function refresh() {
   try {
-    live.value = (await api('GET /api/services')).live
+    inUse.value = await api('GET /api/services')
     // What is being typed stays.
     address.value ||= live.value?.address ?? ''
   } catch (error) {
@@ -23,18 +24,25 @@ async function refresh() {
 }
 void refresh()
 
-async function attach(to: string | null) {
+const SAID = {
+  simulated: 'Using the simulated services.',
+  live: 'Connected. This service is used from now on.',
+  none: 'No service is asked from now on: only your own data is used.',
+}
+async function choose(use: ServiceUse) {
   busy.value = true
   problem.value = ''
   try {
-    live.value = (
-      await api('PUT /api/services', {
-        body: { address: to, ...(key.value ? { key: key.value } : {}) },
-      })
-    ).live
+    inUse.value = await api('PUT /api/services', {
+      body: {
+        use,
+        address: use === 'live' ? address.value.trim() : null,
+        ...(use === 'live' && key.value ? { key: key.value } : {}),
+      },
+    })
     key.value = ''
     emit('changed')
-    notices.show(to === null ? 'Using the simulated services.' : 'Connected. This service is used from now on.')
+    notices.show(SAID[use])
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
@@ -44,17 +52,37 @@ async function attach(to: string | null) {
 </script>
 
 <template>
-  <section class="sheet" aria-label="Live service">
-    <h2>Live service</h2>
-    <p class="small muted">
+  <section class="sheet" aria-label="Services">
+    <h2>Services</h2>
+    <p class="small muted" data-test="services-in-use">
       {{
         live
           ? `In use: ${live.address}${live.hasKey ? ', with a key' : ''}.`
-          : 'The simulated services that ship with Fonetra are in use.'
+          : inUse?.use === 'none'
+            ? 'None is asked: figures, result pages and channels are those you import or type.'
+            : 'The simulated services that ship with Fonetra are in use: an invented world to try things out in.'
       }}
-      Any server that speaks the contract of docs/services.md can take their place.
+      Any server that speaks the contract of docs/services.md can be asked instead.
     </p>
-    <form class="row" @submit.prevent="attach(address.trim())">
+    <div class="row">
+      <v-btn
+        v-if="inUse && inUse.use !== 'none'"
+        variant="tonal"
+        :disabled="busy"
+        data-test="service-none"
+        @click="choose('none')"
+        >Use only my own data</v-btn
+      >
+      <v-btn
+        v-if="inUse && inUse.use !== 'simulated'"
+        variant="tonal"
+        :disabled="busy"
+        data-test="service-detach"
+        @click="choose('simulated')"
+        >Use the simulated services</v-btn
+      >
+    </div>
+    <form class="row" @submit.prevent="choose('live')">
       <v-text-field
         v-model="address"
         label="Address"
@@ -79,9 +107,6 @@ async function attach(to: string | null) {
       />
       <v-btn type="submit" variant="tonal" :loading="busy" :disabled="!address.trim()" data-test="service-attach"
         >Test and connect</v-btn
-      >
-      <v-btn v-if="live" :disabled="busy" data-test="service-detach" @click="attach(null)"
-        >Use the simulated services</v-btn
       >
     </form>
   </section>

@@ -21,16 +21,16 @@ if (!many.source && !many.running) void many.loadBriefs()
 
 const { open: choose, onChange } = useFileDialog({
   accept: '.csv,.tsv,.json,.jsonl,.jsonld,.xml,.atom,.rss',
-  multiple: false,
+  multiple: true,
   reset: true,
 })
 onChange(files => {
-  if (files?.[0]) void many.loadFile(files[0])
+  if (files?.length) void many.loadFiles([...files])
 })
 const zone = ref<HTMLElement | null>(null)
 const { isOverDropZone } = useDropZone(zone, {
   onDrop: files => {
-    if (files?.[0]) void many.loadFile(files[0])
+    if (files?.length) void many.loadFiles(files)
   },
 })
 useEventListener(document, 'paste', (event: ClipboardEvent) => {
@@ -134,7 +134,7 @@ const mean = computed(() =>
         >My videos</v-btn
       >
       <v-btn size="small" variant="tonal" :prepend-icon="mdiFileUploadOutline" data-test="texts-file" @click="choose()"
-        >From a file</v-btn
+        >From files</v-btn
       >
       <v-select
         v-model="set"
@@ -205,7 +205,7 @@ const mean = computed(() =>
       >
       <template v-else-if="many.rows.length"
         >{{ counted(many.rows.length, 'text') }} from {{ many.source
-        }}<template v-if="mean !== null">, {{ mean }} % on average</template
+        }}<template v-if="mean !== null">, {{ mean }} % on average, by title, description and tags alone</template
         ><template v-if="unled">; no percent without a lead phrase: {{ counted(unled, 'text') }}</template
         ><template v-if="unscored">; not scored: {{ counted(unscored, 'text') }}</template
         >.</template

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { atStake } from '../../../core/draft/atStake'
 import { CHECKS } from '../../../core/draft/checks'
+import { inFull, rounded } from '~/composables/figures'
 import { pointsText } from '~/composables/points'
 import type { TextRow } from '~/stores/manyTexts'
 
@@ -32,6 +34,7 @@ const lines = computed(() =>
         title: row.texts.title,
         lead: row.texts.lead,
         percent: row.points?.percent ?? null,
+        stake: atStake(row.searches, row.points?.percent ?? null),
         beside: row.points?.beside ?? null,
         lacks: asked ? titles.get(asked[0])! : '',
         left: asked?.[1] ?? null,
@@ -39,12 +42,17 @@ const lines = computed(() =>
     })
     .filter(line => props.check === null || line.left !== null),
 )
+const sortBy = ref<{ key: string; order: 'asc' | 'desc' }[]>([])
 /** Unknown stands last, whichever way it is sorted. */
-const compare = (a: number | null, b: number | null) => (a ?? 1e9) - (b ?? 1e9)
+function compare(a: number | null, b: number | null) {
+  const last = sortBy.value[0]?.order === 'desc' ? -1e15 : 1e15
+  return (a ?? last) - (b ?? last)
+}
 const HEADERS = computed(() => [
   { key: 'title', title: 'Title' },
-  { key: 'lead', title: 'Lead phrase', width: 210 },
-  { key: 'percent', title: 'Points won', align: 'end' as const, width: 84, sort: compare },
+  { key: 'lead', title: 'Lead phrase', width: 190 },
+  { key: 'percent', title: 'Text alone', align: 'end' as const, width: 84, sort: compare },
+  { key: 'stake', title: 'At stake', align: 'end' as const, width: 84, sort: compare },
   ...(props.beside === null
     ? []
     : [{ key: 'beside', title: props.beside, align: 'end' as const, width: 92, sort: compare }]),
@@ -56,6 +64,7 @@ const HEADERS = computed(() => [
 <template>
   <v-data-table-virtual
     v-model="chosen"
+    v-model:sort-by="sortBy"
     :headers="HEADERS"
     :items="lines"
     item-value="at"
@@ -81,7 +90,9 @@ const HEADERS = computed(() => [
         :aria-label="`Lead phrase of ${item.title}`"
         placeholder="none"
         :title="
-          item.row.texts.guessed && item.lead ? 'Taken from a tag that stands in the title. Type another.' : undefined
+          item.row.texts.guessed && item.lead
+            ? 'Taken from a tag or a known phrase that stands in the title. Type another.'
+            : undefined
         "
         :class="{ guessed: item.row.texts.guessed }"
         :disabled="item.row.brief !== null"
@@ -93,6 +104,17 @@ const HEADERS = computed(() => [
         class="figure"
         :title="item.percent === null ? 'Unknown without a lead phrase' : `${item.percent.toFixed(2)} %`"
         >{{ item.percent === null ? '–' : `${Math.floor(item.percent + 1e-9)} %` }}</span
+      ></template
+    >
+    <template #[`item.stake`]="{ item }"
+      ><span
+        class="figure"
+        :title="
+          item.stake === null
+            ? 'Unknown without the searches of its lead and a percent'
+            : `${inFull(item.row.searches, 'searches a month')}, times the part of the points that is missing`
+        "
+        >{{ rounded(item.stake) }}</span
       ></template
     >
     <template #[`item.beside`]="{ item }"

@@ -141,6 +141,7 @@ function add(value: string | null) {
       label="Add a brief or a video"
       hide-details
       auto-select-first
+      class="add"
       data-test="playlist-add"
       @focus="loadVideos"
       @update:model-value="add"
@@ -186,6 +187,9 @@ function add(value: string | null) {
   align-items: center;
   padding: 3px 8px 3px 4px;
   border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
+}
+.add {
+  flex: none;
 }
 .rows .none {
   display: block;

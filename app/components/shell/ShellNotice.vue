@@ -22,6 +22,9 @@ const open = computed({
   >
     {{ notices.current?.text }}
     <template #actions>
+      <v-btn v-if="notices.current?.next" data-test="notice-next" @click="notices.goNext()">{{
+        notices.current.next.label
+      }}</v-btn>
       <v-btn v-if="notices.current?.undo" data-test="undo" @click="notices.undo()">{{
         notices.current.undoLabel ?? 'Undo'
       }}</v-btn>

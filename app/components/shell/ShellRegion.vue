@@ -1,7 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { regionName } from '~/composables/figures'
+import { useLibrary } from '~/stores/library'
+import { useWorkspace } from '~/stores/workspace'
 
 const region = defineModel<string | null>({ required: true })
+const library = useLibrary()
+const workspace = useWorkspace()
 // The regions offered first; any other ISO code can be given in the address.
 const CODES = [
   'US',
@@ -30,10 +35,17 @@ const CODES = [
   'JP',
   'BR',
 ]
-const items = [
+const named = (codes: string[]) =>
+  codes.map(code => ({ title: regionName(code), value: code })).sort((a, b) => a.title.localeCompare(b.title))
+/** Regions of the channels and briefs there are come first. */
+const used = computed(() => [
+  ...new Set([...workspace.workspaces, ...library.briefs].map(each => each.region).filter(code => code !== null)),
+])
+const items = computed(() => [
   { title: 'Everywhere', value: '' },
-  ...CODES.map(code => ({ title: regionName(code), value: code })).sort((a, b) => a.title.localeCompare(b.title)),
-]
+  ...named(used.value),
+  ...named(CODES.filter(code => !used.value.includes(code))),
+])
 </script>
 
 <template>
@@ -45,7 +57,9 @@ const items = [
     density="compact"
     hide-details
     auto-select-first
+    no-data-text="No region of this name. Its two letters can be given in the address."
     data-test="region"
+    @focusin="selectAll"
     @update:model-value="region = $event || null"
   />
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiClose, mdiContentCopy, mdiDrag } from '@mdi/js'
+import { mdiClose, mdiContentCopy, mdiDrag, mdiStarOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { copyText } from '~/composables/copyText'
@@ -70,6 +70,15 @@ async function copyAll() {
             <span class="figure small volume" :title="`${inFull(volumeOf(phrase), 'searches a month')}`">{{
               rounded(volumeOf(phrase))
             }}</span>
+            <v-btn
+              v-if="!tray.tray.lead"
+              size="x-small"
+              :icon="mdiStarOutline"
+              :aria-label="`Make ${phrase} the lead`"
+              title="Make it the lead"
+              data-test="make-lead"
+              @click="tray.makeLead(phrase)"
+            />
             <TrayPhraseMenu :phrase="phrase" />
           </li>
         </VueDraggable>

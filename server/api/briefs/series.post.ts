@@ -8,13 +8,13 @@ import { route } from '../../http/route'
 
 /** Briefs of one topic for many places, made in one go from one of them. */
 export default route('POST /api/briefs/series', async (event, { briefs }, { body }) => {
-  const { pattern, places, template } = body
+  const { pattern, places, template, phrases } = body
   const fault = templateFault(template)
   if (fault) throw new Problem(400, 'bad-input', fault)
   const from = briefs.get(pattern)
   if (!from || from.deletedAt !== null) throw noSuchBrief()
   const made = briefs.createSeries(
-    [...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template) })),
+    [...new Set(places)].map(place => ({ place, fields: forPlace(from.fields, place, template, phrases[place]) })),
     from.workspaceId,
     writerOf(event),
   )

@@ -8,7 +8,7 @@ import { readInThread } from '../../threads/readInThread'
 export default route(
   'POST /api/import/phrases',
   async (event, { phrases, lists, search, importThread, uploads }, { query }) => {
-    const { region, language, columns, name, list } = query
+    const { region, language, columns, ask, name, list } = query
     if (list && !lists.list(list)) throw noSuchList()
     const into = list
       ? (texts: string[]) => {
@@ -16,17 +16,21 @@ export default route(
         }
       : undefined
     return withUpload(event, uploads, async ({ file, gone, report }) => {
-      const result = await importPhrases(phrases, readInThread(importThread, 'phrases', { file, columns }), {
-        signal: gone,
-        report,
-        region: region ?? '',
-        language,
-        source: name,
-        into,
-      })
+      const result = await importPhrases(
+        phrases,
+        readInThread(importThread, 'phrases', { file, columns, ask: ask === '1' }),
+        {
+          signal: gone,
+          report,
+          region: region ?? '',
+          language,
+          source: name,
+          into,
+        },
+      )
       await search.settled()
       if (result.kind === 'imported') return result.answer
-      throw new Problem(422, 'unknown-columns', 'No column is named as the phrase. Match the columns.', {
+      throw new Problem(422, 'unknown-columns', 'The columns are not all recognised. Match them.', {
         headers: result.headers,
         sample: result.sample,
       })

@@ -1,20 +1,23 @@
 import { Problem } from '../../http/problem'
 import { route } from '../../http/route'
+import { servicesInUse } from '../../http/servicesInUse'
 import { ownPort } from '../../runtime'
 import { addressFault } from '../../services/address'
 import { remoteServices } from '../../services/remote'
 import { isServiceFault } from '../../services/retry'
 
-/** Attaches a live service once it has answered, or with `address: null` goes back to the simulated ones. */
+/** Attaches a live service once it has answered, goes back to the simulated ones, or asks none from now on. */
 export default route('PUT /api/services', async (event, { attached, services }, { body }) => {
   const { address, key } = body
-  const fault = address === null ? null : addressFault(address, ownPort())
-  if (fault) throw new Problem(400, 'bad-input', `address: ${fault}`, [{ field: 'address', message: fault }])
-  if (address === null) {
-    attached.forget()
-    services.attach(null)
-    return { live: null }
+  const use = body.use ?? (address === null ? 'simulated' : 'live')
+  if (use !== 'live') {
+    attached.forget(use)
+    services.attach(use === 'none' ? 'none' : null)
+    return servicesInUse(attached)
   }
+  const fault = address === null ? 'Give the address of the service.' : addressFault(address, ownPort())
+  if (address === null || fault)
+    throw new Problem(400, 'bad-input', `address: ${fault}`, [{ field: 'address', message: fault! }])
   const before = attached.get()
   // A key belongs to the server it was given for and is not sent to another one.
   const keyBefore = before && new URL(before.address).origin === new URL(address).origin ? before.key : null
@@ -27,5 +30,5 @@ export default route('PUT /api/services', async (event, { attached, services }, 
   }
   attached.set(next.address, next.key)
   services.attach(next)
-  return { live: { address: next.address, hasKey: next.key !== null } }
+  return servicesInUse(attached)
 })

@@ -9,9 +9,9 @@ const BOTH_AHEAD = 2
 
 /** What both sources suggest while a seed is typed. A source that fails is named and the other answers. */
 export default route('GET /api/suggest', async (event, runtime, { query }) => {
-  const { services, mayAsk } = askable(event, runtime)
+  const { services, mayAsk, ownDataOnly } = askable(event, runtime)
   const { prefix, region, language } = query
-  if (!mayAsk) return { suggestions: [], missing: ['the video site', 'web search'] }
+  if (!mayAsk) return { suggestions: [], missing: ownDataOnly ? [] : ['the video site', 'web search'] }
   const missing: string[] = []
   const ask = async (name: string, call: Promise<{ data: string[] }>) => {
     try {

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, ref } from 'vue'
-import type { BodyOf } from '../../../../shared/api'
 import { api, messageOf } from '~/composables/api'
+import { composedTexts, type ComposeGiven } from '~/composables/composedTexts'
 import { counted } from '~/composables/figures'
 import { WINDOW } from '~/composables/window'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 
-/** Descriptions for all briefs of a series in one go, each with its own phrases; what is written anywhere stays. */
-const props = defineProps<{ question: Omit<BodyOf<'POST /api/descriptions/compose'>, 'phrases' | 'seed'> }>()
+/** Texts for all briefs of a series in one go, each with its own phrases; what is written anywhere stays. */
+const props = defineProps<{ question: ComposeGiven }>()
 const brief = useBrief()
 const library = useLibrary()
 const notices = useNotices()
+const limits = useLimits()
 const series = computed(() => library.briefs.filter(each => each.seriesId === brief.brief!.seriesId))
 const done = ref<number | null>(null)
 let stopped = false
@@ -25,30 +26,21 @@ async function composeAll() {
   stopped = false
   done.value = 0
   await brief.flush()
-  const written: string[] = []
+  let written = 0
   let left = 0
   try {
     for (const [i, { id }] of series.value.entries()) {
       if (stopped) break
-      const { fields, revisions } = await api('GET /api/briefs/:id', { params: { id } })
-      if (fields.description.trim() || !fields.tray.lead) left++
-      else {
-        const phrases = { lead: fields.tray.lead, support: fields.tray.support }
-        const { description } = await api('POST /api/descriptions/compose', {
-          // Another wording for each, so that none is the copy of another.
-          body: { ...props.question, phrases, language: fields.language, seed: i },
-        })
-        await api('PATCH /api/briefs/:id', {
-          params: { id },
-          body: {
-            editId: uuid(),
-            client: WINDOW,
-            fields: { description: { revision: revisions.description, value: description } },
-          },
-        })
+      const before = await api('GET /api/briefs/:id', { params: { id } })
+      // Another wording for each, so that none is the copy of another.
+      const texts = Object.entries(await composedTexts(before, props.question, limits.value, i))
+      if (texts.length) {
+        const { revisions } = before as { revisions: Record<string, number> }
+        const fields = Object.fromEntries(texts.map(([name, value]) => [name, { revision: revisions[name]!, value }]))
+        await api('PATCH /api/briefs/:id', { params: { id }, body: { editId: uuid(), client: WINDOW, fields } })
         if (id === brief.brief?.id) await brief.follow()
-        written.push(id)
-      }
+        written++
+      } else left++
       done.value = i + 1
     }
   } catch (error) {
@@ -57,8 +49,10 @@ async function composeAll() {
     return
   }
   done.value = null
+  await library.refresh()
   notices.show(
-    `${counted(written.length, 'description')} composed${left ? `; ${left} left as they are, with a text or without a lead` : ''}.`,
+    `${counted(written, 'brief')} composed${left ? `; ${left} left as they are, with all their texts or without a lead` : ''}.`,
+    { next: { label: 'See them', to: () => navigateTo({ path: '/library', query: { brief: brief.brief?.id } }) } },
   )
 }
 </script>
@@ -66,10 +60,8 @@ async function composeAll() {
 <template>
   <p class="small series" data-test="series">
     <template v-if="done === null">
-      This brief is one of a series of {{ series.length }}.
-      <v-btn size="small" variant="tonal" data-test="series-compose" @click="composeAll"
-        >Compose all that are empty</v-btn
-      >
+      This brief is one of a series of {{ series.length }}: titles, descriptions, tags and file names.
+      <v-btn size="small" variant="tonal" data-test="series-compose" @click="composeAll">Compose what they lack</v-btn>
     </template>
     <template v-else>
       {{ done }} of {{ series.length }} …

@@ -64,9 +64,9 @@ const choices = (setting: Setting) => (setting.kind === 'choice' ? Object.entrie
         <tr>
           <th scope="col" class="name">{{ group.name }}</th>
           <th scope="col">Weight</th>
-          <th v-if="other" scope="col" :title="other.name">Beside</th>
+          <th v-if="other" scope="col" :title="`Weight in “${other.name}”`">{{ other.name }}</th>
           <th scope="col">This text</th>
-          <th v-if="other" scope="col" :title="other.name">Beside</th>
+          <th v-if="other" scope="col" :title="`This text under “${other.name}”`">{{ other.name }}</th>
           <th v-if="evidence.length" scope="col" class="evidence">On the pages kept</th>
         </tr>
       </thead>
@@ -168,14 +168,6 @@ th.evidence {
   color: var(--muted);
 }
 input,
-select {
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  background: var(--surface);
-  color: var(--ink);
-  font: inherit;
-  min-height: 24px;
-}
 input.figure {
   font-family: var(--mono);
   text-align: end;

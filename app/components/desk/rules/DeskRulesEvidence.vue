@@ -4,7 +4,8 @@ import { CHECKS } from '../../../../core/draft/checks'
 import type { WeightProposal } from '../../../../core/evidence/weights'
 import type { EvidenceAnswer, EvidencePages } from '../../../../shared/evidence'
 import type { JobState } from '../../../../shared/jobs'
-import { counted, dateTime } from '~/composables/figures'
+import { counted, dateTime, regionName } from '~/composables/figures'
+import { languageName } from '~/composables/languages'
 
 /** What the result pages kept say of the checks: how much of it there is, and the weights it suggests. */
 const pages = defineModel<EvidencePages>({ required: true })
@@ -25,8 +26,8 @@ const titles = new Map(CHECKS.map(({ id, title }) => [id, title]))
 
 const WHICH = computed(() => [
   { title: 'All pages', value: 'all' },
-  ...(props.region ? [{ title: `Region ${props.region}`, value: 'region' }] : []),
-  { title: `Language ${props.language}`, value: 'language' },
+  ...(props.region ? [{ title: regionName(props.region), value: 'region' }] : []),
+  { title: languageName(props.language), value: 'language' },
   ...(props.lead ? [{ title: `Trade of “${props.lead}”`, value: 'trade' }] : []),
 ])
 const which = computed({

@@ -174,14 +174,6 @@ td {
   border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
 }
 input,
-select {
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  background: var(--surface);
-  color: var(--ink);
-  font: inherit;
-  min-height: 24px;
-}
 input {
   text-align: end;
   font-family: var(--mono);

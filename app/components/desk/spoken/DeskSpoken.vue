@@ -87,7 +87,7 @@ const last = computed(() => spoken.captions.cues.at(-1)?.end ?? 0)
           class="figure"
           :value="length"
           size="7"
-          placeholder="0:00"
+          :placeholder="last ? clock(last) : '0:00'"
           aria-label="Length of the video"
           data-test="length"
           @typed="setLength"

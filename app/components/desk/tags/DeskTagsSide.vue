@@ -2,7 +2,8 @@
 import { useFileDialog } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { DEFAULT_PROFILE as profile, splitTags, tagKey, tidyTags } from '../../../../core/draft/limits'
-import { packTags, type PackedTags } from '../../../../core/draft/tags'
+import type { PackedTags } from '../../../../core/draft/tags'
+import { packSuggested } from '../../../../core/tags/packable'
 import { withHashtag } from '../../../../core/draft/hashtags'
 import { withoutFiller } from '../../../../core/draft/checks/tagFiller'
 import { copyText } from '~/composables/copyText'
@@ -46,16 +47,10 @@ function pin(tag: string) {
   pinned.value = next
 }
 
-/** What would fill the space best. Tags that the text does not mention, and other channels' names, are never packed. */
 function pack() {
-  const candidates = [
-    ...current.value,
-    ...(suggestions.value ?? []).filter(each => !each.held && each.supported !== false),
-  ]
-    .filter(each => each.kind !== 'name' || each.supported)
-    .map(({ tag, value }) => ({ tag, value }))
-  packed.value = packTags(
-    candidates,
+  packed.value = packSuggested(
+    current.value,
+    suggestions.value ?? [],
     fields.value.tray.lead ?? '',
     profile,
     tags.value.filter(tag => pinned.value.has(tagKey(tag))),
@@ -143,19 +138,6 @@ onChange(files => {
       </v-menu>
     </div>
     <div v-if="packed && difference" class="proposal" data-test="packed">
-      <p>
-        <strong>Packed:</strong> <span class="figure">{{ packed.used }} / {{ packed.limit }}</span
-        >, {{ counted(difference.kept, 'tag') }} kept.
-      </p>
-      <ul v-if="difference.added.length + difference.dropped.length" class="small">
-        <li v-for="tag in difference.added" :key="tag">
-          <ins>{{ tag }}</ins> <span class="muted">{{ why(tag) }}</span>
-        </li>
-        <li v-for="tag in difference.dropped" :key="tag">
-          <del>{{ tag }}</del> <span class="muted">{{ reasonDropped(tag) }}</span>
-        </li>
-      </ul>
-      <p v-else class="small muted">The tags are packed as well as they can be.</p>
       <div class="bar">
         <v-btn
           size="small"
@@ -165,7 +147,20 @@ onChange(files => {
           @click="change('Tags packed.', packed.tags)"
           >Take it</v-btn
         ><v-btn size="small" @click="packed = null">Discard</v-btn>
+        <span
+          ><strong>Packed:</strong> <span class="figure">{{ packed.used }} / {{ packed.limit }}</span
+          >, {{ counted(difference.kept, 'tag') }} kept.</span
+        >
       </div>
+      <ul v-if="difference.added.length + difference.dropped.length" class="small">
+        <li v-for="tag in difference.added" :key="tag">
+          <ins>{{ tag }}</ins> <span class="muted">{{ why(tag) }}</span>
+        </li>
+        <li v-for="tag in difference.dropped" :key="tag">
+          <del>{{ tag }}</del> <span class="muted">{{ reasonDropped(tag) }}</span>
+        </li>
+      </ul>
+      <p v-else class="small muted">The tags are packed as well as they can be.</p>
     </div>
     <DeskTagsRack :tags="tags" :known="current" :pinned="pinned" @change="change" @pin="pin" />
     <h3>Suggestions</h3>

@@ -16,6 +16,7 @@ const shown = computed(() => (more.value ? props.suggestions : props.suggestions
 
 <template>
   <div>
+    <p class="heads small muted" aria-hidden="true"><span>Searches</span><span>Chance</span><span>Length</span></p>
     <ul>
       <li v-for="each in shown" :key="each.tag" data-test="tag-suggestion">
         <v-btn
@@ -29,7 +30,11 @@ const shown = computed(() => (more.value ? props.suggestions : props.suggestions
         <div>
           <p class="tag">{{ each.tag }}</p>
           <p class="small muted">
-            {{ TAG_KIND_NAMES[each.kind].replace(/^./u, letter => letter.toUpperCase()) }}. {{ each.reasons.join(' ') }}
+            {{
+              each.kind === 'lead'
+                ? ''
+                : `${TAG_KIND_NAMES[each.kind].replace(/^./u, letter => letter.toUpperCase())}. `
+            }}{{ each.reasons.join(' ') }}
           </p>
         </div>
         <span class="figure small right" :title="inFull(each.volume, 'searches a month')">{{
@@ -69,6 +74,15 @@ li {
   align-items: center;
   padding: 4px 0;
   border-top: 1px solid var(--line);
+}
+.heads {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 62px 52px 42px;
+  gap: 6px;
+  text-align: right;
+}
+.heads :first-child {
+  grid-column: 2;
 }
 .tag {
   font-weight: 600;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiClose, mdiPin, mdiPinOutline, mdiRefresh } from '@mdi/js'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { PATTERN_NAMES } from '../../../../core/titles/pattern'
 import { counted } from '~/composables/figures'
 import { useBench } from '~/stores/bench'
@@ -8,6 +8,14 @@ import { useBench } from '~/stores/bench'
 /** Candidates for the title beside each other, and ideas for more. */
 const bench = useBench()
 const typed = ref('')
+/** An empty title with nothing to choose from: ideas come by themselves. */
+watch(
+  () => bench.items !== null && !bench.shown.length && !bench.title.trim() && bench.lead !== '' && !bench.ideas.length,
+  bare => {
+    if (bare && !bench.thinking && !bench.problem) void bench.think()
+  },
+  { immediate: true },
+)
 async function add() {
   const text = typed.value
   typed.value = ''

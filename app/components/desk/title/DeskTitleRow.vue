@@ -12,9 +12,9 @@ const props = defineProps<{
 }>()
 
 const SURFACES = [
-  ['phone', 'phone'],
-  ['desktopList', 'list'],
-  ['suggestion', 'column'],
+  ['phone', 'on a phone'],
+  ['desktopList', 'in a list'],
+  ['suggestion', 'beside a video'],
 ] as const
 
 /** The part that a phone shows, and the rest. */
@@ -22,14 +22,14 @@ const parts = computed(() => {
   const at = props.measured?.shown.phone ?? props.title.length
   return { seen: props.title.slice(0, at), cut: props.title.slice(at) }
 })
-const cuts = computed(() =>
-  props.measured
-    ? SURFACES.map(([surface, name]) => {
-        const at = props.measured!.shown[surface]
-        return at >= props.title.length ? `${name} whole` : `${name} ${[...props.title.slice(0, at)].length}`
-      }).join(', ')
-    : '',
-)
+const cuts = computed(() => {
+  if (!props.measured) return ''
+  const { shown } = props.measured
+  const cut = SURFACES.filter(([surface]) => shown[surface] < props.title.length)
+  return cut.length
+    ? `cut at ${cut.map(([surface, where]) => `${[...props.title.slice(0, shown[surface])].length} ${where}`).join(', ')}`
+    : 'shown whole everywhere'
+})
 const lead = computed(() => {
   const found = props.measured?.lead
   if (!found) return 'no lead'
@@ -56,7 +56,7 @@ const figure = (points: number) => points.toFixed(1).replace(/\.0$/u, '')
         >
         <span>{{ cuts }}</span>
         <span>{{ lead }}</span>
-        <span v-if="measured.phrases > 1">holds {{ measured.holds }} of {{ measured.phrases }}</span>
+        <span v-if="measured.phrases > 1">holds {{ measured.holds }} of {{ measured.phrases }} phrases</span>
         <span v-if="pattern">{{ pattern }}</span>
         <span v-if="measured.closest" class="closest" :title="measured.closest.title"
           >{{ percent(measured.closest.closeness) }} like “{{ measured.closest.title }}”</span

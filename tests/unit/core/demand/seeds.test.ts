@@ -1,4 +1,4 @@
-import { splitSeeds } from '../../../../core/demand/seeds'
+import { shorterSeeds, splitSeeds } from '../../../../core/demand/seeds'
 
 test.each([
   ['bike chain', ['bike chain']],
@@ -9,4 +9,13 @@ test.each([
   ['Bike Chain, bike  chain', ['bike  chain'.replace('  ', ' ')]],
 ])('the seeds in %j', (text, seeds) => {
   expect(splitSeeds(text)).toEqual(seeds)
+})
+
+test.each([
+  ['squeaky disc brakes', ['disc brakes', 'squeaky brakes', 'squeaky disc']],
+  ['tyre to tyre', ['to tyre', 'tyre tyre', 'tyre to']],
+  ['bike chain', []],
+  ['one two three four five six seven eight nine', []],
+])('wider seeds for %j', (seed, wider) => {
+  expect(shorterSeeds(seed)).toEqual(wider)
 })

@@ -54,6 +54,17 @@ test('what was not given is a marked gap, never a fact', () => {
   ])
 })
 
+test('no gap asks for a phrase that stands already', () => {
+  const phrases = {
+    lead: 'how to fix squeaky bike brakes',
+    support: ['squeaky bike brakes', 'squeaky brakes', 'how to fix squeaky brakes', 'bike brakes fix', 'clean rims'],
+  }
+  const { description, gaps } = compose({ phrases, benefits: ['Find the noise', 'Clean rims and pads'] })
+  expect(gaps).toBe(2)
+  expect(description).toContain('How to fix squeaky brakes: […]')
+  expect(description).toContain('Bike brakes fix: […]')
+})
+
 test('lengths grow, another seed words it otherwise, the same one the same way', () => {
   const lengths = LENGTHS.map(length => compose({ ...GIVEN, length }).description.length)
   expect([...lengths].sort((a, b) => a - b)).toEqual(lengths)

@@ -37,6 +37,7 @@ test('an editor may do all but what concerns keys, the data as a whole and the s
 test('a reader looks things up, and writes nothing', () => {
   const beyondReading = names(may('reader').filter(({ method }) => method !== 'GET'))
   expect(beyondReading).toEqual([
+    'POST /api/briefs/returned',
     'POST /api/captions/clean',
     'POST /api/captions/spoken',
     'POST /api/chapters/cut',

@@ -270,3 +270,15 @@ test('a series says something else in every place', () => {
   })
   expect(made[1]!.fields.title).toContain('Dunmere')
 })
+
+test('phrases chosen for a place lead its brief where nothing did, and join the others', () => {
+  const chosen = ['bike repair marrowby', 'bike service marrowby']
+  const without = forPlace({ ...emptyFields(), topic: 'Repair' }, 'marrowby', '{phrase} {place}', chosen)
+  expect(without.tray).toEqual({ lead: chosen[0], support: [chosen[1]], setAside: [] })
+  const led = { ...emptyFields(), tray: { lead: 'bike repair', support: ['bike service'], setAside: [] } }
+  expect(forPlace(led, 'marrowby', '{phrase} {place}', [...chosen, 'bike shop marrowby']).tray).toEqual({
+    lead: 'bike repair marrowby',
+    support: ['bike service marrowby', 'bike shop marrowby'],
+    setAside: [],
+  })
+})

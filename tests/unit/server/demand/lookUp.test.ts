@@ -129,7 +129,7 @@ describe('filters and sorts', () => {
   const rows = (more: Record<string, unknown>) => answer(given, ask(more), look).rows
 
   test('each filter keeps just what it says', () => {
-    expect(rows({ contains: 'clean' }).every(row => row.phrase.split(' ').includes('clean'))).toBe(true)
+    expect(rows({ contains: 'clean' }).every(row => /\bclean/u.test(row.phrase))).toBe(true)
     expect(rows({ contains: 'clean' }).length).toBeGreaterThan(3)
     expect(rows({ minWords: 4, maxWords: 5 }).every(row => row.words >= 4 && row.words <= 5)).toBe(true)
     expect(rows({ minVolume: 50 }).every(row => row.volume! >= 50)).toBe(true)

@@ -151,6 +151,7 @@ describe('filters', () => {
     ['buy, by wording or by results', { intent: 'buy' }, ['bike chain', 'cheap bike chain']],
     ['compare', { intent: 'compare' }, ['bike bell vs horn']],
     ['one of several terms', { contains: 'bell, clean chain' }, ['how to clean bike chain', 'bike bell vs horn']],
+    ['terms by their beginnings', { contains: 'be, cle chai' }, ['how to clean bike chain', 'bike bell vs horn']],
     ['none of several terms', { exclude: 'bell, chain,wave' }, ['bike growing']],
     [
       'least volume leaves out the unknown',

@@ -15,9 +15,9 @@ function file(bytes: Buffer | string): string {
   return path
 }
 
-async function read(bytes: Buffer | string, columns: ColumnMap | null = null) {
+async function read(bytes: Buffer | string, columns: ColumnMap | null = null, ask = false) {
   const events: ListEvent[] = []
-  for await (const event of readList(file(bytes), columns)) events.push(event)
+  for await (const event of readList(file(bytes), columns, ask)) events.push(event)
   return {
     first: events[0]!,
     parts: events.flatMap(event => (event.kind === 'batch' ? [event.part] : [])),
@@ -52,6 +52,35 @@ describe('encodings', () => {
 
   test('a file cut within a character is not UTF-8', () =>
     expect(fileText(file(Buffer.from('é'.repeat(10)).subarray(0, 19))).encoding).toBe('windows-1252'))
+})
+
+describe('columns that may tell searches', () => {
+  const list = 'keyword;Anzahl im Monat;Note\nbike chain;1.200;x\nbike bell;30;y\n'
+  test('are asked for where nothing else does', async () => {
+    const asked = await read(list, null, true)
+    expect(asked.first).toMatchObject({
+      kind: 'unknown-columns',
+      sample: [['bike chain', '1.200', 'x'], expect.anything()],
+    })
+    expect(asked.phrases).toEqual([])
+    expect(pairs((await read(list, { phrase: 0, volume: 1 }, true)).phrases)).toEqual([
+      ['bike chain', 1200],
+      ['bike bell', 30],
+    ])
+    expect((await read('[{"keyword":"bike chain","Anzahl":3}]', null, true)).first.kind).toBe('unknown-columns')
+  })
+  test('are not asked for unasked, nor where there are none or searches are known', async () => {
+    expect(pairs((await read(list)).phrases)).toEqual([
+      ['bike chain', null],
+      ['bike bell', null],
+    ])
+    expect((await read('keyword\nbike chain\n', null, true)).phrases).toHaveLength(1)
+    expect(
+      pairs(
+        (await read('Suchbegriff;Suchanfragen pro Monat;Wettbewerb;Gebot\nkette;2.400;0,31;1\n', null, true)).phrases,
+      ),
+    ).toEqual([['kette', 2400]])
+  })
 })
 
 describe('shapes', () => {

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { mdiDownloadOutline } from '@mdi/js'
+import { counted } from '~/composables/figures'
+
+/** A brief as a file, in each format there is. */
+defineProps<{ id: string; topic: string; gaps: number }>()
+const EXPORTS = [
+  { format: 'text', title: 'Plain text, ready to paste' },
+  { format: 'json', title: 'JSON, to send on and to open again' },
+  { format: 'csv', title: 'CSV of its phrases' },
+]
+</script>
+
+<template>
+  <v-menu>
+    <template #activator="{ props: menu }"
+      ><v-btn v-bind="menu" size="small" :icon="mdiDownloadOutline" :aria-label="`Export ${topic}`" title="Export"
+    /></template>
+    <v-list density="compact"
+      ><v-list-item v-if="gaps" class="gaps" data-test="export-gaps"
+        >{{ counted(gaps, 'gap') }} in the description left to fill, marked […]</v-list-item
+      ><v-list-item
+        v-for="each in EXPORTS"
+        :key="each.format"
+        :title="each.title"
+        :href="`/api/briefs/${id}/export?format=${each.format}`"
+        download
+    /></v-list>
+  </v-menu>
+</template>

@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { v4 as uuid } from 'uuid'
+import { fieldOf, shownValue, type BriefField } from '../../../core/brief/brief'
+import { exportedLocalised, type Localised } from '../../../core/brief/items/localised'
+import type { ReturnedBrief } from '../../../shared/brief'
+import { api, messageOf } from '~/composables/api'
+import { counted, dateTime } from '~/composables/figures'
+import { languageName } from '~/composables/languages'
+import { useBrief } from '~/stores/brief'
+import { useLibrary } from '~/stores/library'
+import { useNotices } from '~/stores/notices'
+import { useWorkspace } from '~/stores/workspace'
+
+/** A brief's file that was opened: what it would change here, taken field by field; or a brief that is not here yet. */
+const file = defineModel<File | null>({ required: true })
+const brief = useBrief()
+const library = useLibrary()
+const notices = useNotices()
+const workspace = useWorkspace()
+/** A file larger than this is not read, in characters. */
+const LONGEST = 3_500_000
+const returned = shallowRef<ReturnedBrief | null>(null)
+const problem = ref('')
+const busy = ref(false)
+
+/** One thing that differs, as it is shown. */
+interface Row {
+  key: string
+  name: string
+  here: string
+  file: string
+  said: string
+  after: unknown
+}
+/** A list is compared one by one, each on a line. */
+const inLines = (field: BriefField, value: unknown) =>
+  Array.isArray(value) ? value.join('\n') || '(empty)' : shownValue(field, value)
+const textOf = (value: Localised | undefined) => (value ? exportedLocalised([value], languageName) : '')
+const SAID = {
+  there: () => '',
+  both: (at: string) => `You changed it too since it was sent, ${at}.`,
+  earlier: (at: string) => `This is how it was before it was changed here, ${at}.`,
+}
+const rows = computed<Row[]>(() => {
+  if (!returned.value?.brief) return []
+  const { changes, file: given, localised } = returned.value
+  return [
+    ...changes.map(({ field, here, file: after, since, changedAt }) => ({
+      key: field,
+      name: fieldOf(field).label,
+      here: inLines(field, here),
+      file: inLines(field, after),
+      said: SAID[since](dateTime(changedAt)),
+      after,
+    })),
+    ...given.localised.flatMap(after => {
+      const here = localised.find(each => each.value.language === after.language)?.value
+      return JSON.stringify(here) === JSON.stringify(after)
+        ? []
+        : [
+            {
+              key: `localised ${after.language}`,
+              name: `Texts in ${languageName(after.language)}`,
+              here: textOf(here) || '(none)',
+              file: textOf(after),
+              said: '',
+              after,
+            },
+          ]
+    }),
+  ]
+})
+const taken = ref<string[]>([])
+
+watch(
+  file,
+  async now => {
+    returned.value = null
+    problem.value = ''
+    if (!now) return
+    if (now.size > LONGEST * 4) return void (problem.value = `“${now.name}” is too large to be a brief.`)
+    try {
+      const text = await now.text()
+      if (text.length > LONGEST) throw new Error(`“${now.name}” is too large to be a brief.`)
+      if (brief.brief) await brief.flush()
+      returned.value = await api('POST /api/briefs/returned', { body: { file: text } })
+      // What only stood here earlier is no change anybody made.
+      taken.value = rows.value.filter(row => !row.said).map(row => row.key)
+    } catch (error) {
+      problem.value = messageOf(error)
+    }
+  },
+  { immediate: true },
+)
+
+async function write(values: Record<string, unknown>) {
+  const id = returned.value!.brief!.id
+  const { revisions } = await api('GET /api/briefs/:id', { params: { id } })
+  const fields = Object.fromEntries(
+    Object.entries(values).map(([field, value]) => [field, { revision: revisions[field as BriefField], value }]),
+  )
+  await api('PATCH /api/briefs/:id', { params: { id }, body: { editId: uuid(), fields } })
+}
+async function writeLocalised(id: string, item: string, revision: number, value: Localised) {
+  await api('PUT /api/briefs/:id/items/:item', { params: { id, item }, body: { kind: 'localised', revision, value } })
+}
+
+async function take() {
+  const { brief: here, changes, localised } = returned.value!
+  const wanted = rows.value.filter(row => taken.value.includes(row.key))
+  const fields = changes.filter(({ field }) => wanted.some(row => row.key === field))
+  busy.value = true
+  try {
+    if (fields.length) await write(Object.fromEntries(fields.map(({ field, file: value }) => [field, value])))
+    for (const row of wanted.filter(each => each.key.startsWith('localised '))) {
+      const value = row.after as Localised
+      const known = localised.find(each => each.value.language === value.language)
+      await writeLocalised(here!.id, known?.id ?? uuid(), known?.revision ?? 0, value)
+    }
+    await library.refresh()
+    notices.show(`${counted(wanted.length, 'change')} taken into “${here!.fields.topic || 'Untitled'}”.`, {
+      ...(fields.length
+        ? { undo: () => write(Object.fromEntries(fields.map(({ field, here: value }) => [field, value]))) }
+        : {}),
+    })
+    file.value = null
+    await navigateTo({ path: '/desk', query: { brief: here!.id } })
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+
+async function add() {
+  const { file: given } = returned.value!
+  busy.value = true
+  try {
+    const body = { fields: given.fields, workspace: workspace.id }
+    // Under its own id, so that it is known again when it goes back; one that was deleted here gets another.
+    let made = await api('POST /api/briefs', { body: { id: given.id, ...body } })
+    if (made.deletedAt !== null) made = await api('POST /api/briefs', { body: { id: uuid(), ...body } })
+    for (const value of given.localised) await writeLocalised(made.id, uuid(), 0, value)
+    await library.refresh()
+    notices.show(`“${made.fields.topic || 'Untitled'}” added.`, { undo: () => library.takeBack([made]) })
+    file.value = null
+    await navigateTo({ path: '/desk', query: { brief: made.id } })
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog
+    :model-value="file !== null"
+    max-width="860"
+    scrollable
+    aria-labelledby="returned-title"
+    @update:model-value="file = null"
+  >
+    <v-card data-test="returned">
+      <v-card-title id="returned-title">{{
+        returned?.brief
+          ? `What came back for “${returned.brief.fields.topic || 'Untitled'}”`
+          : returned
+            ? 'A brief that is not here yet'
+            : 'A brief from a file'
+      }}</v-card-title>
+      <v-card-text>
+        <p v-if="problem" role="alert" class="problem" data-test="returned-problem">{{ problem }}</p>
+        <v-skeleton-loader v-else-if="!returned" type="paragraph@2" />
+        <p v-else-if="!returned.brief">
+          “{{ returned.file.fields.topic || returned.file.fields.title || 'Untitled' }}” is added with all its phrases
+          and texts.
+        </p>
+        <p v-else-if="!rows.length" data-test="returned-same">Nothing in it differs from the brief here.</p>
+        <template v-else>
+          <p class="mb-2">Nothing is changed until you take it. What stands here now stays in the history.</p>
+          <section v-for="row in rows" :key="row.key" :data-test="`returned-${row.key}`">
+            <v-checkbox v-model="taken" :value="row.key" density="compact" hide-details :label="row.name" />
+            <p v-if="row.said" class="small said">{{ row.said }}</p>
+            <DeskDifference class="sheet" :before="row.here" :after="row.file" />
+          </section>
+        </template>
+      </v-card-text>
+      <v-card-actions>
+        <v-spacer />
+        <v-btn @click="file = null">{{ rows.length ? 'Leave all' : 'Close' }}</v-btn>
+        <v-btn
+          v-if="returned && !returned.brief"
+          variant="flat"
+          color="primary"
+          :loading="busy"
+          data-test="returned-add"
+          @click="add"
+          >Add it</v-btn
+        >
+        <v-btn
+          v-else-if="rows.length"
+          variant="flat"
+          color="primary"
+          :loading="busy"
+          :disabled="!taken.length"
+          data-test="returned-take"
+          @click="take"
+          >Take {{ counted(taken.length, 'change') }}</v-btn
+        >
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+section {
+  border-top: 1px solid var(--line);
+  padding: 4px 0 10px;
+}
+.sheet {
+  padding: 8px 12px;
+  max-height: 260px;
+  overflow: auto;
+}
+.said {
+  color: var(--plum);
+  padding: 0 0 6px 32px;
+}
+.problem {
+  white-space: pre-line;
+}
+</style>

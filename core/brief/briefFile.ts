@@ -1,0 +1,94 @@
+import { z } from 'zod'
+import { readJsonFile } from '../formats/jsonFile'
+import { BRIEF_FIELDS, briefFieldsSchema, type BriefField, type BriefFields } from './brief'
+import { localisedSchema, type Localised } from './items/localised'
+
+const time = z.iso.datetime('This is not a time.')
+
+/** A brief as a file: its fields, and when it was made and left its store. */
+export const briefFileSchema = z.object({
+  format: z.literal(1, 'This is not a brief of a format that is known (1).'),
+  kind: z.literal('fonetra-brief', 'This is not a file of a brief.'),
+  id: z.uuid('This is not the id of a brief.'),
+  createdAt: time,
+  /** When it was written; files of earlier versions do not tell. */
+  exportedAt: time.optional(),
+  ...briefFieldsSchema.partial().shape,
+  localised: z.array(localisedSchema).max(100, 'A brief can have texts in 100 languages at most.').default([]),
+})
+type Parsed = z.infer<typeof briefFileSchema>
+
+export interface BriefFile {
+  id: string
+  /** UTC milliseconds, as the two below. */
+  createdAt: number
+  exportedAt: number | null
+  fields: Partial<BriefFields>
+  localised: Localised[]
+}
+
+/** A brief as text of its file. */
+export function writeBriefFile(
+  brief: { id: string; createdAt: number; updatedAt: number; fields: BriefFields },
+  localised: readonly Localised[],
+  now: number,
+): string {
+  const { id, createdAt, updatedAt, fields } = brief
+  const iso = (at: number) => new Date(at).toISOString()
+  const head = { format: 1, kind: 'fonetra-brief', id, createdAt: iso(createdAt), updatedAt: iso(updatedAt) }
+  return `${JSON.stringify({ ...head, exportedAt: iso(now), ...fields, localised }, null, 2)}\n`
+}
+
+/** @throws FileFault that names each fault with its line. */
+export function readBriefFile(text: string): BriefFile {
+  const { id, createdAt, exportedAt, localised, ...rest } = readJsonFile<Parsed>(
+    text,
+    briefFileSchema as z.ZodType<Parsed>,
+  ).value
+  return {
+    id,
+    createdAt: Date.parse(createdAt),
+    exportedAt: exportedAt === undefined ? null : Date.parse(exportedAt),
+    fields: Object.fromEntries(
+      BRIEF_FIELDS.filter(field => rest[field] !== undefined).map(field => [field, rest[field]]),
+    ) as Partial<BriefFields>,
+    localised,
+  }
+}
+
+/**
+ * Where a field of a file that came back differs from the brief here: it was changed `there` alone, on `both` sides
+ * since the brief left, or the file only holds what stood here `earlier`.
+ */
+export interface ReturnedChange {
+  field: BriefField
+  here: unknown
+  file: unknown
+  since: 'there' | 'both' | 'earlier'
+  /** When it was last changed here. */
+  changedAt: number
+}
+
+/**
+ * What a file that came back would change of its brief.
+ *
+ * A file written by this store tells when it left; one written by another store was taken in there just after it left,
+ * which is when the brief was made there.
+ *
+ * @param here the brief as it is. @param standing when a field was last changed here, and whether a value stood in it
+ * before.
+ */
+export function returnedChanges(
+  file: BriefFile,
+  here: { createdAt: number; fields: BriefFields },
+  standing: (field: BriefField, value: unknown) => { changedAt: number; before: boolean },
+): ReturnedChange[] {
+  const left = file.createdAt > here.createdAt ? file.createdAt : file.exportedAt
+  return BRIEF_FIELDS.flatMap(field => {
+    const [now, value] = [here.fields[field], file.fields[field]]
+    if (value === undefined || JSON.stringify(value) === JSON.stringify(now)) return []
+    const { changedAt, before } = standing(field, value)
+    const since = before ? 'earlier' : left !== null && changedAt > left ? 'both' : 'there'
+    return [{ field, here: now, file: value, since, changedAt }]
+  })
+}
