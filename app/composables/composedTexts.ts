@@ -17,7 +17,7 @@ export type ComposeGiven = Omit<BodyOf<'POST /api/descriptions/compose'>, 'phras
  * @returns nothing for a brief without a lead.
  */
 export async function composedTexts(
-  { fields, workspaceId }: Brief,
+  { fields, workspaceId, seriesPlace: town }: Brief,
   given: ComposeGiven,
   profile: LimitProfile,
   seed: number,
@@ -28,13 +28,13 @@ export async function composedTexts(
   const { language, region, ruleSet } = fields
   const made: Awaited<ReturnType<typeof composedTexts>> = {}
   if (!fields.title.trim()) {
-    const question = { phrases, language, region, ruleSet, profile: profile.id, workspace: workspaceId }
+    const question = { phrases, language, region, ruleSet, profile: profile.id, workspace: workspaceId, town }
     const { ideas } = await api('POST /api/titles/ideas', { body: { ...question, seed, count: 1 } })
     if (ideas[0]) made.title = ideas[0].title
   }
   if (!fields.description.trim())
     made.description = (
-      await api('POST /api/descriptions/compose', { body: { ...given, language, phrases, seed } })
+      await api('POST /api/descriptions/compose', { body: { ...given, language, phrases, town, seed } })
     ).description
   if (!fields.tags.length) {
     const { title = '', description = '' } = { ...draftOf(fields), ...made }

@@ -170,7 +170,7 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
             :disabled="!rivals.page || rivals.state === 'loading'"
             data-test="look-again"
             @click="rivals.again(true)"
-            >Reload</v-btn
+            >Look again</v-btn
           >
         </template>
       </div>

@@ -18,6 +18,8 @@ import { workspaceInput } from './inputs'
 
 const givenLines = z.array(z.string().max(2000)).max(100).optional()
 const profileInput = z.union([z.string().max(100), limitProfileSchema]).default('video-site')
+/** The place a brief of a series is for: it is written with a capital. */
+const town = z.string().max(200).nullish()
 const titleQuestion = z.object({
   phrases: draftPhrasesSchema,
   region: regionInput,
@@ -109,6 +111,7 @@ export const textCalls = {
       hashtags: z.array(z.string().max(200)).max(60).optional(),
       order: z.array(z.enum(DESCRIPTION_PARTS)).max(20).optional(),
       length: z.enum(LENGTHS, 'A length is short, middle or long.').default('middle'),
+      town,
       seed: z.number().int().min(0).max(1e9).default(1),
     }),
     answer: type<Composed>(),
@@ -134,6 +137,7 @@ export const textCalls = {
   'POST /api/titles/ideas': call({
     body: titleQuestion.extend({
       workspace: workspaceInput,
+      town,
       /** Another number gives other ideas; the same number the same ones. */
       seed: z.number().int().min(0).max(1e9).default(1),
       count: z.number().int().min(1, 'Ask for 1 idea or more.').max(100, 'Ask for 100 ideas at most.').default(30),

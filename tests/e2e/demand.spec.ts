@@ -63,6 +63,7 @@ test('filters narrow, say when nothing passes, and reopen from the address', asy
 
 test('a figure that is none is marked in its field and loses nothing', async ({ page }) => {
   await open(page, 'seed=bike+chain&region=GB')
+  await expect.poll(async () => (await column(page, 1)).length).toBeGreaterThan(10)
   const before = await column(page, 1)
   await page.getByTestId('filter-volume').locator('input').fill('lots')
   await expect(page.getByTestId('filter-volume')).toContainText('a number')

@@ -112,7 +112,7 @@ test('limits are told as they are passed: the ruler, the bytes, and no way to pu
   app,
 }) => {
   const id = await newBrief(app, { tray })
-  await page.goto(`/desk?brief=${id}`)
+  await page.goto(`/desk?brief=${id}&side=points`)
   await page.evaluate(() => navigator.clipboard.writeText(`${'word '.repeat(21)}\nmore`))
   await editor(page, 'title').click()
   await page.keyboard.press('Control+V')

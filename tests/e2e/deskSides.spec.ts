@@ -190,7 +190,9 @@ test('a proposal is taken and left piece by piece in the text itself, with keys'
   const lines = proposed.locator('.cm-content')
   await expect(lines).toContainText('rear derailleur not shifting')
   // Left: the text stays, and nothing is proposed there any more.
-  await proposed.getByTestId('proposal-reject').first().press('Enter')
+  await lines.focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await page.keyboard.press('Delete')
   await expect(proposed).toHaveCount(0)
   await expect(editor(page, 'description')).toHaveText('Mine.')
   // Once more, with the keys of the editor.
@@ -201,6 +203,11 @@ test('a proposal is taken and left piece by piece in the text itself, with keys'
   await page.keyboard.press('Escape')
   await expect(proposed).toHaveCount(0)
   await expect(editor(page, 'description')).toHaveText('Mine.')
+  // The only piece has no buttons of its own: the bar's do.
+  await page.getByTestId('cover').click()
+  await expect(proposed.getByTestId('proposal-reject')).toBeHidden()
+  await proposed.getByTestId('proposed-drop').press('Enter')
+  await expect(proposed).toHaveCount(0)
   await page.getByTestId('cover').click()
   await lines.focus()
   await page.keyboard.press('Control+Enter')

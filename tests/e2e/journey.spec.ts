@@ -64,7 +64,10 @@ test('from a topic to a scored text that is there tomorrow', async ({ page }) =>
   // The text, scored as it is typed.
   await page.getByRole('link', { name: 'Desk' }).click()
   await editor(page, 'title').click()
+  // An empty title brings the bench; the points are beside it.
+  await expect(page.getByTestId('bench')).toBeVisible()
   await page.keyboard.type('Do it right with one tool', { delay: 5 })
+  await page.getByTestId('side-points').click()
   await expect(page.getByTestId('check-title-lead')).toHaveAttribute('data-state', /missing|partly/u)
   await page.getByTestId('check-title-lead').getByTestId('fix').first().click()
   await expect(page.getByTestId('check-title-lead')).toHaveAttribute('data-state', 'met')
@@ -131,7 +134,7 @@ test('the same with the keyboard alone', async ({ page }) => {
   await tabTo(page, page.getByTestId('support').nth(2))
   await keys.press('Alt+ArrowUp')
   await expect(page.getByTestId('support').nth(1)).toContainText(names[2]!)
-  const more = page.getByTestId('support').nth(1).getByRole('button')
+  const more = page.getByTestId('support').nth(1).getByRole('button', { name: /^More/u })
   await tabTo(page, more)
   await keys.press('Enter')
   await expect(
@@ -148,6 +151,8 @@ test('the same with the keyboard alone', async ({ page }) => {
   await expect(page.getByTestId('ledger')).toBeVisible()
   await tabTo(page, editor(page, 'title'))
   await keys.type('Done at home with one tool')
+  await tabTo(page, page.getByTestId('side-points'))
+  await keys.press('Enter')
   await tabTo(page, page.getByTestId('check-title-lead').getByTestId('fix').first())
   await keys.press('Enter')
   await expect(page.getByTestId('check-title-lead')).toHaveAttribute('data-state', 'met')

@@ -31,10 +31,10 @@ test('a brief is exported as text, JSON and CSV', async ({ page }) => {
   await page.goto('/library')
   for (const [name, ending] of [
     ['Plain text, ready to paste', 'txt'],
-    ['JSON', 'json'],
+    ['JSON, to send on and to open again', 'json'],
     ['CSV of its phrases', 'csv'],
   ] as const) {
-    await page.getByRole('button', { name: 'Export Indexing a rear derailleur' }).click()
+    await page.getByTestId('briefs').getByRole('button', { name: 'Export Indexing a rear derailleur' }).click()
     const download = page.waitForEvent('download')
     await page
       .getByRole('link', { name, exact: true })

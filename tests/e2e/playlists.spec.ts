@@ -13,7 +13,11 @@ test('a brief gets a playlist, whose text is scored, saved, and counts for the b
   await page.getByTestId('playlist-new').click()
   await expect(page.getByTestId('playlist-lead').locator('input')).toHaveValue('rear derailleur')
   await expect(page.getByTestId('playlist-faults')).toContainText('at least three')
-  await page.getByRole('textbox', { name: 'Title of the playlist' }).fill('Rear derailleur, step by step')
+  // It begins with its phrase, and is written on.
+  const title = page.getByRole('textbox', { name: 'Title of the playlist' })
+  await expect(title).toHaveText('Rear derailleur')
+  await title.press('End')
+  await page.keyboard.insertText(', step by step')
   await page.getByRole('textbox', { name: 'Text of the playlist' }).fill('Rear derailleur work from cable to hanger.')
   await expect(page.getByTestId('playlist-saved')).toHaveText('Saved')
   await page.getByTestId('playlist-side-points').click()

@@ -149,7 +149,7 @@ const label = computed(() => {
           :transform="`translate(13 ${(margin.top + height - margin.bottom) / 2}) rotate(-90)`"
           text-anchor="middle"
         >
-          {{ perspective === 'channel' ? 'chance of page one, %, by odds' : 'difficulty' }}
+          {{ perspective === 'channel' ? 'chance of page one, %, stretched at both ends' : 'difficulty' }}
         </text>
         <g v-for="point in points" :key="point.row.phrase">
           <circle

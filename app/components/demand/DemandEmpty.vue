@@ -18,7 +18,7 @@ const ideas = computed(() =>
   <div class="sheet state" data-test="demand-empty">
     <h2>What do people search for, and can I win it?</h2>
     <p>
-      Type a topic above to see what people search for, how often, how strong the competition is, and one figure that
+      Type a topic above to see what people search for, how often, how firmly the results are held, and one figure that
       combines the two.
     </p>
     <p class="muted">

@@ -107,7 +107,7 @@ const answer = computed(() => {
           @stop="assessing.stop()"
         />
         <p v-if="missing.length" class="small missing">
-          Missing: {{ missing.join(', ') }}. <button class="plain link" @click="load">Ask again</button>
+          Missing: {{ missing.join(', ') }}. <button class="plain link" @click="load">Look again</button>
         </p>
         <v-skeleton-loader v-if="!longer && !problem" type="table-row@5" />
         <div v-else-if="longer && !longer.length" class="muted">

@@ -32,12 +32,13 @@ const shapes = computed(() => {
     const code = shape.id === undefined ? undefined : countries.numericToAlpha2(String(shape.id).padStart(3, '0'))
     if (!d || code === 'AQ') return []
     const volume = code ? volumes.get(code) : undefined
+    const name = code ? regionName(code) : ''
     return [
       {
         d,
         code,
         part: volume ? 0.18 + 0.82 * Math.sqrt(volume / most.value) : 0,
-        title: `${code ? regionName(code) : ''}${volume === undefined ? '' : `: ${inDigits(Math.round(volume))} searches a month`}`,
+        title: volume === undefined ? name : `${name}: ${inDigits(Math.round(volume))} searches a month`,
       },
     ]
   })

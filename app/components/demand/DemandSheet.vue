@@ -100,7 +100,7 @@ const intentText = computed(() => {
     <v-skeleton-loader v-else-if="!sheet" type="image, paragraph@3" />
     <div v-else class="body">
       <p v-if="sheet.missing.length" class="missing small">
-        Missing: {{ sheet.missing.join(', ') }}. <button class="plain link" @click="load">Ask again</button>
+        Missing: {{ sheet.missing.join(', ') }}. <button class="plain link" @click="load">Look again</button>
       </p>
       <p v-if="detail.readAs" class="small" data-test="read-as">
         The site reads it as <strong>{{ detail.readAs }}</strong>, which more people search for. Difficulty, chance and

@@ -88,7 +88,7 @@ async function withoutTrend() {
         data-test="demand-stale"
         @click="demand.again(language)"
       >
-        Figures have changed. Reload
+        Figures have changed. Show them
       </button>
       <span v-if="unsearched" class="muted"
         >No source has search figures for it.
@@ -100,7 +100,7 @@ async function withoutTrend() {
       >
       <span v-if="demand.answer.missing.length" class="missing"
         >Missing: {{ demand.answer.missing.join(', ') }}.
-        <button class="plain link" @click="demand.again(language, true)">Ask again</button></span
+        <button class="plain link" @click="demand.again(language, true)">Look again</button></span
       >
       <span v-if="demand.assessProblem" class="missing"
         >Some phrases could not be assessed: {{ demand.assessProblem }}

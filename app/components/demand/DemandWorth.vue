@@ -70,7 +70,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
   } = detail.value!
   if (name === 'demand')
     return volume === null
-      ? 'no volume known'
+      ? 'no searches known'
       : `log(1 + ${inFull(volume)}) ÷ log(1 + ${inFull(cap)}), capped at the region’s 99.9th percentile`
   if (name === 'ease' && mine.value)
     return chance === null

@@ -68,7 +68,7 @@ const saveRate = () =>
 </script>
 
 <template>
-  <section class="sheet">
+  <section class="sheet" aria-label="Weights for worth" data-test="weights">
     <h2>Weights for worth</h2>
     <form class="row" @submit.prevent="saveWeights">
       <v-text-field

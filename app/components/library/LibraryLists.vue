@@ -158,7 +158,7 @@ const remove = (list: ListLine) =>
         /></template>
         <template #no-data
           ><p class="muted empty">
-            No lists yet. Use lists to keep phrases across briefs: ideas for later, a client’s keywords, purchased data.
+            No lists yet. Use lists to keep phrases across briefs: ideas for later, a client’s phrases, purchased data.
             Name one above, or select phrases on the Demand screen.
           </p></template
         >

@@ -159,7 +159,7 @@ const sortBy = (key: string) => {
       {{ problem }} <button class="plain link" @click="load">Try again</button>
     </p>
     <p v-else-if="missing" class="small missing note">
-      {{ missing }} channels could not be looked at. <button class="plain link" @click="load">Ask again</button>
+      {{ missing }} channels could not be looked at. <button class="plain link" @click="load">Look again</button>
     </p>
     <table aria-label="Channels of page one">
       <thead>

@@ -152,8 +152,8 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
         >
           + .25 × {{ reading.own.reach.toFixed(3) }} reach</template
         ><template v-if="reading.own.pull !== null"> + .30 × {{ reading.own.pull.toFixed(3) }} pull</template>. A single
-        video can do better or worse than this. For each such case, every result stays ahead with a probability that
-        depends on the difference in strength; from these the chance is added up. It counts
+        video can do better or worse than this. For each such case, every result stays ahead with a chance that depends
+        on the difference in strength; from these the chance is added up. It counts
         {{ page.rows.filter(row => !row.off).length }} results<template v-if="page.more"
           >, and assumes that those not loaded are as strong as the last ten</template
         >. This is a rough estimate and is never shown as more than 95 %.<template

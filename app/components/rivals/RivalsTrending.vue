@@ -57,7 +57,7 @@ const { typed, type } = useDebouncedFields(
         @update:model-value="type('contains', $event)"
       /><span v-if="answer?.at" class="small muted"
         >{{ answer.rows.length }} of {{ answer.total }}, {{ answer.source }}, seen {{ ago(answer.at, now()) }}.
-        <button class="plain link" @click="load(true)">Reload</button></span
+        <button class="plain link" @click="load(true)">Look again</button></span
       ><span v-if="answer?.problem" class="small missing">{{ answer.problem }}</span>
     </div>
     <div v-if="problem" class="empty" role="alert">

@@ -76,7 +76,7 @@ async function copyAll() {
               :icon="mdiStarOutline"
               :aria-label="`Make ${phrase} the lead`"
               title="Make it the lead"
-              data-test="make-lead"
+              data-test="tray-lead"
               @click="tray.makeLead(phrase)"
             />
             <TrayPhraseMenu :phrase="phrase" />

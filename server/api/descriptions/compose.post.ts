@@ -8,6 +8,6 @@ export default route('POST /api/descriptions/compose', (event, runtime, { body }
   composeDescription({
     ...body,
     profile: profileOf(runtime, body.profile),
-    places: placesIn(runtime.places.names(), [body.phrases.lead, ...body.phrases.support], body.language),
+    places: placesIn(runtime.places.names(), [body.phrases.lead, ...body.phrases.support], body.language, body.town),
   }),
 )

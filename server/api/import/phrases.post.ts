@@ -30,10 +30,15 @@ export default route(
       )
       await search.settled()
       if (result.kind === 'imported') return result.answer
-      throw new Problem(422, 'unknown-columns', 'The columns are not all recognised. Match them.', {
-        headers: result.headers,
-        sample: result.sample,
-      })
+      throw new Problem(
+        422,
+        'unknown-columns',
+        'No column is named as the phrase, or none as its searches. Match the columns.',
+        {
+          headers: result.headers,
+          sample: result.sample,
+        },
+      )
     })
   },
 )

@@ -6,7 +6,7 @@ import { workspaceOf } from '../../http/workspaceOf'
 
 /** Titles composed from phrases, measured against the result pages kept. */
 export default route('POST /api/titles/ideas', async (event, runtime, { body }) => {
-  const { phrases, region, language, ruleSet, profile, seed, count, workspace } = body
+  const { phrases, region, language, ruleSet, profile, seed, count, workspace, town } = body
   const { name } = workspaceOf(runtime, workspace)
   const ideas = await runtime.scoring.ideas({
     phrases,
@@ -14,7 +14,7 @@ export default route('POST /api/titles/ideas', async (event, runtime, { body }) 
     ruleSet: ruleSetOf(runtime, ruleSet),
     profile: profileOf(runtime, profile),
     pageTitles: pageTitles(runtime, [phrases.lead, ...phrases.support], region ?? '', language),
-    places: placesIn(runtime.places.names(), [phrases.lead, ...phrases.support], language),
+    places: placesIn(runtime.places.names(), [phrases.lead, ...phrases.support], language, town),
     year: new Date(runtime.now()).getUTCFullYear(),
     ...(name ? { brand: name } : {}),
     seed,
