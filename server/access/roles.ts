@@ -3,7 +3,6 @@ import type { Role } from '../../shared/access'
 /** Requests that are sent as POST for their length, and change nothing a person wrote. */
 const READING = new Set(
   [
-    '/api/briefs/returned',
     '/api/captions/clean',
     '/api/captions/spoken',
     '/api/chapters/cut',
@@ -17,6 +16,7 @@ const READING = new Set(
     '/api/draft/cover',
     '/api/draft/own',
     '/api/hashtags/suggest',
+    '/api/returned',
     '/api/tags/pack',
     '/api/tags/suggest',
     '/api/titles/ideas',

@@ -24,7 +24,7 @@ export const briefCalls = {
   'POST /api/briefs': call({ body: newBriefSchema, answer: type<Brief>() }),
   'POST /api/briefs/series': call({ body: newSeriesSchema, answer: type<{ briefs: Brief[] }>() }),
   /** What a file of a brief that came back would change here. */
-  'POST /api/briefs/returned': call({
+  'POST /api/returned': call({
     body: z.object({ file: z.string().max(3_500_000, 'A file of a brief can have 3.5 million characters at most.') }),
     answer: type<ReturnedBrief>(),
   }),

@@ -99,6 +99,7 @@ const QUERIES = [
   'find',
   'for',
   'anew',
+  'ask',
   'forever',
 ]
 const FIELDS = [
@@ -138,6 +139,9 @@ const FIELDS = [
   'on',
   'ids',
   'text',
+  'file',
+  'use',
+  'town',
   'field',
   'known',
   'learn',

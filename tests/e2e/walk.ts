@@ -69,6 +69,11 @@ export class Walk {
   async percent(): Promise<number> {
     return Number((await this.page.getByTestId('percent').innerText()).replace(/\D/gu, ''))
   }
+  /** Tells how many actions it took, and sees that they are no more than they may be. */
+  atMost(most: number) {
+    if (LONG) console.log(`${this.actions} actions`)
+    expect(this.actions, 'actions').toBeLessThanOrEqual(most)
+  }
   /** Nothing of what was typed is unsaved. */
   saved = () => expect(this.page.getByTestId('save-state')).toHaveText(/^Saved/u)
 }

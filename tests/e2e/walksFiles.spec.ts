@@ -49,7 +49,7 @@ test('old videos: two hundred of two files, what is at stake first, five mended 
       .trim()
       .split('\n').length,
   ).toBeGreaterThan(200)
-  expect(walk.actions, 'actions').toBeLessThanOrEqual(20)
+  walk.atMost(20)
 })
 
 test.describe('own data alone', () => {
@@ -107,6 +107,7 @@ test.describe('own data alone', () => {
       await walk.area(area)
       await expect(page.getByRole('alert')).toHaveCount(0)
     }
+    walk.atMost(45)
   })
 })
 

@@ -84,7 +84,7 @@ watch(
       const text = await now.text()
       if (text.length > LONGEST) throw new Error(`“${now.name}” is too large to be a brief.`)
       if (brief.brief) await brief.flush()
-      returned.value = await api('POST /api/briefs/returned', { body: { file: text } })
+      returned.value = await api('POST /api/returned', { body: { file: text } })
       // What only stood here earlier is no change anybody made.
       taken.value = rows.value.filter(row => !row.said).map(row => row.key)
     } catch (error) {

@@ -37,7 +37,6 @@ test('an editor may do all but what concerns keys, the data as a whole and the s
 test('a reader looks things up, and writes nothing', () => {
   const beyondReading = names(may('reader').filter(({ method }) => method !== 'GET'))
   expect(beyondReading).toEqual([
-    'POST /api/briefs/returned',
     'POST /api/captions/clean',
     'POST /api/captions/spoken',
     'POST /api/chapters/cut',
@@ -58,6 +57,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/phrases/found',
     'POST /api/phrases/longer',
     'POST /api/phrases/shortlist',
+    'POST /api/returned',
     'DELETE /api/session',
     'POST /api/session',
     'POST /api/tags/pack',

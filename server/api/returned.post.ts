@@ -1,7 +1,7 @@
-import { readBriefFile, returnedChanges } from '../../../core/brief/briefFile'
-import { FileFault } from '../../../core/formats/jsonFile'
-import { Problem } from '../../http/problem'
-import { route } from '../../http/route'
+import { readBriefFile, returnedChanges } from '../../core/brief/briefFile'
+import { FileFault } from '../../core/formats/jsonFile'
+import { Problem } from '../http/problem'
+import { route } from '../http/route'
 
 function fileOf(text: string) {
   try {
@@ -14,7 +14,7 @@ function fileOf(text: string) {
 const MOST_FAULTS = 20
 
 /** What a brief's file that came back would change; nothing is changed. */
-export default route('POST /api/briefs/returned', (_event, { briefs, briefItems }, { body }) => {
+export default route('POST /api/returned', (_event, { briefs, briefItems }, { body }) => {
   const file = fileOf(body.file)
   const brief = briefs.get(file.id)
   const here = brief?.deletedAt === null ? brief : null
