@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiChevronDown,
-  mdiKeyboardOutline,
-  mdiPlus,
-  mdiTrayFull,
-  mdiWeatherNight,
-  mdiWhiteBalanceSunny,
-} from '@mdi/js'
+import { mdiKeyboardOutline, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { gapsOf } from '../../core/descriptions/gaps'
@@ -17,7 +10,6 @@ import { remember } from '~/composables/remember'
 import { useAccess } from '~/stores/access'
 import { useChanges } from '~/stores/changes'
 import { useBrief } from '~/stores/brief'
-import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
 
 // A server that cannot be reached says so where something is asked of it.
@@ -27,12 +19,9 @@ void access.refresh().catch(() => undefined)
 const briefSettled = useOpenBrief()
 const route = useRoute()
 const brief = useBrief()
-const library = useLibrary()
 const workspace = useWorkspace()
 /** Screens ask for a workspace and a brief: with both known from the start they ask once. */
 const settled = computed(() => briefSettled.value && workspace.loaded && access.loaded)
-/** Briefs of the workspace at work; those of others are one switch away. */
-const briefs = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
 const theme = useTheme()
 const keysOpen = ref(false)
 const newOpen = ref(false)
@@ -102,30 +91,7 @@ useShellKeys({
       </nav>
     </v-navigation-drawer>
     <v-app-bar flat :height="52" class="bar">
-      <v-menu v-if="!keyNeeded">
-        <template #activator="{ props }">
-          <v-btn
-            v-bind="props"
-            class="ml-3 pick"
-            :append-icon="mdiChevronDown"
-            :aria-label="`${brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open'}: switch brief`"
-          >
-            <span class="topic">{{ brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open' }}</span>
-          </v-btn>
-        </template>
-        <v-list density="compact" max-width="420">
-          <v-list-item
-            v-for="line in briefs"
-            :key="line.id"
-            :active="line.id === brief.brief?.id"
-            :title="line.topic || 'Untitled brief'"
-            :subtitle="line.lead ?? 'no lead yet'"
-            @click="navigateTo({ path: route.path, query: { brief: line.id } })"
-          />
-          <v-divider />
-          <v-list-item :prepend-icon="mdiPlus" title="New brief" @click="newOpen = true" />
-        </v-list>
-      </v-menu>
+      <ShellBriefs v-if="!keyNeeded" @create="newOpen = true" />
       <ShellWorkspace />
       <ShellSaveState />
       <LibraryExport
@@ -225,13 +191,5 @@ useShellKeys({
   height: 1px;
   overflow: hidden;
   clip-path: inset(50%);
-}
-.pick {
-  max-width: 420px;
-  font-weight: 600;
-}
-.topic {
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiContentCopy } from '@mdi/js'
 import { watchDebounced } from '@vueuse/core'
+import { inDigits } from '../../../core/text/inWords'
 import { computed, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { repeatedTags, splitTags, tagCost, tagsCost, tidyTags } from '../../../core/draft/limits'
@@ -94,7 +95,7 @@ defineExpose({ show })
         :class="{ over: used > profile.tags.limit }"
         data-test="tags-count"
         title="Total length: each tag, two extra for a tag with a space, and the commas"
-        >{{ used }} / {{ profile.tags.limit }}</span
+        >{{ inDigits(used) }} / {{ inDigits(profile.tags.limit) }}</span
       >
       <span v-if="tags.length" class="small muted">{{ counted(tags.length, 'tag') }}</span>
       <v-spacer />

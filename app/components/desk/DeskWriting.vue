@@ -183,6 +183,8 @@ defineExpose({ show, showPlacement })
   max-width: 360px;
 }
 .named :deep(.v-btn__content) {
+  display: block;
+  min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
 }
