@@ -93,7 +93,7 @@ function apply(filters: Record<DemandFilter, string>) {
     />
     <v-text-field
       maxlength="400"
-      label="Searches from"
+      label="Min searches"
       inputmode="numeric"
       :model-value="typed.minVolume"
       :error-messages="fault('minVolume')"

@@ -18,10 +18,10 @@ void brief.flush().then(() => library.refresh())
 
 const HEADERS = [
   { key: 'topic', title: 'Brief' },
-  { key: 'lead', title: 'Lead phrase', width: 220 },
+  { key: 'lead', title: 'Lead phrase', width: 190 },
   { key: 'support', title: 'Support', align: 'end', width: 74 },
   { key: 'region', title: 'Region', width: 118 },
-  { key: 'percent', title: 'Points won', align: 'end', width: 92 },
+  { key: 'percent', title: 'Points won', align: 'end', width: 80 },
   { key: 'updatedAt', title: 'Changed', width: 108 },
   { key: 'actions', title: '', sortable: false, width: 118 },
 ] as const

@@ -50,14 +50,14 @@ function compare(a: number | null, b: number | null) {
 }
 const HEADERS = computed(() => [
   { key: 'title', title: 'Title' },
-  { key: 'lead', title: 'Lead phrase', width: 190 },
-  { key: 'percent', title: 'Text alone', align: 'end' as const, width: 84, sort: compare },
-  { key: 'stake', title: 'At stake', align: 'end' as const, width: 84, sort: compare },
+  { key: 'lead', title: 'Lead phrase', width: 160 },
+  { key: 'percent', title: 'Text alone', align: 'end' as const, width: 76, sort: compare },
+  { key: 'stake', title: 'At stake', align: 'end' as const, width: 80, sort: compare },
   ...(props.beside === null
     ? []
-    : [{ key: 'beside', title: props.beside, align: 'end' as const, width: 92, sort: compare }]),
-  { key: 'lacks', title: 'Lacks most', width: 190 },
-  { key: 'left', title: 'Points', align: 'end' as const, width: 78, sort: compare },
+    : [{ key: 'beside', title: props.beside, align: 'end' as const, width: 80, sort: compare }]),
+  { key: 'lacks', title: 'Lacks most', width: 160 },
+  { key: 'left', title: 'Points', align: 'end' as const, width: 70, sort: compare },
 ])
 </script>
 

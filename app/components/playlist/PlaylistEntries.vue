@@ -139,6 +139,8 @@ function add(value: string | null) {
       item-title="title"
       item-value="value"
       label="Add a brief or a video"
+      variant="outlined"
+      density="compact"
       hide-details
       auto-select-first
       class="add"

@@ -167,7 +167,14 @@ th.evidence {
 .out {
   color: var(--muted);
 }
-input,
+input {
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+  min-height: 24px;
+}
 input.figure {
   font-family: var(--mono);
   text-align: end;

@@ -173,8 +173,13 @@ td {
   padding: 3px 10px 3px 0;
   border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
 }
-input,
 input {
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  background: var(--surface);
+  color: var(--ink);
+  font: inherit;
+  min-height: 24px;
   text-align: end;
   font-family: var(--mono);
 }
