@@ -7,8 +7,7 @@ import type { RuleSet } from '../../core/draft/ruleset'
 import type { BriefTexts } from '../../shared/brief'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
-import type { FoundPhrase } from '../../core/demand/phrasesIn'
-import { leadInTitle } from '../../core/demand/leadInTitle'
+import { leadsOfTitles, searchesOf } from '~/composables/textLeads'
 import { phraseKey } from '../../core/text/words'
 import type { LedTexts, ManyRules, TextChange, TextPoints, TextsWorker } from '~/workers/texts.worker'
 import { useNotices } from './notices'
@@ -28,11 +27,6 @@ export interface TextRow {
   searches: number | null
 }
 
-/** Leads whose searches are asked for at most, and those in one go. */
-const MOST_LEADS = 2000
-const LEADS_AT_ONCE = 500
-/** Titles in one question for the phrases that stand in them, in characters. */
-const TITLES_AT_ONCE = 200_000
 /** A file larger than this is not read. */
 const MOST_BYTES = 50_000_000
 /** Workers that score them side by side at most. */
@@ -140,16 +134,19 @@ export const useManyTexts = defineStore('manyTexts', () => {
     await Promise.all(remotes().map(lane))
   }
 
+  const where = () => ({
+    region: workspace.current?.region ?? null,
+    language: language.value,
+    workspace: workspace.id,
+  })
   /** Searches of the leads, in the background: a row without them is complete but for what is at stake. */
   async function findSearches() {
     const mine = asked
-    const where = { region: workspace.current?.region ?? null, language: language.value, workspace: workspace.id }
-    const leads = [...new Set(rows.value.map(row => phraseKey(row.texts.lead)))].filter(Boolean).slice(0, MOST_LEADS)
-    for (let from = 0; from < leads.length; from += LEADS_AT_ONCE) {
-      const phrases = leads.slice(from, from + LEADS_AT_ONCE)
-      const answer = await api('POST /api/phrases/figures', { body: { ...where, phrases } })
+    for await (const known of searchesOf(
+      rows.value.map(row => row.texts.lead),
+      where(),
+    )) {
       if (mine !== asked) return
-      const known = new Map(answer.rows.map(({ phrase, volume }) => [phrase, volume]))
       for (const row of rows.value) {
         const searches = known.get(phraseKey(row.texts.lead))
         if (searches !== undefined) rows.value[row.at] = { ...row, searches }
@@ -167,20 +164,6 @@ export const useManyTexts = defineStore('manyTexts', () => {
     searches: null,
   })
 
-  /** Where no tag told what a text is meant for, a known phrase in its title does. */
-  async function leadByTitles(found: readonly TextRow[]) {
-    const unled = found.filter(row => !row.texts.lead)
-    const phrases: FoundPhrase[] = []
-    for (let from = 0; from < unled.length;) {
-      let text = ''
-      while (from < unled.length && text.length < TITLES_AT_ONCE) text += `${unled[from++]!.texts.title}\n`
-      const where = { region: workspace.current?.region ?? null, language: language.value }
-      phrases.push(...(await api('POST /api/phrases/found', { body: { ...where, text } })).rows)
-    }
-    const lead = leadInTitle(phrases)
-    for (const row of unled) row.texts = { ...row.texts, lead: lead(row.texts.title) }
-  }
-
   async function read(...files: Uint8Array[]) {
     const found: TextRow[] = []
     const faults: { line: number; reason: string }[] = []
@@ -190,7 +173,13 @@ export const useManyTexts = defineStore('manyTexts', () => {
       for (let from = 0; from < count; from += AT_ONCE)
         for (const texts of await remote().part(from, from + AT_ONCE)) found.push(rowOf(texts, found.length))
     }
-    await leadByTitles(found)
+    // Where no tag told what a text is meant for, a known phrase in its title does.
+    const unled = found.filter(row => !row.texts.lead)
+    const leads = await leadsOfTitles(
+      unled.map(row => row.texts.title),
+      where(),
+    )
+    for (const [i, row] of unled.entries()) row.texts = { ...row.texts, lead: leads[i]! }
     return { rows: found, refused: faults }
   }
   const loadBriefs = () =>

@@ -33,6 +33,18 @@ describe('looking a seed up', () => {
     }
   })
 
+  test('with own data alone nothing is asked, and nothing is called missing', async () => {
+    const given = deps()
+    const own = { ...given, mayAsk: false, ownDataOnly: true }
+    expect(await lookUp(own, 'bike chain', 'GB', 'en')).toMatchObject({ id: null, missing: [] })
+    expect(await fetchMissingVolumes(own, ['bike chain'], 'GB', 'en')).toEqual([])
+    expect(given.services.asked.related ?? 0).toBe(0)
+    await lookUp(given, 'bike chain', 'GB', 'en')
+    const look = await lookUp(own, 'bike chain', 'GB', 'en')
+    expect(answer(given, ask(), look).total).toBeGreaterThan(100)
+    expect(given.services.asked.related).toBe(1)
+  })
+
   test('a young look is not repeated; an old one is answered at once and refreshed behind', async () => {
     const given = deps()
     await lookUp(given, 'bike chain', 'GB', 'en')
