@@ -263,8 +263,10 @@ function restore(field: BriefField, value: unknown) {
 :is(.playlist, .languages) .write {
   grid-column: 1 / -1;
 }
-:is(.playlist, .languages) .parts {
-  right: calc((100% - 14px) * 0.95 / 1.95 + 14px);
+@media (min-width: 701px) {
+  :is(.playlist, .languages) .parts {
+    right: calc((100% - 14px) * 0.95 / 1.95 + 14px);
+  }
 }
 .places {
   grid-column: 1 / -1;

@@ -24,7 +24,7 @@ const ideas = computed(() =>
     <p class="muted">
       The data that ships with Fonetra is simulated: it covers bicycle repair and a few related trades in an invented
       world. For anything else, import a list of phrases with their searches; to work with your own data alone, say so
-      in the Library, under <NuxtLink to="/library?tab=sources">Sources</NuxtLink>.
+      in the Library, under <NuxtLink class="link" to="/library?tab=sources">Sources</NuxtLink>.
     </p>
     <p v-if="ideas.length">
       From this brief:

@@ -107,7 +107,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
           </p>
           <p class="muted small">
             100 × each factor raised to its weight, multiplied together; 100 at most.
-            <NuxtLink :to="{ path: '/library', query: { tab: 'channels', brief: $route.query.brief } }"
+            <NuxtLink class="link" :to="{ path: '/library', query: { tab: 'channels', brief: $route.query.brief } }"
               >Change the weights</NuxtLink
             >
           </p>

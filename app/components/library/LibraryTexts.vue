@@ -279,4 +279,9 @@ const mean = computed(() =>
 .link {
   color: var(--teal);
 }
+.state {
+  padding: 24px;
+  display: grid;
+  gap: 8px;
+}
 </style>
