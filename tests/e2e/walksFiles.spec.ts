@@ -165,6 +165,18 @@ test.describe('assistant, in the dark and by keys alone', () => {
     await expect(returned.getByTestId('returned-title').locator('ins')).toContainText('in ten minutes')
     await expect(returned.getByTestId('returned-description')).toContainText('You changed it too since it was sent')
     await expect(returned.getByTestId('returned-tags')).toHaveCount(0)
+    // What another window writes meanwhile is not written over.
+    await call(app, `/api/briefs/${id}`, {
+      method: 'PATCH',
+      body: { editId: crypto.randomUUID(), fields: { title: { revision: revisions.title, value: 'Gears' } } },
+    })
+    await tabTo(page, page.getByTestId('returned-take'))
+    await walk.press('Enter')
+    await expect(page.getByTestId('notice')).toContainText('changed in another window')
+    await expect(returned.getByTestId('returned-title').locator('del')).toContainText('Gears')
+    await expect(page.getByTestId('returned-take')).toBeDisabled()
+    await tabTo(page, returned.getByTestId('returned-title').getByRole('checkbox'))
+    await walk.press('Space')
     await tabTo(page, page.getByTestId('returned-take'))
     await walk.press('Enter')
     await expect(page.getByTestId('notice')).toContainText('1 change taken into “Sent away”')

@@ -4,7 +4,7 @@ import { v4 as uuid } from 'uuid'
 import { fieldOf, shownValue, type BriefField } from '../../../core/brief/brief'
 import { exportedLocalised, type Localised } from '../../../core/brief/items/localised'
 import type { ReturnedBrief } from '../../../shared/brief'
-import { api, messageOf } from '~/composables/api'
+import { api, ApiProblem, messageOf } from '~/composables/api'
 import { counted, dateTime } from '~/composables/figures'
 import { languageName } from '~/composables/languages'
 import { useBrief } from '~/stores/brief'
@@ -14,7 +14,7 @@ import { useWorkspace } from '~/stores/workspace'
 
 /** A brief's file that was opened: what it would change here, taken field by field; or a brief that is not here yet. */
 const file = defineModel<File | null>({ required: true })
-const brief = useBrief()
+const open = useBrief()
 const library = useLibrary()
 const notices = useNotices()
 const workspace = useWorkspace()
@@ -73,61 +73,81 @@ const rows = computed<Row[]>(() => {
 })
 const taken = ref<string[]>([])
 
-watch(
-  file,
-  async now => {
-    returned.value = null
-    problem.value = ''
-    if (!now) return
-    if (now.size > LONGEST * 4) return void (problem.value = `“${now.name}” is too large to be a brief.`)
-    try {
-      const text = await now.text()
-      if (text.length > LONGEST) throw new Error(`“${now.name}” is too large to be a brief.`)
-      if (brief.brief) await brief.flush()
-      returned.value = await api('POST /api/returned', { body: { file: text } })
-      // What only stood here earlier is no change anybody made.
-      taken.value = rows.value.filter(row => !row.said).map(row => row.key)
-    } catch (error) {
-      problem.value = messageOf(error)
-    }
-  },
-  { immediate: true },
-)
+/** What the file would change of what stands here now. */
+async function compare() {
+  const now = file.value
+  returned.value = null
+  problem.value = ''
+  if (!now) return
+  const large = `“${now.name}” is too large to be a brief.`
+  try {
+    // A character takes four bytes at most.
+    const text = now.size > LONGEST * 4 ? null : await now.text()
+    if (text === null || text.length > LONGEST) throw new Error(large)
+    if (open.brief) await open.flush()
+    returned.value = await api('POST /api/returned', { body: { file: text } })
+    // What only stood here earlier is no change anybody made.
+    taken.value = rows.value.filter(row => !row.said).map(row => row.key)
+  } catch (error) {
+    problem.value = messageOf(error)
+  }
+}
+watch(file, compare, { immediate: true })
 
-async function write(values: Record<string, unknown>) {
-  const id = returned.value!.brief!.id
-  const { revisions } = await api('GET /api/briefs/:id', { params: { id } })
+/** Writes fields of a brief over what stood there at some revisions. @returns the revisions they have now. */
+async function write(id: string, values: Record<string, unknown>, revisions: Partial<Record<BriefField, number>>) {
   const fields = Object.fromEntries(
-    Object.entries(values).map(([field, value]) => [field, { revision: revisions[field as BriefField], value }]),
+    Object.entries(values).map(([field, value]) => [field, { revision: revisions[field as BriefField]!, value }]),
   )
-  await api('PATCH /api/briefs/:id', { params: { id }, body: { editId: uuid(), fields } })
+  return (await api('PATCH /api/briefs/:id', { params: { id }, body: { editId: uuid(), fields } })).revisions
 }
-async function writeLocalised(id: string, item: string, revision: number, value: Localised) {
-  await api('PUT /api/briefs/:id/items/:item', { params: { id, item }, body: { kind: 'localised', revision, value } })
-}
+const writeLocalised = (id: string, item: string, revision: number, value: Localised) =>
+  api('PUT /api/briefs/:id/items/:item', { params: { id, item }, body: { kind: 'localised', revision, value } })
 
 async function take() {
-  const { brief: here, changes, localised } = returned.value!
+  const { brief, changes, localised } = returned.value!
+  const { id, fields: here, revisions } = brief!
   const wanted = rows.value.filter(row => taken.value.includes(row.key))
   const fields = changes.filter(({ field }) => wanted.some(row => row.key === field))
+  /** The way back, piece by piece. */
+  const back: (() => Promise<unknown>)[] = []
   busy.value = true
   try {
-    if (fields.length) await write(Object.fromEntries(fields.map(({ field, file: value }) => [field, value])))
+    if (fields.length) {
+      // What was changed elsewhere since it was compared is not written over.
+      const written = await write(
+        id,
+        Object.fromEntries(fields.map(({ field, file: value }) => [field, value])),
+        revisions,
+      )
+      const before = Object.fromEntries(fields.map(({ field, here: value }) => [field, value]))
+      back.push(() => write(id, before, written))
+    }
     for (const row of wanted.filter(each => each.key.startsWith('localised '))) {
       const value = row.after as Localised
       const known = localised.find(each => each.value.language === value.language)
-      await writeLocalised(here!.id, known?.id ?? uuid(), known?.revision ?? 0, value)
+      const item = known?.id ?? uuid()
+      const { revision } = await writeLocalised(id, item, known?.revision ?? 0, value)
+      back.push(() =>
+        known
+          ? writeLocalised(id, item, revision, known.value)
+          : api('DELETE /api/briefs/:id/items/:item', { params: { id, item } }),
+      )
     }
     await library.refresh()
-    notices.show(`${counted(wanted.length, 'change')} taken into “${here!.fields.topic || 'Untitled'}”.`, {
-      ...(fields.length
-        ? { undo: () => write(Object.fromEntries(fields.map(({ field, here: value }) => [field, value]))) }
-        : {}),
+    notices.show(`${counted(wanted.length, 'change')} taken into “${here.topic || 'Untitled'}”.`, {
+      undo: async () => {
+        for (const each of back) await each()
+      },
     })
     file.value = null
-    await navigateTo({ path: '/desk', query: { brief: here!.id } })
+    await navigateTo({ path: '/desk', query: { brief: id } })
   } catch (error) {
-    problem.value = messageOf(error)
+    if (!(error instanceof ApiProblem) || error.status !== 409) problem.value = messageOf(error)
+    else {
+      notices.show('It was changed in another window meanwhile and is compared anew.', { serious: true })
+      await compare()
+    }
   } finally {
     busy.value = false
   }
