@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import { briefFieldsSchema, type BriefField, type BriefFields } from '../core/brief/brief'
-import type { BriefFile, ReturnedChange } from '../core/brief/briefFile'
-import type { Localised } from '../core/brief/items/localised'
+import type { BriefFile, ReturnedChange, ReturnedLocalised } from '../core/brief/briefFile'
 
 /** A brief as the API returns it: each field with its revision. */
 export interface Brief {
@@ -93,8 +92,7 @@ export interface ReturnedBrief {
   /** The brief it is of, as it is here; `null` where there is none. */
   brief: Brief | null
   changes: ReturnedChange[]
-  /** The texts in other languages that are here. */
-  localised: { id: string; revision: number; value: Localised }[]
+  localised: ReturnedLocalised[]
 }
 
 export interface HistoryEntry {

@@ -57,23 +57,45 @@ export function readBriefFile(text: string): BriefFile {
 }
 
 /**
- * Where a field of a file that came back differs from the brief here: it was changed `there` alone, on `both` sides
- * since the brief left, or the file only holds what stood here `earlier`.
+ * Who changed what differs: the file alone (`there`), `both` since the brief left, nobody, since the file only holds
+ * what stood here `earlier`; `unknown` where the file does not tell when it left.
+ */
+export type Since = 'there' | 'both' | 'earlier' | 'unknown'
+
+/**
+ * Where a field of a file that came back differs from the brief here.
  */
 export interface ReturnedChange {
   field: BriefField
   here: unknown
   file: unknown
-  since: 'there' | 'both' | 'earlier'
+  since: Since
   /** When it was last changed here. */
   changedAt: number
 }
 
+/** Texts in another language that a file would change; `here` is `null` where there are none yet. */
+export interface ReturnedLocalised {
+  /** The item they are kept as, with its revision; `null` where there is none. */
+  item: { id: string; revision: number } | null
+  here: Localised | null
+  file: Localised
+  since: Since
+  /** When they were last changed here; `null` where there are none. */
+  changedAt: number | null
+}
+
+/**
+ * When a file left the store it came from, UTC milliseconds. A file written by this store tells it; one written by
+ * another store was taken in there just after it left, which is when the brief was made there.
+ */
+const leftAt = (file: BriefFile, madeHere: number) => (file.createdAt > madeHere ? file.createdAt : file.exportedAt)
+const sinceThen = (changedAt: number, left: number | null): Since =>
+  left === null ? 'unknown' : changedAt > left ? 'both' : 'there'
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
 /**
  * What a file that came back would change of its brief.
- *
- * A file written by this store tells when it left; one written by another store was taken in there just after it left,
- * which is when the brief was made there.
  *
  * @param here the brief as it is. @param standing when a field was last changed here, and whether a value stood in it
  * before.
@@ -83,12 +105,29 @@ export function returnedChanges(
   here: { createdAt: number; fields: BriefFields },
   standing: (field: BriefField, value: unknown) => { changedAt: number; before: boolean },
 ): ReturnedChange[] {
-  const left = file.createdAt > here.createdAt ? file.createdAt : file.exportedAt
+  const left = leftAt(file, here.createdAt)
   return BRIEF_FIELDS.flatMap(field => {
     const [now, value] = [here.fields[field], file.fields[field]]
-    if (value === undefined || JSON.stringify(value) === JSON.stringify(now)) return []
+    if (value === undefined || same(value, now)) return []
     const { changedAt, before } = standing(field, value)
-    const since = before ? 'earlier' : left !== null && changedAt > left ? 'both' : 'there'
+    const since = before ? 'earlier' : sinceThen(changedAt, left)
     return [{ field, here: now, file: value, since, changedAt }]
+  })
+}
+
+/** What a file that came back would change of the texts in other languages, of which no earlier ones are kept. */
+export function returnedLocalised(
+  file: BriefFile,
+  here: { createdAt: number },
+  items: readonly { id: string; revision: number; savedAt: number; value: Localised }[],
+): ReturnedLocalised[] {
+  const left = leftAt(file, here.createdAt)
+  return file.localised.flatMap((value): ReturnedLocalised[] => {
+    const known = items.find(each => each.value.language === value.language)
+    if (!known) return [{ item: null, here: null, file: value, since: 'there', changedAt: null }]
+    if (same(known.value, value)) return []
+    const { id, revision, savedAt } = known
+    const since = sinceThen(savedAt, left)
+    return [{ item: { id, revision }, here: known.value, file: value, since, changedAt: savedAt }]
   })
 }

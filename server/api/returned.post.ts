@@ -1,4 +1,4 @@
-import { readBriefFile, returnedChanges } from '../../core/brief/briefFile'
+import { readBriefFile, returnedChanges, returnedLocalised } from '../../core/brief/briefFile'
 import { FileFault } from '../../core/formats/jsonFile'
 import { Problem } from '../http/problem'
 import { route } from '../http/route'
@@ -22,8 +22,6 @@ export default route('POST /api/returned', (_event, { briefs, briefItems }, { bo
     file,
     brief: here,
     changes: here ? returnedChanges(file, here, (field, value) => briefs.standing(here.id, field, value)) : [],
-    localised: here
-      ? briefItems.list(here.id, 'localised').map(({ id, revision, value }) => ({ id, revision, value }))
-      : [],
+    localised: here ? returnedLocalised(file, here, briefItems.list(here.id, 'localised')) : [],
   }
 })

@@ -188,3 +188,28 @@ test.describe('assistant, in the dark and by keys alone', () => {
     await other.close()
   })
 })
+
+test('a brief of a file is added with its texts in other languages, and taken back; a file that is none is told', async ({
+  page,
+  app,
+}) => {
+  const id = crypto.randomUUID()
+  const german = { language: 'de', region: 'DE', title: 'Leise Bremsen', description: '', tags: [], phrases: [] }
+  const head = { format: 1, kind: 'fonetra-brief', id, createdAt: '2026-01-01T10:00:00Z' }
+  const open = async (text: string) => {
+    const chosen = page.waitForEvent('filechooser')
+    await page.getByTestId('brief-open').click()
+    await (await chosen).setFiles({ name: 'brief.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  }
+  await page.goto('/library')
+  await open('{"format": 1, "kind": "fonetra-list"}')
+  await expect(page.getByTestId('returned-problem')).toContainText('Line 1, kind: This is not a file of a brief.')
+  await page.keyboard.press('Escape')
+  await open(JSON.stringify({ ...head, topic: 'Quiet brakes', localised: [german] }))
+  await page.getByTestId('returned-add').click()
+  await expect(page.getByTestId('notice')).toContainText('“Quiet brakes” added.')
+  const items = async () => (await call(app, `/api/briefs/${id}/items?kind=localised`)).json.items
+  expect(await items()).toMatchObject([{ value: german }])
+  await page.getByTestId('undo').click()
+  await expect.poll(async () => (await call(app, `/api/briefs/${id}`)).json.deletedAt).not.toBeNull()
+})

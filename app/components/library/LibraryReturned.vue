@@ -2,10 +2,11 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { v4 as uuid } from 'uuid'
 import { fieldOf, shownValue, type BriefField } from '../../../core/brief/brief'
+import type { Since } from '../../../core/brief/briefFile'
 import { exportedLocalised, type Localised } from '../../../core/brief/items/localised'
 import type { ReturnedBrief } from '../../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
-import { counted, dateTime } from '~/composables/figures'
+import { counted, dateTime, regionName } from '~/composables/figures'
 import { languageName } from '~/composables/languages'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
@@ -31,49 +32,41 @@ interface Row {
   here: string
   file: string
   said: string
-  after: unknown
 }
 /** A list is compared one by one, each on a line. */
 const inLines = (field: BriefField, value: unknown) =>
   Array.isArray(value) ? value.join('\n') || '(empty)' : shownValue(field, value)
-const textOf = (value: Localised | undefined) => (value ? exportedLocalised([value], languageName) : '')
-const SAID = {
-  there: () => '',
-  both: (at: string) => `You changed it too since it was sent, ${at}.`,
-  earlier: (at: string) => `This is how it was before it was changed here, ${at}.`,
+function textOf(value: Localised | null) {
+  if (!value) return '(none)'
+  const phrases = value.phrases.map(({ text, counts }) => (counts ? text : `${text} (does not count)`))
+  return `${exportedLocalised([value], languageName)}\nPHRASES, ${regionName(value.region)}\n${phrases.join('\n')}`
 }
-const rows = computed<Row[]>(() => {
-  if (!returned.value?.brief) return []
-  const { changes, file: given, localised } = returned.value
-  return [
-    ...changes.map(({ field, here, file: after, since, changedAt }) => ({
-      key: field,
-      name: fieldOf(field).label,
-      here: inLines(field, here),
-      file: inLines(field, after),
-      said: SAID[since](dateTime(changedAt)),
-      after,
-    })),
-    ...given.localised.flatMap(after => {
-      const here = localised.find(each => each.value.language === after.language)?.value
-      return JSON.stringify(here) === JSON.stringify(after)
-        ? []
-        : [
-            {
-              key: `localised ${after.language}`,
-              name: `Texts in ${languageName(after.language)}`,
-              here: textOf(here) || '(none)',
-              file: textOf(after),
-              said: '',
-              after,
-            },
-          ]
-    }),
-  ]
-})
+const SAID: Record<Since, (at: string) => string> = {
+  there: () => '',
+  both: at => `You changed it too since it was sent, ${at}.`,
+  earlier: at => `This is how it was before it was changed here, ${at}.`,
+  unknown: at => `The file does not say when it was sent. Changed here ${at}.`,
+}
+const keyOf = ({ language }: Localised) => `localised ${language}`
+const rows = computed<Row[]>(() => [
+  ...(returned.value?.changes ?? []).map(({ field, here, file: after, since, changedAt }) => ({
+    key: field,
+    name: fieldOf(field).label,
+    here: inLines(field, here),
+    file: inLines(field, after),
+    said: SAID[since](dateTime(changedAt)),
+  })),
+  ...(returned.value?.localised ?? []).map(({ here, file: after, since, changedAt }) => ({
+    key: keyOf(after),
+    name: `Texts in ${languageName(after.language)}`,
+    here: textOf(here),
+    file: textOf(after),
+    said: SAID[since](changedAt === null ? '' : dateTime(changedAt)),
+  })),
+])
 const taken = ref<string[]>([])
 
-/** What the file would change of what stands here now. */
+/** What the file would change of the brief as it is now. */
 async function compare() {
   const now = file.value
   returned.value = null
@@ -86,7 +79,7 @@ async function compare() {
     if (text === null || text.length > LONGEST) throw new Error(large)
     if (open.brief) await open.flush()
     returned.value = await api('POST /api/returned', { body: { file: text } })
-    // What only stood here earlier is no change anybody made.
+    // Only what was changed in the file alone is taken unless the person says so.
     taken.value = rows.value.filter(row => !row.said).map(row => row.key)
   } catch (error) {
     problem.value = messageOf(error)
@@ -107,8 +100,8 @@ const writeLocalised = (id: string, item: string, revision: number, value: Local
 async function take() {
   const { brief, changes, localised } = returned.value!
   const { id, fields: here, revisions } = brief!
-  const wanted = rows.value.filter(row => taken.value.includes(row.key))
-  const fields = changes.filter(({ field }) => wanted.some(row => row.key === field))
+  const fields = changes.filter(({ field }) => taken.value.includes(field))
+  const texts = localised.filter(({ file: value }) => taken.value.includes(keyOf(value)))
   /** The way back, piece by piece. */
   const back: (() => Promise<unknown>)[] = []
   busy.value = true
@@ -123,19 +116,17 @@ async function take() {
       const before = Object.fromEntries(fields.map(({ field, here: value }) => [field, value]))
       back.push(() => write(id, before, written))
     }
-    for (const row of wanted.filter(each => each.key.startsWith('localised '))) {
-      const value = row.after as Localised
-      const known = localised.find(each => each.value.language === value.language)
+    for (const { item: known, here: own, file: value } of texts) {
       const item = known?.id ?? uuid()
       const { revision } = await writeLocalised(id, item, known?.revision ?? 0, value)
       back.push(() =>
-        known
-          ? writeLocalised(id, item, revision, known.value)
+        own
+          ? writeLocalised(id, item, revision, own)
           : api('DELETE /api/briefs/:id/items/:item', { params: { id, item } }),
       )
     }
     await library.refresh()
-    notices.show(`${counted(wanted.length, 'change')} taken into “${here.topic || 'Untitled'}”.`, {
+    notices.show(`${counted(fields.length + texts.length, 'change')} taken into “${here.topic || 'Untitled'}”.`, {
       undo: async () => {
         for (const each of back) await each()
       },
@@ -162,6 +153,8 @@ async function add() {
     let made = await api('POST /api/briefs', { body: { id: given.id, ...body } })
     if (made.deletedAt !== null) made = await api('POST /api/briefs', { body: { id: uuid(), ...body } })
     for (const value of given.localised) await writeLocalised(made.id, uuid(), 0, value)
+    // Its texts in other languages have changed it: taking it back asks for it as it is now.
+    if (given.localised.length) made = await api('GET /api/briefs/:id', { params: { id: made.id } })
     await library.refresh()
     notices.show(`“${made.fields.topic || 'Untitled'}” added.`, { undo: () => library.takeBack([made]) })
     file.value = null
@@ -199,7 +192,10 @@ async function add() {
         </p>
         <p v-else-if="!rows.length" data-test="returned-same">Nothing in it differs from the brief here.</p>
         <template v-else>
-          <p class="mb-2">Nothing is changed until you take it. What stands here now stays in the history.</p>
+          <p class="mb-2">
+            Nothing is changed until you take it. Your own version of each field stays in its history; of texts in other
+            languages none is kept.
+          </p>
           <section v-for="row in rows" :key="row.key" :data-test="`returned-${row.key}`">
             <v-checkbox v-model="taken" :value="row.key" density="compact" hide-details :label="row.name" />
             <p v-if="row.said" class="small said">{{ row.said }}</p>

@@ -1,5 +1,5 @@
 import { emptyFields, type BriefField } from '../../../../core/brief/brief'
-import { readBriefFile, returnedChanges, writeBriefFile } from '../../../../core/brief/briefFile'
+import { readBriefFile, returnedChanges, returnedLocalised, writeBriefFile } from '../../../../core/brief/briefFile'
 import { FileFault } from '../../../../core/formats/jsonFile'
 
 const ID = '0190a000-0000-7000-8000-000000000001'
@@ -76,7 +76,9 @@ test('a file without the time of its writing, and with a part of the fields, is 
   const file = readBriefFile(JSON.stringify(rest))
   expect(file).toMatchObject({ exportedAt: null, localised: [] })
   expect(file.fields).not.toHaveProperty('title')
-  expect(returnedChanges(file, here, standing({ topic: SENT + 5 }))).toMatchObject([{ field: 'topic', since: 'there' }])
+  expect(returnedChanges(file, here, standing({ topic: SENT + 5 }))).toMatchObject([
+    { field: 'topic', since: 'unknown' },
+  ])
 })
 
 test.each([
@@ -86,4 +88,18 @@ test.each([
 ])('%s is refused with the reason', (_, text, said) => {
   expect(() => readBriefFile(text)).toThrow(FileFault)
   expect(() => readBriefFile(text)).toThrow(said)
+})
+
+test('texts in another language: new ones, changed there, changed here too, and the same', () => {
+  const file = readBriefFile(written())
+  const item = (value: object, savedAt: number) => ({ id: ID, revision: 4, savedAt, value: { ...german, ...value } })
+  expect(returnedLocalised(file, here, [])).toEqual([
+    { item: null, here: null, file: german, since: 'there', changedAt: null },
+  ])
+  expect(returnedLocalised(file, here, [item({}, MADE)])).toEqual([])
+  const other = { phrases: [{ text: 'bremsen quietschen', from: null, counts: true }] }
+  const since = (savedAt: number) => returnedLocalised(file, here, [item(other, savedAt)])[0]!
+  expect(since(SENT - 1)).toMatchObject({ item: { id: ID, revision: 4 }, here: other, file: german, since: 'there' })
+  expect(since(SENT + 1)).toMatchObject({ since: 'both', changedAt: SENT + 1 })
+  expect(returnedLocalised({ ...file, exportedAt: null }, here, [item(other, MADE)])[0]!.since).toBe('unknown')
 })
