@@ -193,8 +193,8 @@ async function add() {
         <p v-else-if="!rows.length" data-test="returned-same">Nothing in it differs from the brief here.</p>
         <template v-else>
           <p class="mb-2">
-            Nothing is changed until you take it. Your own version of each field stays in its history; of texts in other
-            languages none is kept.
+            Nothing is changed until you take it. Title, description, tags and the tray stay in their history; captions,
+            choices and texts in other languages do not.
           </p>
           <section v-for="row in rows" :key="row.key" :data-test="`returned-${row.key}`">
             <v-checkbox v-model="taken" :value="row.key" density="compact" hide-details :label="row.name" />
