@@ -45,9 +45,10 @@ for (const { topic, narrow, phrases, lead } of [
     await walk.click('packed-take')
     await walk.click('file-named')
     await walk.click('side-points')
-    // Gaps are where the next step leads. How many there are is told by the text: the points follow it a moment later.
+    // Gaps are where the next step leads; the points follow the text a moment later, and are waited for.
     const gaps = async () => (await editor(page, 'description').innerText()).split('[…').length - 1
     for (let left = await gaps(); left > 0; left--) {
+      await expect(page.getByTestId('check-no-gaps')).toContainText(`${left} gap`)
       await walk.click(page.getByTestId('check-no-gaps').getByRole('button'))
       await walk.type('We show it from both sides.')
       await expect.poll(gaps).toBe(left - 1)
