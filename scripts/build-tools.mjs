@@ -40,6 +40,7 @@ await build({
     demo: 'demo/build.ts',
     bench: 'bench/run.ts',
     soundness: 'bench/runSoundness.ts',
+    forecast: 'bench/forecast.ts',
     large: 'demo/large.ts',
     standin: 'server/services/standin/process.ts',
     key: 'server/access/keyTool.ts',

@@ -20,6 +20,8 @@ export interface WorthInput {
   /** 0 to 1: 1 − difficulty / 100 for anyone, the chance of page one for a channel. */
   ease: number | null
   trend: Pick<Trend, 'direction' | 'yearly'> | null
+  /** Whether the ease is a chance: demand is then that of the searches it lets win. */
+  byChance?: boolean
 }
 
 /** One factor of the worth with what it does to it. */
@@ -58,52 +60,61 @@ export function trendFactor(trend: Pick<Trend, 'direction' | 'yearly'>): number 
   return trend.yearly > 0 ? 1 + 0.1 * Math.min(1, trend.yearly / 0.5) : 1 - 0.4 * Math.min(1, -trend.yearly / 0.5)
 }
 
-/**
- * Worth: the weighted geometric mean of demand, ease and trend, times 100, capped at 100. Any
- * unknown factor with weight makes it unknown.
- */
-export function worth(input: WorthInput, weights: WorthWeights = WORTH_WEIGHTS): number | null {
-  const { volume, ease, trend } = input
-  if ((volume === null && weights.demand) || (ease === null && weights.ease) || (trend === null && weights.trend))
-    return null
+/** The three factors, each known. */
+interface Known {
+  volume: number
+  cap: number
+  ease: number
+  /** As `trendFactor` says. */
+  trend: number
+  byChance: boolean
+}
+
+function valueOf({ volume, cap, ease, trend, byChance }: Known, weights: WorthWeights): number {
   const total = weights.demand + weights.ease + weights.trend
   const part = (value: number, weight: number) => (weight ? Math.pow(Math.max(0, value), weight / total) : 1)
-  const mean =
-    part(volume === null ? 0 : demandFactor(volume, input.cap), weights.demand) *
-    part(ease ?? 0, weights.ease) *
-    part(trend === null ? 1 : trendFactor(trend), weights.trend)
-  return Math.min(100, 100 * mean)
+  // Searches × chance, the chance counting as much against the searches as their weights say.
+  if (byChance && weights.demand && weights.ease) {
+    const won = volume * Math.pow(ease, weights.ease / weights.demand)
+    return 100 * part(demandFactor(won, cap), weights.demand + weights.ease) * part(trend, weights.trend)
+  }
+  return 100 * part(demandFactor(volume, cap), weights.demand) * part(ease, weights.ease) * part(trend, weights.trend)
+}
+
+/**
+ * Worth, 0 to 100: for anyone the weighted geometric mean of demand, ease and trend. By a chance it is the same with
+ * demand and ease in one: the demand of the searches that can be won, searches × chance, which ranks phrases by what
+ * they bring. Any unknown factor with weight makes it unknown.
+ */
+export function worth(input: WorthInput, weights: WorthWeights = WORTH_WEIGHTS): number | null {
+  const { volume, cap, ease, trend, byChance = false } = input
+  if ((volume === null && weights.demand) || (ease === null && weights.ease) || (trend === null && weights.trend))
+    return null
+  const known = { volume: volume ?? 0, cap, ease: ease ?? 0, trend: trend === null ? 1 : trendFactor(trend), byChance }
+  return Math.min(100, valueOf(known, weights))
 }
 
 /** The same with every factor laid open, for the working panel. */
 export function worthWorking(input: WorthInput, weights: WorthWeights = WORTH_WEIGHTS): WorthWorking {
+  const { volume, cap, ease, trend, byChance = false } = input
   const value = worth(input, weights)
   const raw: Record<keyof WorthWeights, number | null> = {
-    demand: input.volume === null ? null : demandFactor(input.volume, input.cap),
-    ease: input.ease,
-    trend: input.trend === null ? null : trendFactor(input.trend),
+    demand: volume === null ? null : demandFactor(volume, cap),
+    ease,
+    trend: trend === null ? null : trendFactor(trend),
   }
   const total = weights.demand + weights.ease + weights.trend
+  const known = { volume: volume ?? 0, cap, ease: ease ?? 0, trend: raw.trend ?? 1, byChance }
+  const atBest = { demand: { volume: Math.max(LEAST_CAP, cap) }, ease: { ease: 1 }, trend: { trend: 1 } }
   const factors = (['demand', 'ease', 'trend'] as const).map((name): WorthFactor => {
     const factor = raw[name]
     const weight = weights[name] / total
     if (factor === null || value === null) return { name, value: factor, weight, holdsBack: null }
-    const without = factor > 0 ? value / Math.pow(factor, weight) : gainFromZero(raw, weights, name)
+    const without = valueOf({ ...known, ...atBest[name] }, weights)
     return { name, value: factor, weight, holdsBack: Math.max(0, Math.min(100, without) - value) }
   })
   const unknown = factors.find(factor => factor.value === null && factor.weight > 0)
   const worst = [...factors].sort((a, b) => (b.holdsBack ?? 0) - (a.holdsBack ?? 0))[0]!
   const heldBackBy = unknown ? unknown.name : (worst.holdsBack ?? 0) > 0.5 ? worst.name : null
   return { worth: value, factors, heldBackBy }
-}
-
-function gainFromZero(
-  raw: Record<keyof WorthWeights, number | null>,
-  weights: WorthWeights,
-  name: keyof WorthWeights,
-): number {
-  const total = weights.demand + weights.ease + weights.trend
-  return (['demand', 'ease', 'trend'] as const)
-    .filter(other => other !== name)
-    .reduce((product, other) => product * Math.pow(raw[other] ?? 0, weights[other] / total), 100)
 }

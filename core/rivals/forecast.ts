@@ -28,13 +28,16 @@ export interface Forecast {
   pageOne: number
   /** P(rank = k) at index k − 1; the last one is “behind all of them”. */
   ranks: Float64Array
-  /** The middle half of the likely ranks, both within. */
+  /** The fewest ranks in a row that hold half of the likelihood, both ends within. */
   likely: [number, number]
   /** For each rival read, the chance that it stays ahead. */
   ahead: Float64Array
   /** Ranks whose holder I pass more likely than not. */
   softSeats: number[]
 }
+
+// Looked up once; see core/random.
+const { ceil, exp, max, min } = Math
 
 interface Nodes {
   luck: Float64Array
@@ -51,9 +54,9 @@ function nodes({ sigma, tau }: Spread): Nodes {
   const key = `${sigma} ${tau}`
   let made = nodesOf.get(key)
   if (!made) {
-    const half = Math.min(400, Math.max(18, Math.ceil((4.5 * sigma) / (tau / 4))))
+    const half = min(400, max(18, ceil((4.5 * sigma) / (tau / 4))))
     const steps = Float64Array.from({ length: 2 * half + 1 }, (_, i) => ((i - half) * 4.5) / half)
-    const raw = steps.map(z => Math.exp((-z * z) / 2))
+    const raw = steps.map(z => exp((-z * z) / 2))
     const sum = raw.reduce((a, b) => a + b, 0)
     nodesOf.set(key, (made = { luck: steps.map(z => z * sigma), weights: raw.map(weight => weight / sum) }))
   }
@@ -111,7 +114,7 @@ export function forecast(
     count.fill(0)
     count[0] = 1
     for (let i = 0; i < n; i++) {
-      const p = 1 / (1 + Math.exp((mine - rivals[i]!) / spread.tau))
+      const p = 1 / (1 + exp((mine - rivals[i]!) / spread.tau))
       ahead[i]! += weights[node]! * p
       for (let k = i + 1; k > 0; k--) count[k] = count[k]! * (1 - p) + count[k - 1]! * p
       count[0]! *= 1 - p
@@ -119,12 +122,12 @@ export function forecast(
     for (let k = 0; k <= n; k++) ranks[k]! += weights[node]! * count[k]!
   }
   let pageOne = 0
-  for (let k = 0; k < Math.min(PAGE_SEATS, n + 1); k++) pageOne += ranks[k]!
+  for (let k = 0; k < min(PAGE_SEATS, n + 1); k++) pageOne += ranks[k]!
   return {
-    pageOne: Math.min(1, pageOne),
+    pageOne: min(1, pageOne),
     ranks,
-    likely: [quantileRank(ranks, 0.25), quantileRank(ranks, 0.75)],
-    ahead: ahead.slice(0, Math.min(strengths.length, RESULTS_READ)),
+    likely: likelyRanks(ranks),
+    ahead: ahead.slice(0, min(strengths.length, RESULTS_READ)),
     softSeats: [...ahead.keys()].filter(i => i < strengths.length && ahead[i]! < 0.5).map(i => i + 1),
   }
 }
@@ -160,7 +163,7 @@ export function chanceOfPageOne(
     let mean = 0
     let variance = 0
     for (let i = 0; i < rivals.length; i++) {
-      const p = (stays[i] = 1 / (1 + Math.exp((mine - rivals[i]!) / spread.tau)))
+      const p = (stays[i] = 1 / (1 + exp((mine - rivals[i]!) / spread.tau)))
       mean += p
       variance += p * (1 - p)
     }
@@ -173,21 +176,30 @@ export function chanceOfPageOne(
     count[0] = 1
     for (let i = 0; i < rivals.length; i++) {
       const p = stays[i]!
-      for (let k = Math.min(i + 1, PAGE_SEATS - 1); k > 0; k--) count[k] = count[k]! * (1 - p) + count[k - 1]! * p
+      for (let k = min(i + 1, PAGE_SEATS - 1); k > 0; k--) count[k] = count[k]! * (1 - p) + count[k - 1]! * p
       count[0]! *= 1 - p
     }
     let sum = 0
     for (let k = 0; k < PAGE_SEATS; k++) sum += count[k]!
     chance += weights[node]! * sum
   }
-  return Math.min(1, chance)
+  return min(1, chance)
 }
 
-function quantileRank(ranks: Float64Array, part: number): number {
-  let sum = 0
-  for (let k = 0; k < ranks.length; k++) {
-    sum += ranks[k]!
-    if (sum >= part - 1e-12) return k + 1
+/**
+ * The fewest ranks in a row that hold half of the likelihood, both ends within; of equals the better ones. The middle
+ * half would take in the first or the last rank almost always when most of it lies there, and hold far more than half.
+ *
+ * @param ranks P(rank = k) at index k − 1.
+ */
+export function likelyRanks(ranks: ArrayLike<number>): [number, number] {
+  let best: [number, number] = [1, ranks.length]
+  let [last, held] = [0, 0]
+  for (let first = 0; first < ranks.length; first++) {
+    while (held < 0.5 - 1e-9 && last < ranks.length) held += ranks[last++]!
+    if (held < 0.5 - 1e-9) break
+    if (last - first - 1 < best[1] - best[0]) best = [first + 1, last]
+    held -= ranks[first]!
   }
-  return ranks.length
+  return best
 }

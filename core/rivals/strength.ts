@@ -23,12 +23,13 @@ export interface Strength {
   pull: number | null
 }
 
-const PART_WEIGHT = { title: 0.7, firstLine: 0.2, tag: 0.1 }
+/** How much each part of a text counts in its targeting. */
+export const PART_WEIGHT = { title: 0.7, firstLine: 0.2, tag: 0.1 }
 /** How much each part counts in a result's strength. */
 export const STRENGTH_WEIGHTS = { targeting: 0.45, reach: 0.25, pull: 0.3 }
 /** A channel of ten million, and a video of a hundred thousand views a day, count as 1. */
-const REACH_DECADES = 7
-const PULL_DECADES = 5
+export const REACH_DECADES = 7
+export const PULL_DECADES = 5
 
 /** How much of a whole match a grade is worth, 0 to 1. */
 export function gradeValue(found: Match): number {

@@ -193,7 +193,7 @@ export class RegionColumns {
       : { direction: DIRECTIONS[direction] as 'steady' | 'rising' | 'fading', yearly: this.yearly[n]! }
   }
 
-  private worthWith(n: number, ease: number): number {
+  private worthWith(n: number, ease: number, byChance = false): number {
     const volume = this.volume[n]!
     return (
       worth(
@@ -202,6 +202,7 @@ export class RegionColumns {
           cap: this.cap,
           ease: Number.isNaN(ease) ? null : ease,
           trend: this.trendOf(n),
+          byChance,
         },
         this.weights,
       ) ?? Number.NaN
@@ -218,7 +219,7 @@ export class RegionColumns {
     this.chance[n] = orNaN(
       page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null,
     )
-    this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!)
+    this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!, true)
   }
 
   /**

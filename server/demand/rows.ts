@@ -15,11 +15,12 @@ import type { OwnStanding } from './regionColumns'
  * What a worth is worked out from: ease is what the difficulty leaves for anyone, or the chance of page one for a
  * channel.
  */
-export const worthInput = (known: KnownPhrase, cap: number, ease: number | null): WorthInput => ({
+export const worthInput = (known: KnownPhrase, cap: number, ease: number | null, byChance = false): WorthInput => ({
   volume: known.volume,
   cap,
   ease,
   trend: known.trend,
+  byChance,
 })
 export const easeForAnyone = ({ difficulty }: KnownPhrase) => (difficulty === null ? null : 1 - difficulty / 100)
 
@@ -80,7 +81,7 @@ export function toRow(
     readAs: known.readAs,
     worth: {
       anyone: worth(worthInput(known, cap, easeForAnyone(known)), weights),
-      channel: worth(worthInput(known, cap, chance), weights),
+      channel: worth(worthInput(known, cap, chance, true), weights),
     },
     chance,
     via: viaOf(known.via),

@@ -38,7 +38,7 @@ export function answerDetail(
   const chance = chanceFor(known, own)
   const { weights } = settings
   const { factors, heldBackBy } = worthWorking(worthInput(known, cap.cap, easeForAnyone(known)), weights)
-  const forChannel = own ? worthWorking(worthInput(known, cap.cap, chance), weights) : null
+  const forChannel = own ? worthWorking(worthInput(known, cap.cap, chance, true), weights) : null
   return {
     ...toRow(known, { cap: cap.cap, chance, weights, places, language }, origin),
     region: regionCode,

@@ -19,8 +19,9 @@ export function openWorld(file: string, given?: () => number, daysAhead = 0): Op
   db.pragma('journal_mode = WAL')
   db.pragma('synchronous = NORMAL')
   db.pragma('busy_timeout = 5000')
-  const seed = facts(db).number('seed')
+  const known = facts(db)
+  const seed = known.number('seed')
   const clock = new WorldClock(db, given, daysAhead)
   const time = { madeOn: clock.madeOn, today: () => clock.today(), now: () => clock.now() }
-  return { db, seed, clock, ranking: new Ranking(db, seed, time) }
+  return { db, seed, clock, ranking: new Ranking(db, seed, time, known.number('wide') === 1) }
 }

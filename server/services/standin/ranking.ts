@@ -74,13 +74,30 @@ const BOUNDS = {
 /** Exact wording is worth between nothing and half a point, by trade. */
 const MOST_WORDING = 0.5
 
-/** The weights of a world. */
-export function weightsOf(seed: number): Weights {
+/** Wide bounds: worlds that are nothing like each other, on which forecasts are tried. */
+const WIDE: Record<keyof typeof BOUNDS, readonly [number, number]> = {
+  text: [0.08, 0.26],
+  loose: [0.3, 0.9],
+  clicks: [0.4, 1.5],
+  watched: [0.4, 1.8],
+  subscribers: [0.05, 0.26],
+  standing: [0.1, 0.6],
+  views: [0.08, 0.36],
+  fresh: [0, 0.5],
+  fadeDays: [15, 60],
+  region: [0.02, 0.2],
+  day: [0.01, 0.1],
+}
+const MOST_WIDE_WORDING = 1
+
+/** The weights of a world. @param wide drawn within the wide bounds. */
+export function weightsOf(seed: number, wide = false): Weights {
   const random = seeded(seed ^ 0x5eed)
   const drawn = Object.fromEntries(
-    Object.entries(BOUNDS).map(([name, [low, high]]) => [name, low + (high - low) * random()]),
+    Object.entries(wide ? WIDE : BOUNDS).map(([name, [low, high]]) => [name, low + (high - low) * random()]),
   ) as Record<keyof typeof BOUNDS, number>
-  return { ...drawn, wording: trade => MOST_WORDING * seeded(hash(trade) ^ seed)() }
+  const most = wide ? MOST_WIDE_WORDING : MOST_WORDING
+  return { ...drawn, wording: trade => most * seeded(hash(trade) ^ seed)() }
 }
 
 /** What does not depend on the words searched: what viewers did, who the channel is, how it goes now. */
@@ -145,8 +162,9 @@ export class Ranking {
     db: Database,
     seed: number,
     private readonly time: SiteTime,
+    wide = false,
   ) {
-    this.weights = weightsOf(seed)
+    this.weights = weightsOf(seed, wide)
     const weighed = (found: string) => `
       SELECT v.id, h.score AS bm25, v.title, v.published_at, v.views, v.live, v.clicks, v.watched, c.subscribers, c.standing, c.trade
       FROM (${found}) h JOIN video v ON v.id = h.rowid JOIN channel c ON c.id = v.channel_id

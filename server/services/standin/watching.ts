@@ -16,6 +16,10 @@ const AIMS = 24
 /** Searches that share a word with a title, looked through for those that its text answers. */
 const LOOKED_THROUGH = 400
 const DAYS_A_MONTH = 30.4
+/** Of a large following a smaller part comes: the part that does falls with this power of how many subscribe. */
+const FOLLOWING = { usual: 4870, falls: 0.5 } as const
+/** Beside other videos about the same, a video gets so many views a day for a power of the searches a month. */
+const BESIDE = { views: 0.12, power: 0.42 } as const
 
 interface AimRow extends SeriesRow {
   phrase_id: number
@@ -39,7 +43,7 @@ export interface LiveRow {
 }
 
 /** What viewers do with what they are shown. Drawn from the world's seed, as its ranking is. */
-function viewersOf(seed: number) {
+export function viewersOf(seed: number) {
   const random = seeded(seed ^ 0x71e3e5)
   const between = (low: number, high: number) => low + (high - low) * random()
   return {
@@ -130,17 +134,22 @@ export class Watching {
     let impressions = 0
     let search = 0
     let web = 0
+    let most = 0
     for (const aim of this.q.aims.all(video.id)) {
+      const searches = this.searchesOf(aim, day)
+      most = Math.max(most, searches)
       const rank = this.rankOf(video, aim, day)
       if (rank === null) continue
-      const searches = this.searchesOf(aim, day)
       impressions += searches * Math.pow(rank, -0.7)
       const clicks = searches * first * Math.pow(rank, -fall) * liked
       search += clicks
       if (rank <= 10 && showsVideos(aim.text)) web += 0.08 * clicks
     }
-    const news = video.subscribers * told * Math.exp(-age / lasting) * liked + video.subscribers * 0.0001 * liked
-    const near = (search + news) * suggested * (video.watched / 0.45) + (0.0015 * video.views) / (1 + age / 30)
+    const follow = video.subscribers * Math.pow((1 + video.subscribers) / (1 + FOLLOWING.usual), -FOLLOWING.falls)
+    const news = follow * told * Math.exp(-age / lasting) * liked + follow * 0.0001 * liked
+    const beside = BESIDE.views * Math.pow(DAYS_A_MONTH * most, BESIDE.power)
+    const near =
+      ((search + news) * suggested + beside * liked) * (video.watched / 0.45) + (0.0015 * video.views) / (1 + age / 30)
     const elsewhere = 0.03 * (search + news + near)
     const whole = (value: number) => Math.floor(value * noise + luck())
     const views = [search, near, news, web, elsewhere].map(whole)

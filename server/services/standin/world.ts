@@ -23,7 +23,8 @@ export const WORLD_FORMAT = 3
  * Makes a world in a new file. Same seed, size and day: the same world on any machine.
  *
  * @param newestDay UTC milliseconds of the world's newest day.
- * @param tell called with what is being made, for a progress line.
+ * @param report called with what is being made, for a progress line.
+ * @param wide its ranking is drawn within wide bounds.
  */
 export function makeWorld(
   file: string,
@@ -31,6 +32,7 @@ export function makeWorld(
   seed: number,
   newestDay: number,
   report: (what: string) => void = () => undefined,
+  wide = false,
 ): void {
   const db = new Database(file)
   db.pragma('journal_mode = OFF')
@@ -65,7 +67,7 @@ export function makeWorld(
     report(`${inDigits(size.channels)} channels and ${inDigits(size.videos)} videos`)
     const channels = makeChannels(size.channels, seed, newestDay)
     // Numbered by how well they stand whatever is searched: a search looks at the best of them first.
-    const weights = weightsOf(seed)
+    const weights = weightsOf(seed, wide)
     const videos = makeVideos(size.videos, seed, channels, phrases, newestDay)
       .map(video => ({ video, stands: standsFor(weights, video, channels[video.channel]!, newestDay) }))
       .sort((a, b) => b.stands - a.stands)
@@ -76,7 +78,7 @@ export function makeWorld(
     db.exec('CREATE INDEX video_channel ON video (channel_id); CREATE INDEX video_day ON video (published_at)')
     addPlaylists(db, makePlaylists(channels, videos, seed))
     const fact = db.prepare('INSERT INTO fact VALUES (?, ?)')
-    for (const [name, value] of Object.entries({ format: WORLD_FORMAT, seed, newestDay, ...size }))
+    for (const [name, value] of Object.entries({ format: WORLD_FORMAT, seed, newestDay, wide: Number(wide), ...size }))
       fact.run(name, String(value))
     db.exec("INSERT INTO video_words (video_words, rank) VALUES ('rank', 'bm25(10.0, 2.0, 1.0)')")
     db.exec(
