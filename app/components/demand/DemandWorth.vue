@@ -33,6 +33,10 @@ const NAMES = { demand: 'Demand', ease: 'Ease', trend: 'Trend' }
 const mine = computed(() => workspace.perspective === 'channel' && detail.value?.channelWorking != null)
 const worth = computed(() => (mine.value ? detail.value!.worth.channel : detail.value!.worth.anyone))
 const working = computed(() => (mine.value ? detail.value!.channelWorking! : detail.value!.worthWorking))
+/** For my channel searches and chance count as one, unless one of them does not count at all. */
+const together = computed(
+  () => mine.value && working.value.factors.every(factor => factor.name === 'trend' || factor.weight > 0),
+)
 const sentence = computed(() => {
   const { difficulty, volume, chance } = detail.value!
   if (worth.value === null) {
@@ -106,7 +110,11 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
             {{ mine ? 'for my channel' : 'for anyone' }}. {{ sentence }}
           </p>
           <p class="muted small">
-            100 × each factor raised to its weight, multiplied together; 100 at most.
+            <template v-if="together"
+              >100 × the demand of the searches that can be won, which are searches × chance, raised to the weights of
+              both, times the trend raised to its weight; 100 at most.</template
+            >
+            <template v-else>100 × each factor raised to its weight, multiplied together; 100 at most.</template>
             <NuxtLink class="link" :to="{ path: '/library', query: { tab: 'channels', brief: $route.query.brief } }"
               >Change the weights</NuxtLink
             >

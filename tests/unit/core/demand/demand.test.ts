@@ -51,6 +51,36 @@ describe('trend', () => {
   })
 })
 
+describe('worth by a chance', () => {
+  const steady = { direction: 'steady' as const, yearly: 0 }
+  const of = (volume: number, ease: number) => ({ volume, cap: 99_999, ease, trend: steady, byChance: true })
+
+  test('is the demand of the searches that can be won', () => {
+    // log(1 + 999 × .5) ÷ log(100,000) = .53986, to the power of .9.
+    expect(worth(of(999, 0.5))).toBeCloseTo(100 * Math.pow(Math.log(500.5) / Math.log(100_000), 0.9), 8)
+  })
+
+  test('ranks by searches × chance: a twentieth of a hundred times the searches is more than the whole of one', () => {
+    expect(worth(of(50_000, 0.05))!).toBeGreaterThan(worth(of(500, 1))!)
+    expect(worth({ ...of(50_000, 0.05), byChance: false })!).toBeLessThan(worth({ ...of(500, 1), byChance: false })!)
+  })
+
+  test('without a chance nothing can be won; a weight of 0 leaves its part out', () => {
+    expect(worth(of(50_000, 0))).toBe(0)
+    expect(worth(of(999, 0.01), { demand: 1, ease: 0, trend: 0 })).toBeCloseTo(60, 8)
+    expect(worth(of(999, 0.25), { demand: 0, ease: 1, trend: 0 })).toBeCloseTo(25, 8)
+  })
+
+  test('the working says what each factor costs by itself', () => {
+    const { worth: value, factors, heldBackBy } = worthWorking(of(999, 0.1))
+    const costs = Object.fromEntries(factors.map(({ name, holdsBack }) => [name, holdsBack!]))
+    expect(costs.ease).toBeCloseTo(worth(of(999, 1))! - value!, 8)
+    expect(costs.demand).toBeCloseTo(worth(of(99_999, 0.1))! - value!, 8)
+    expect(costs.trend).toBe(0)
+    expect(heldBackBy).toBe('demand')
+  })
+})
+
 describe('worth', () => {
   const steady = { direction: 'steady' as const, yearly: 0 }
 
