@@ -3,6 +3,7 @@ import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { askedStore } from '../server/data/asked'
+import { chanceModelStore } from '../server/data/chanceModels'
 import { briefItemStore } from '../server/data/briefItems'
 import { briefStore } from '../server/data/briefs'
 import { listStore } from '../server/data/lists'
@@ -18,7 +19,9 @@ import { lookAtPlaylists } from '../server/desk/playlistLook'
 import { playlistPageStore } from '../server/data/playlistPages'
 import { workspaceItemStore } from '../server/data/workspaceItems'
 import { lookAtChannel } from '../server/rivals/channelLook'
+import { learnFrom } from '../server/rivals/learning'
 import { readHere } from '../server/rivals/pageReader'
+import { SITE } from '../server/services/standin/answering'
 import { Behaviour } from '../server/services/standin/behaviour'
 import { openStandin } from '../server/services/standin/standin'
 import { TOWNS } from '../server/services/standin/places'
@@ -119,6 +122,12 @@ async function build(data: string, fresh: boolean): Promise<void> {
   }
   const problem = await lookAtChannel(deps, 'ch-marrowby', 'en')
   if (problem) throw new Error(problem)
+  const learnt = learnFrom(db, 'GB', SITE)
+  if (!learnt?.used) throw new Error('The pages of the demo teach nothing.')
+  const models = chanceModelStore(db)
+  await models.putHurdles(learnt)
+  models.put(learnt, Date.now())
+  console.log(`  learnt from ${learnt.pages} result pages how the site ranks.`)
   const items = workspaceItemStore(db)
   const playlistPages = playlistPageStore(db)
   const own = deps.videos.ofChannel('ch-marrowby')

@@ -1,19 +1,22 @@
 // npm run bench: measures on this machine and writes bench/results.md; npm run bench -- sound: what holds on a bad day,
-// into bench/soundness.md.
+// into bench/soundness.md; npm run bench -- forecast SEED…: whether chances come true, into bench/forecast.md.
 import { join } from 'node:path'
 import { HOME, build, install, run } from './prepare.mjs'
 import { LEAN } from './serve.mjs'
 
 await install()
 build()
+const TOOLS = { sound: 'soundness', forecast: 'forecast' }
+const [what, ...rest] = process.argv.slice(2)
+const tool = TOOLS[what]
 process.exit(
   run(
     process.execPath,
     [
       '--expose-gc',
       '--max-old-space-size=8192',
-      join(HOME, process.argv[2] === 'sound' ? '.output/tools/soundness.mjs' : '.output/tools/bench.mjs'),
-      ...process.argv.slice(process.argv[2] === 'sound' ? 3 : 2),
+      join(HOME, `.output/tools/${tool ?? 'bench'}.mjs`),
+      ...(tool ? rest : process.argv.slice(2)),
     ],
     { env: LEAN.env },
   ),

@@ -28,6 +28,7 @@ await build({
     reading: 'server/threads/readingThread.ts',
     scoring: 'server/threads/scoringThread.ts',
     evidence: 'server/threads/evidenceThread.ts',
+    chance: 'server/threads/chanceThread.ts',
     file: 'server/threads/fileThread.ts',
   },
   outExtension: { '.js': '.mjs' },

@@ -20,6 +20,9 @@ import { workspaceItemStore, type WorkspaceItemStore } from './data/workspaceIte
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
+import { Chances } from './rivals/chances'
+import { chanceModelStore } from './data/chanceModels'
+import { startLearning } from './threads/startLearning'
 import { startReading } from './threads/startReading'
 import { startFileWork, type FileWork } from './threads/startFileWork'
 import { startEvidence, type EvidenceWork } from './threads/startEvidence'
@@ -56,6 +59,8 @@ export interface Runtime {
   search: PhraseSearch
   /** Reads result pages, in a thread of its own. */
   reader: PageReader & { close: () => Promise<void> }
+  /** What was learnt from the pages kept of how sites rank. */
+  chances: Chances
   services: Switchboard
   /** The time by which ages of what was observed are counted, UTC milliseconds. */
   now: () => number
@@ -146,6 +151,7 @@ async function opened(): Promise<Runtime> {
       (kind: Kind) =>
       (ids: readonly number[], byPerson = false) => {
         search.changed(ids)
+        if (kind === 'pages') chances.noted()
         if (byPerson) changes.changed(kind)
       }
     const attached = attachedStore(db, join(data, 'service.key'))
@@ -157,6 +163,13 @@ async function opened(): Promise<Runtime> {
     const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => {
       phrases.putCap(...cap)
     })
+    const chances = new Chances(
+      chanceModelStore(db, ids => {
+        search.changed(ids)
+      }),
+      startLearning(join(workers, 'chance.mjs'), file),
+      services.now,
+    )
     const videos = videoStore(db)
     const asked = askedStore(db, services.now)
     const fileWork = startFileWork(join(workers, 'file.mjs'), file)
@@ -170,7 +183,7 @@ async function opened(): Promise<Runtime> {
       phrases,
       results: resultStore(db, changed('pages')),
       videos,
-      workspaces: workspaceStore(db, videos, services.now),
+      workspaces: workspaceStore(db, videos, services.now, (...of) => chances.ownValues(...of)),
       workspaceItems: workspaceItemStore(db),
       rivalSets: rivalSetStore(db),
       lists: listStore(db, phrases),
@@ -178,7 +191,8 @@ async function opened(): Promise<Runtime> {
       playlistPages: playlistPageStore(db),
       sources: sourceStore(db, changed('phrases')),
       search,
-      reader: startReading(join(workers, 'reading.mjs')),
+      reader: startReading(join(workers, 'reading.mjs'), file),
+      chances,
       services,
       now: services.now,
       attached,
@@ -197,6 +211,7 @@ async function opened(): Promise<Runtime> {
     asked.forgetOld()
     void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
+    chances.noted()
     // Ages are right from the first question on; a world that cannot be asked says so when it is.
     void services.clock().catch(() => undefined)
     // One that is closed while it loads is no failure.
@@ -219,6 +234,7 @@ async function close(problem: unknown): Promise<void> {
   await open.services.close()
   await open.search.close()
   await open.reader.close()
+  await open.chances.close()
   await open.scoring.close()
   await open.evidenceWork.close()
   await open.fileWork.close()

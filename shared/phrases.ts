@@ -195,6 +195,21 @@ export interface PhraseDetail extends PhraseRow {
   }
   /** The same for the channel asked for; `null` without one. */
   channelWorking: Pick<PhraseDetail['worthWorking'], 'factors' | 'heldBackBy'> | null
+  /**
+   * What my channel's chance is made of where it was learnt from pages, as parts of its logit; `null` where it is by
+   * fixed weights.
+   */
+  chanceWorking: {
+    /** The chance by fixed weights. */
+    constants: number | null
+    pages: number
+    at: number
+    /** The part of pairs of results whose order is told right on pages left out, and by fixed weights. */
+    pairs: { learnt: number; constants: number }
+    parts: { name: 'size' | 'views' | 'channel' | 'page'; value: number }[]
+    /** The chance of a video that does as much worse or better as one in six. */
+    range: [number, number]
+  } | null
   pageAt: number | null
   figures: { region: string | null; source: string; volume: number | null; at: number }[]
   modelVersion: number

@@ -76,6 +76,11 @@ export interface Reading {
    * forecast.
    */
   compared: number | null
+  /**
+   * Where the forecast was learnt from pages: how many, when, and the chance by fixed weights beside it; `null` where
+   * it is by those.
+   */
+  learntFrom: { pages: number; at: number; constants: number | null } | null
   winnings: { expected: number; low: number; high: number } | null
   earnings: { currency: string; lowMicros: number; highMicros: number } | null
   volume: number | null

@@ -1,7 +1,7 @@
 import { scaleLinear, scaleLog } from 'd3-scale'
 import { computed, type Ref } from 'vue'
 import { DIFFICULTY_BANDS } from '../../core/demand/bands'
-import { SUREST } from '../../core/rivals/forecast'
+import { LEAST_SURE, SUREST } from '../../core/rivals/forecast'
 import type { PhraseRow } from '../../shared/phrases'
 import type { Perspective } from '~/stores/workspace'
 
@@ -12,9 +12,8 @@ const GOOD_CHANCE = 0.7
 const hardFrom = DIFFICULTY_BANDS.find(band => band.name === 'high')!.from
 
 /** Most chances are close to 1: they are drawn by their odds, as far as a difference means anything. */
-const LEAST_CHANCE = 0.005
 const odds = (chance: number) => {
-  const within = Math.min(SUREST, Math.max(LEAST_CHANCE, chance))
+  const within = Math.min(SUREST, Math.max(LEAST_SURE, chance))
   return Math.log(within / (1 - within))
 }
 /** Where phrases are drawn: searches across, difficulty or the chance of page one upwards. Sizes in px. */
@@ -65,8 +64,11 @@ export function useDemandScales(
   )
   const yTicks = computed(() =>
     props.perspective === 'channel'
-      ? [0.01, 0.1, 0.3, 0.5, 0.7, 0.9, SUREST]
-          .map(chance => ({ at: odds(chance), text: `${chance === SUREST ? '> ' : ''}${Math.round(chance * 100)}` }))
+      ? [LEAST_SURE, 0.1, 0.3, 0.5, 0.7, 0.9, SUREST]
+          .map(chance => ({
+            at: odds(chance),
+            text: `${chance === SUREST ? '> ' : chance === LEAST_SURE ? '< ' : ''}${Math.round(chance * 100)}`,
+          }))
           .filter(tick => tick.at >= y.value.domain()[0]!)
       : y.value.ticks(6).map(tick => ({ at: tick, text: String(tick) })),
   )

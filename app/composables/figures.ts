@@ -1,4 +1,4 @@
-import { SUREST } from '../../core/rivals/forecast'
+import { LEAST_SURE, SUREST } from '../../core/rivals/forecast'
 import { isStale } from '../../core/demand/stale'
 import { counted } from '../../core/text/inWords'
 import { now } from './clock'
@@ -36,8 +36,13 @@ export const percentChange = (value: number | null | undefined) =>
   value === null || value === undefined
     ? UNKNOWN
     : `${value > 0 ? '+' : value < 0 ? '−' : ''}${whole.format(Math.abs(value) * 100)} %`
-/** A chance of page one: a rough estimate, and shown as no surer than that. */
-export const chanceText = (chance: number) => (chance > SUREST ? `> ${whole.format(SUREST * 100)} %` : percent(chance))
+/** A chance of page one: an estimate, and shown as no surer than that. */
+export const chanceText = (chance: number) =>
+  chance > SUREST
+    ? `> ${whole.format(SUREST * 100)} %`
+    : chance < LEAST_SURE
+      ? `< ${whole.format(LEAST_SURE * 100)} %`
+      : percent(chance)
 /** A part of 1 as a whole percentage, never 0 or 100 unless it is. */
 export const percent = (part: number) =>
   part > 0 && part < 0.01 ? '< 1 %' : part < 1 && part > 0.99 ? '> 99 %' : `${whole.format(part * 100)} %`

@@ -1,4 +1,5 @@
 import { PAGE_SEATS } from '../rivals/difficulty'
+import { likelyRanks, type Forecast } from '../rivals/forecast'
 import { readPhrase, type ReadPhrase } from '../text/match'
 import { barsOf, pageTraits } from './bars'
 import { meanChance, pageLogit, type Calibration } from './calibration'
@@ -43,6 +44,8 @@ export interface ChanceModel {
 
 /** A channel one knows nothing of may be this much better or worse than its size lets expect. */
 const UNKNOWN_CHANNEL: LearntChannel = { worth: 0, off: 0.5, doing: 0 }
+/** Subscribers of a channel that does not tell. */
+const UNKNOWN_SIZE = 3000
 
 /** A result as a page tells it. */
 export interface PageResult {
@@ -91,6 +94,10 @@ export function wordingValue(model: ChanceModel, phrase: string, language: strin
   return model.calibration.slope * signalWorth(model.weights, wordingSignals(read, text, model.rarity))
 }
 
+/** The same of a text worded in full: with the phrase in title, first line and a tag, and as long as most. */
+export const fullWording = ({ calibration, rarity, weights }: ChanceModel, phrase: string, language: string) =>
+  calibration.slope * signalWorth(weights, fullSignals(readPhrase(phrase, language), rarity))
+
 /**
  * What a page asks of a new video.
  *
@@ -115,12 +122,11 @@ export function hurdlesOf(
   const pageBar = bars[PAGE_SEATS - 1]!
   const whole = signals.map(each => each[SIGNAL.whole] === 1)
   // A page that ends has no bar: whoever is found is on it.
-  const asks = Number.isFinite(pageBar)
-    ? -pageLogit(calibration, pageTraits(worths, whole, pageBar, read, rarity))
-    : -Infinity
-  const wording = calibration.slope * signalWorth(model.weights, fullSignals(read, rarity))
+  const ends = !Number.isFinite(pageBar)
+  const asks = ends ? -calibration.offset : -pageLogit(calibration, pageTraits(worths, whole, pageBar, read, rarity))
+  const wording = fullWording(model, phrase, language)
   const ranks = bars.subarray(0, depth).map(bar => asks + calibration.slope * bar)
-  return { full: asks === -Infinity ? asks : asks + calibration.slope * pageBar - wording, ranks, wording }
+  return { full: ends ? -Infinity : asks + calibration.slope * pageBar - wording, ranks, wording }
 }
 
 /** A channel as chances use it: what its next video is worth beside its wording, and how far that may be off. */
@@ -143,16 +149,43 @@ export function ownValue(
   ageDays = NEW_DAYS,
 ): OwnValue {
   const { weights, doing, calibration } = model
-  const known = (channel === null ? undefined : model.channels.get(channel)) ?? UNKNOWN_CHANNEL
-  const size = subscribers ?? 3000
-  const views = expectedDoing(doing, size, ageDays, known.doing)
-  const worth =
-    weights[SIGNAL.reach]! * reachSignal(subscribers) +
-    weights[SIGNAL.pull]! * pullSignal(views) +
-    weights[SIGNAL.youth]! * youthSignal(ageDays) +
-    known.worth
-  const spread = Math.hypot(weights[SIGNAL.pull]! * doing.within, known.off)
-  return { value: calibration.slope * worth, spread: calibration.slope * spread }
+  const parts = ownParts(model, channel, subscribers, ageDays)
+  const spread = Math.hypot(weights[SIGNAL.pull]! * doing.within, channelOf(model, channel).off)
+  return {
+    value: parts.size + parts.views + parts.youth + parts.channel,
+    spread: calibration.slope * spread,
+  }
+}
+
+/** What the value of a channel's next video is made of; they sum to it. */
+export interface OwnParts {
+  /** Its subscribers, and the views its videos get, against a usual channel. */
+  size: number
+  views: number
+  youth: number
+  /** What its videos have beyond that. */
+  channel: number
+}
+
+const channelOf = ({ channels }: ChanceModel, channel: string | null) =>
+  (channel === null ? undefined : channels.get(channel)) ?? UNKNOWN_CHANNEL
+
+/** @param ageDays the age it is looked at. */
+export function ownParts(
+  model: ChanceModel,
+  channel: string | null,
+  subscribers: number | null,
+  ageDays = NEW_DAYS,
+): OwnParts {
+  const { weights, doing, calibration } = model
+  const { worth, doing: beyond } = channelOf(model, channel)
+  const views = expectedDoing(doing, subscribers ?? UNKNOWN_SIZE, ageDays, beyond)
+  return {
+    size: calibration.slope * weights[SIGNAL.reach]! * reachSignal(subscribers),
+    views: calibration.slope * weights[SIGNAL.pull]! * pullSignal(views),
+    youth: calibration.slope * weights[SIGNAL.youth]! * youthSignal(ageDays),
+    channel: calibration.slope * worth,
+  }
 }
 
 /** The chance of page one of a video worded in full. @param full the page's hurdle. */
@@ -173,4 +206,26 @@ export function learntRanks({ value, spread }: OwnValue, { ranks }: Hurdles, wor
   }
   within[ranks.length] = 1 - before
   return within
+}
+
+/**
+ * The same as a forecast of fixed weights tells it. A result stays ahead of the video if the video ranks below it.
+ *
+ * @param results how many were read.
+ */
+export function learntForecast(own: OwnValue, hurdles: Hurdles, results: number): Forecast {
+  const ranks = learntRanks(own, hurdles, hurdles.wording)
+  const ahead = new Float64Array(Math.min(results, hurdles.ranks.length))
+  let reached = 0
+  for (let i = 0; i < ahead.length; i++) ahead[i] = Math.max(0, 1 - (reached += ranks[i]!))
+  // Where page one is not full, whoever is found is on it.
+  const seats = Math.min(PAGE_SEATS, ranks.length)
+  const pageOne = ranks.subarray(0, seats).reduce((sum, each) => sum + each, 0)
+  return {
+    pageOne: Math.min(1, pageOne),
+    ranks,
+    likely: likelyRanks(ranks),
+    ahead,
+    softSeats: [...ahead.keys()].filter(i => ahead[i]! < 0.5).map(i => i + 1),
+  }
 }

@@ -15,8 +15,9 @@ export interface Spread {
 }
 export const SPREAD: Spread = { offset: 0, sigma: 0.3, tau: 0.08 }
 
-/** A rough estimate is shown as no surer than this. */
-export const SUREST = 0.95
+/** No chance is shown as surer than this, one way or the other. */
+export const SUREST = 0.97
+export const LEAST_SURE = 1 - SUREST
 
 /** As many results as are ever read: three pages. Those beyond what was read stand there all the same. */
 export const RESULTS_READ = 60

@@ -1,5 +1,5 @@
 import type { Difficulty } from './difficulty'
-import { SUREST, type Forecast } from './forecast'
+import { LEAST_SURE, SUREST, type Forecast } from './forecast'
 import type { OwnStrength } from './ownStrength'
 import type { PageAge } from './turnover'
 import type { Winnings } from './winnings'
@@ -16,12 +16,19 @@ export interface ReadingOf {
   exactTitles: number
   /** The more searched spelling whose results are used. */
   readAs?: string | null
+  /** Whether the chance was learnt from pages; a rough estimate by fixed weights otherwise. */
+  learnt?: boolean
 }
 
 const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 })
 const short = new Intl.NumberFormat('en', { notation: 'compact', maximumSignificantDigits: 2 })
-/** A rough estimate is not shown as more certain than it is. */
-const chanceText = (chance: number) => (chance > SUREST ? `over ${whole.format(SUREST * 100)} %` : percent(chance))
+/** An estimate is not shown as more certain than it is. */
+const chanceText = (chance: number) =>
+  chance > SUREST
+    ? `over ${whole.format(SUREST * 100)} %`
+    : chance < LEAST_SURE
+      ? `under ${whole.format(LEAST_SURE * 100)} %`
+      : percent(chance)
 const percent = (part: number) =>
   part > 0 && part < 0.01 ? 'less than 1 %' : part > 0.99 && part < 1 ? 'more than 99 %' : `${Math.round(part * 100)} %`
 
@@ -33,7 +40,7 @@ function chanceWord(chance: number): string {
 }
 
 /** Where a well-worded video of mine would stand, in words. */
-function standing({ pageOne, likely, ranks }: Forecast): string {
+function standing({ pageOne, likely, ranks }: Forecast, learnt: boolean): string {
   const last = ranks.length
   const rank = (k: number) => (k >= last ? `below all ${last - 1} results` : whole.format(k))
   const where =
@@ -42,7 +49,7 @@ function standing({ pageOne, likely, ranks }: Forecast): string {
       : likely[0] === likely[1]
         ? `at ${rank(likely[0])}`
         : `between ${rank(likely[0])} and ${rank(likely[1])}`
-  return `A video of mine with the phrase in title and description would most likely rank ${where}; page one is ${chanceWord(pageOne)} (roughly ${chanceText(pageOne)})`
+  return `A video of mine with the phrase in title and description would most likely rank ${where}; page one is ${chanceWord(pageOne)} (${learnt ? '' : 'roughly '}${chanceText(pageOne)})`
 }
 
 const views = (count: number) => (count < 1 ? 'hardly any' : count < 1000 ? whole.format(count) : short.format(count))
@@ -51,14 +58,14 @@ const span = (low: string, high: string) => (low === high ? low : `${low} to ${h
 
 /** The reading of a page: one sentence that says whether it can be won and what it brings, as far as known. */
 export function readingInWords(of: ReadingOf): string {
-  const { difficulty, forecast, winnings, turnover, age, results, exactTitles, readAs = null } = of
+  const { difficulty, forecast, winnings, turnover, age, results, exactTitles, readAs = null, learnt = false } = of
   if (!results)
     return 'No results for this phrase, so its difficulty is unknown. Check the spelling and whether people search for it.'
   const parts: string[] =
     readAs === null ? [] : [`The site treats it as “${readAs}”, which more people search for; the figures here do too`]
   if (forecast)
     parts.push(
-      standing(forecast) +
+      standing(forecast, learnt) +
         (winnings ? `, for ${span(views(winnings.low), views(winnings.high))} views in 90 days` : ''),
     )
   else parts.push('Choose your channel in the Library to see where it would rank')

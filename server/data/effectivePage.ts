@@ -7,5 +7,6 @@ export const EFFECTIVE_PAGE = {
   difficulty: 'iif(r.phrase_id IS NULL, g.difficulty, r.difficulty)',
   titleMatches: 'iif(r.phrase_id IS NULL, g.title_matches, r.title_matches)',
   strengths: 'iif(r.phrase_id IS NULL, g.strengths, r.strengths)',
+  hurdle: 'iif(r.phrase_id IS NULL, g.hurdle, r.hurdle)',
   more: 'iif(r.phrase_id IS NULL, g.more, r.more)',
 } as const

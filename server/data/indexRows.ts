@@ -21,11 +21,12 @@ export type PageColumns = [
   intent: string | null,
   strengths: Buffer | null,
   more: number | null,
+  hurdle: number | null,
 ]
 
 const FIGURE =
   'phrase_id, volume, coalesce(change, months_change), competition, advertiser, trend_direction, trend_yearly, season_strength, season_peaks FROM figure'
-const PAGE = `g.phrase_id, ${EFFECTIVE_PAGE.difficulty}, ${EFFECTIVE_PAGE.titleMatches}, g.video_block, g.intent, ${EFFECTIVE_PAGE.strengths}, ${EFFECTIVE_PAGE.more} FROM standing_page g ${EFFECTIVE_PAGE.join}`
+const PAGE = `g.phrase_id, ${EFFECTIVE_PAGE.difficulty}, ${EFFECTIVE_PAGE.titleMatches}, g.video_block, g.intent, ${EFFECTIVE_PAGE.strengths}, ${EFFECTIVE_PAGE.more}, ${EFFECTIVE_PAGE.hurdle} FROM standing_page g ${EFFECTIVE_PAGE.join}`
 
 /** Reads what the index is made of; for a connection of its own, which only reads. */
 export function indexRows(db: Db) {

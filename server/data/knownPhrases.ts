@@ -30,6 +30,8 @@ export interface KnownPhrase {
   /** Strengths on the page that stands for it, by rank, and whether the site has more results. */
   strengths: number[] | null
   more: boolean
+  /** What that page asks of a new video by what was learnt; `null` where nothing is. */
+  hurdle: number | null
   /** How many results were read of that page. */
   results: number | null
   /** The more searched spelling whose difficulty, chance and competition it takes. */
@@ -39,7 +41,8 @@ export interface KnownPhrase {
 const KNOWN = `p.id, p.text, p.words, p.via, f.volume, a.volume AS volumeAll, coalesce(f.change, f.months_change) AS change,
   f.competition, f.trend_direction AS direction, f.trend_yearly AS yearly, ${EFFECTIVE_PAGE.difficulty}, ${EFFECTIVE_PAGE.titleMatches},
   g.video_block AS videoBlock, f.advertiser, f.season_strength, f.season_peaks, f.spiked, g.intent, ${EFFECTIVE_PAGE.strengths},
-  ${EFFECTIVE_PAGE.more}, length(g.strengths) / 4 AS results, (SELECT text FROM phrase WHERE id = g.read_as) AS readAs`
+  ${EFFECTIVE_PAGE.more}, length(g.strengths) / 4 AS results, (SELECT text FROM phrase WHERE id = g.read_as) AS readAs,
+  ${EFFECTIVE_PAGE.hurdle}`
 const JOINS = `LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = @region AND f.counts = 1
   LEFT JOIN figure a ON a.phrase_id = p.id AND a.region = '' AND a.counts = 1
   LEFT JOIN standing_page g ON g.phrase_id = p.id AND g.region = @region ${EFFECTIVE_PAGE.join}`
@@ -52,16 +55,17 @@ type KnownRow = [
   difficulty: number | null, titleMatches: number | null, videoBlock: number | null, advertiser: number | null,
   seasonStrength: number | null, seasonPeaks: number | null, spiked: number | null, intent: Intent | null,
   strengths: Buffer | null, more: number | null, results: number | null, readAs: string | null,
+  hurdle: number | null,
 ]
-const KNOWN_COLUMNS = 22
+const KNOWN_COLUMNS = 23
 
 // prettier-ignore
 const toKnown = ([
   id, text, words, via, volume, volumeAll, change, competition, direction, yearly, difficulty, titleMatches, videoBlock,
-  advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths, more, results, readAs,
+  advertiser, seasonStrength, seasonPeaks, spiked, intent, strengths, more, results, readAs, hurdle,
 ]: KnownRow): KnownPhrase => ({
   id, text, words, via, volume, volumeAll, change, competition, difficulty, titleMatches, videoBlock, advertiser,
-  seasonStrength, seasonPeaks, spiked, intent, results, readAs,
+  seasonStrength, seasonPeaks, spiked, intent, results, readAs, hurdle,
   trend: direction === null ? null : { direction, yearly: yearly! },
   strengths: strengths && unpackStrengths(strengths),
   more: more === 1,

@@ -26,6 +26,8 @@ export interface PageToKeep {
   intent: Intent | null
   /** Whether it was imported by a person rather than loaded from a service. */
   imported?: boolean
+  /** What it asks of a new video, by the model in use; `null` or absent without one. */
+  hurdle?: number | null
   seats: { video: SiteVideo; strength: Strength }[]
 }
 
@@ -106,10 +108,10 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
   )
   const setCurrentPage = db.prepare(
     `INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block,
-      strengths, more, intent) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      strengths, more, intent, hurdle) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
   const updateCurrentPage = db.prepare(
-    'UPDATE standing_page SET difficulty = ?, strengths = ? WHERE phrase_id = ? AND region = ?',
+    'UPDATE standing_page SET difficulty = ?, strengths = ?, hurdle = NULL WHERE phrase_id = ? AND region = ?',
   )
   const updateDifficulty = db.prepare(
     'UPDATE result_page SET difficulty = ?, front = ?, middle = ?, rest = ? WHERE id = ?',
@@ -228,6 +230,8 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
           packStrengths(strengths),
           Number(page.more),
           page.intent,
+          // One without what a person took out of it is judged by itself.
+          off.size ? null : (page.hurdle ?? null),
         )
       changed.push(phraseId, ...matchSpellings(phraseId, region, currentPage.get(phraseId, region)!.id))
     }

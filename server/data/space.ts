@@ -37,6 +37,7 @@ export const HELD: Record<string, SpaceKind> = {
   evidence_rules: 'pages',
   page_reading: 'pages',
   evidence: 'pages',
+  chance_model: 'pages',
   playlist_page: 'pages',
   job: 'rest',
   job_input: 'rest',

@@ -19,8 +19,17 @@ interface WorkspaceRow {
 
 export type WorkspaceStore = ReturnType<typeof workspaceStore>
 
-/** Workspaces: each one channel with its briefs and lists, and what is set for it. */
-export function workspaceStore(db: Db, videos: VideoStore, now: () => number = Date.now) {
+/**
+ * Workspaces: each one channel with its briefs and lists, and what is set for it.
+ *
+ * @param learnt what a channel's next video is worth by what was learnt from pages, by region.
+ */
+export function workspaceStore(
+  db: Db,
+  videos: VideoStore,
+  now: () => number = Date.now,
+  learnt: (channel: string | null, subscribers: number | null) => OwnStanding['learnt'] = () => undefined,
+) {
   const SELECT = `SELECT w.*, (SELECT count(*) FROM brief b WHERE b.workspace_id = w.id AND b.deleted_at IS NULL) AS briefs
       FROM workspace w`
   const all = db.prepare<[], WorkspaceRow>(`${SELECT} ORDER BY w.created_at, w.id`)
@@ -180,7 +189,11 @@ export function workspaceStore(db: Db, videos: VideoStore, now: () => number = D
       const set = settings(row.id)
       const workspace = toWorkspace(row)
       return {
-        own: workspace.own ? { strength: workspace.own.strength, spread: set.spread } : null,
+        own: workspace.own && {
+          strength: workspace.own.strength,
+          spread: set.spread,
+          learnt: learnt(workspace.channelId, workspace.subscribers),
+        },
         settings: set,
         workspace,
       }

@@ -6,6 +6,7 @@ import { phraseKey } from '../../core/text/words'
 import type { AssessedRow } from '../../shared/phrases'
 import type { PhraseStore } from '../data/phrases'
 import type { SavedPage, PageKind, PageToKeep, ResultStore } from '../data/results'
+import type { Chances } from '../rivals/chances'
 import type { PageReader } from '../rivals/pageReader'
 import { serviceError, type Answer, type MayAsk, type SearchAnswer, type Services } from '../services/contract'
 import { isServiceFault, isStop, withRetry } from '../services/retry'
@@ -25,6 +26,8 @@ export interface AssessDeps extends MayAsk {
   results: ResultStore
   services: Services & Partial<Pick<Switchboard, 'superseded'>>
   reader: PageReader
+  /** What was learnt of how sites rank, where anything was. */
+  chances?: Pick<Chances, 'inUse'>
   now?: () => number
 }
 /** For viewer a phrase is assessed besides for anyone. */
@@ -90,9 +93,11 @@ async function askBlock(
   }
 }
 
+const goesOn = ({ complete, data }: Answer<SearchAnswer>, depth: number) => data.videos.length >= depth || !complete
+
 /** Reads pages in the reading thread and makes them ready to be kept. */
 async function readPages(
-  { phrases, reader }: AssessDeps,
+  { phrases, reader, chances }: AssessDeps,
   received: readonly ServicePage[],
   region: string,
   language: string,
@@ -100,7 +105,17 @@ async function readPages(
   kind: PageKind,
 ): Promise<PageToKeep[]> {
   const read = await reader.read(
-    received.map(({ phrase, search }) => ({ phrase, language, at: search.at, videos: search.data.videos })),
+    received.map(({ phrase, search }) => {
+      const learnt = kind === 'site' ? (chances?.inUse(region, { language, source: search.source }) ?? null) : null
+      return {
+        phrase,
+        language,
+        at: search.at,
+        videos: search.data.videos,
+        more: goesOn(search, depth),
+        learnt: learnt && { region, at: learnt.at },
+      }
+    }),
   )
   const ids = phrases.phraseIds(
     received.map(page => page.phrase),
@@ -114,10 +129,11 @@ async function readPages(
     at: search.at,
     depth,
     complete: search.complete,
-    more: search.data.videos.length >= depth || !search.complete,
+    more: goesOn(search, depth),
     titleMatches: search.data.titleMatches,
     videoBlock: block,
     intent: read[i]!.intent,
+    hurdle: search.complete ? read[i]!.hurdle : null,
     seats: search.data.videos.map((video, k) => ({ video, strength: read[i]!.strengths[k]! })),
   }))
 }
@@ -159,7 +175,7 @@ function assessedRow(
       at: null,
       problem,
     }
-  const chance = chanceFor(known, own)
+  const chance = chanceFor(known, own, region)
   const row = toRow(known, { cap: phrases.cap(region).cap, chance, weights, places, language })
   const page = results.latest(known.id, region)
   return {

@@ -3,6 +3,7 @@ import { sortByKeys } from '../../core/search/order'
 import { stepOf } from '../../core/search/scan'
 import type { KeyOf } from '../../core/search/selectRange'
 import { volumeCap, worth, type WorthWeights } from '../../core/demand/worth'
+import { learntChance, type OwnValue } from '../../core/chance/model'
 import { chanceOfPageOne, firstPage, type Spread } from '../../core/rivals/forecast'
 import type { FigureColumns, IndexRows, PageColumns } from '../data/indexRows'
 import { unpackStrengths } from '../data/strengths'
@@ -30,6 +31,8 @@ export interface Order {
 export interface OwnStanding {
   strength: number
   spread: Spread
+  /** What its next video is worth by what was learnt, for each region of which something was. */
+  learnt?: Record<string, OwnValue>
 }
 
 const unknown = (size: number) => new Float32Array(size).fill(Number.NaN)
@@ -58,6 +61,8 @@ export class RegionColumns {
   private known = 0
   /** Strengths of the first twenty results, for the chance of any channel. */
   private readonly pages = new Map<number, ReturnType<typeof firstPage>>()
+  /** What pages ask of a new video by what was learnt. */
+  private hurdle = unknown(0)
   private own: OwnStanding | null = null
   private worthDue = true
   private channelDue = true
@@ -102,6 +107,7 @@ export class RegionColumns {
     ] as const)
       this[name] = more(this[name], Number.NaN)
     this.chance = more(this.chance, Number.NaN)
+    this.hurdle = more(this.hurdle, Number.NaN)
     this.peaks = more(this.peaks, 0)
     this.direction = more(this.direction, 0)
     this.yearly = more(this.yearly, 0)
@@ -174,9 +180,10 @@ export class RegionColumns {
     this.yearly[n] = yearly ?? 0
   }
 
-  private takePage(n: number, [, difficulty, titleMatches, block, intent, strengths, more]: PageColumns): void {
+  private takePage(n: number, [, difficulty, titleMatches, block, intent, strengths, more, hurdle]: PageColumns): void {
     if (n < 0) return
     this.difficulty[n] = orNaN(difficulty)
+    this.hurdle[n] = orNaN(hurdle)
     // The site's own count takes precedence over an imported one.
     if (titleMatches !== null) this.competition[n] = titleMatches
     this.block[n] = block ?? NO_ANSWER
@@ -216,9 +223,13 @@ export class RegionColumns {
 
   private workOutChannel(n: number): void {
     const page = this.pages.get(n)
-    this.chance[n] = orNaN(
-      page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null,
-    )
+    const learnt = this.own?.learnt?.[this.region]
+    const hurdle = this.hurdle[n]!
+    if (page && learnt && !Number.isNaN(hurdle)) this.chance[n] = learntChance(learnt, hurdle)
+    else
+      this.chance[n] = orNaN(
+        page && this.own ? chanceOfPageOne(this.own.strength, page.strengths, page.more, this.own.spread) : null,
+      )
     this.channelWorth[n] = Number.isNaN(this.chance[n]!) ? Number.NaN : this.worthWith(n, this.chance[n]!, true)
   }
 
@@ -247,7 +258,9 @@ export class RegionColumns {
       own?.strength !== this.own?.strength ||
       own?.spread.sigma !== this.own?.spread.sigma ||
       own?.spread.tau !== this.own?.spread.tau ||
-      own?.spread.offset !== this.own?.spread.offset
+      own?.spread.offset !== this.own?.spread.offset ||
+      own?.learnt?.[this.region]?.value !== this.own?.learnt?.[this.region]?.value ||
+      own?.learnt?.[this.region]?.spread !== this.own?.learnt?.[this.region]?.spread
     ) {
       this.own = own
       this.channelDue = true

@@ -3,6 +3,7 @@ import { bitPeaks } from '../../core/demand/season'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import { worth, type WorthInput, type WorthWeights, WORTH_WEIGHTS } from '../../core/demand/worth'
 import { MODEL_VERSION } from '../../core/modelVersion'
+import { learntChance } from '../../core/chance/model'
 import { chanceOfPageOne, firstPage } from '../../core/rivals/forecast'
 import type { PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import type { KnownPhrase, Origin } from '../data/knownPhrases'
@@ -24,9 +25,18 @@ export const worthInput = (known: KnownPhrase, cap: number, ease: number | null,
 })
 export const easeForAnyone = ({ difficulty }: KnownPhrase) => (difficulty === null ? null : 1 - difficulty / 100)
 
-/** Chance of page one for a channel; `null` where the page is not known whole, or the channel is not. */
-export function chanceFor({ strengths, more, difficulty }: KnownPhrase, own: OwnStanding | null): number | null {
+/**
+ * Chance of page one for a channel, by what was learnt where something was and by the constants elsewhere; `null` where
+ * the page is not known whole, or the channel is not.
+ */
+export function chanceFor(
+  { strengths, more, difficulty, hurdle }: KnownPhrase,
+  own: OwnStanding | null,
+  region: string,
+): number | null {
   if (!own || !strengths || difficulty === null) return null
+  const learnt = own.learnt?.[region]
+  if (learnt && hurdle !== null) return learntChance(learnt, hurdle)
   const compared = firstPage(strengths, more)
   return chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread)
 }
@@ -123,7 +133,7 @@ export function rowOf(
       known &&
       toRow(
         known,
-        { cap, chance: chanceFor(known, own), weights, places: places.names(), language },
+        { cap, chance: chanceFor(known, own, region), weights, places: places.names(), language },
         phrases.originOf(known, region),
       )
     )

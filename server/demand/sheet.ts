@@ -11,10 +11,14 @@ import type { PhraseDetail, PhraseSheet } from '../../shared/phrases'
 import type { Settings } from '../../shared/workspace'
 import type { PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
+import { chanceWorking } from './chanceWorking'
+import type { Chances } from '../rivals/chances'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, easeForAnyone, toRow, worthInput } from './rows'
 
 export interface SheetFor {
+  chances?: Pick<Chances, 'inUse'>
+  channel?: { id: string | null; subscribers: number | null }
   own: OwnStanding | null
   settings: Settings
   places: PlaceNames
@@ -27,7 +31,7 @@ export function answerDetail(
   phrase: string,
   regionCode: string | null,
   language: string,
-  { own, settings, places }: SheetFor,
+  { own, settings, places, chances, channel }: SheetFor,
 ): PhraseDetail | null {
   const region = regionCode ?? ''
   const known = phrases.known(phrase, region, language)
@@ -35,7 +39,7 @@ export function answerDetail(
   const cap = phrases.cap(region)
   const origin = phrases.originOf(known, region)
   const page = results.effective(known.id, region)
-  const chance = chanceFor(known, own)
+  const chance = chanceFor(known, own, region)
   const { weights } = settings
   const { factors, heldBackBy } = worthWorking(worthInput(known, cap.cap, easeForAnyone(known)), weights)
   const forChannel = own ? worthWorking(worthInput(known, cap.cap, chance, true), weights) : null
@@ -50,6 +54,7 @@ export function answerDetail(
         : null,
     worthWorking: { cap: cap.cap, capAt: cap.at, factors, heldBackBy },
     channelWorking: forChannel && { factors: forChannel.factors, heldBackBy: forChannel.heldBackBy },
+    chanceWorking: chanceWorking(known, own, region, { chances, channel }),
     pageAt: page?.at ?? null,
     figures: phrases.figuresOf(phrase, language).map(each => ({ ...each, region: each.region || null })),
     modelVersion: page?.model_version ?? MODEL_VERSION,

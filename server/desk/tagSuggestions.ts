@@ -77,7 +77,7 @@ export async function tagSuggestions(stores: Stores, question: TagQuestion) {
     if (!tag) continue
     if (++looked % AT_A_TIME === 0) await nextTurn()
     const known = stores.phrases.known(tag, region, language)
-    figures.set(tag, { volume: known?.volume ?? null, chance: known && chanceFor(known, own) })
+    figures.set(tag, { volume: known?.volume ?? null, chance: known && chanceFor(known, own, region) })
   }
   return stores.scoring.suggestTags({
     draft,

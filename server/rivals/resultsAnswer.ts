@@ -1,6 +1,6 @@
 import { DAY } from '../../core/time'
 import { median, quantile } from 'd3-array'
-import { chanceOfPageOne, firstPage, forecast, type Forecast } from '../../core/rivals/forecast'
+import { chanceOfPageOne, firstPage, forecast, RESULTS_READ, type Forecast } from '../../core/rivals/forecast'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import type { OwnStrength } from '../../core/rivals/ownStrength'
 import { readingInWords, whySoft } from '../../core/rivals/reading'
@@ -11,12 +11,15 @@ import { earnings, viewsToWin } from '../../core/rivals/winnings'
 import { GRADES, match, readPhrase, readText, type Match } from '../../core/text/match'
 import { words } from '../../core/text/words'
 import type { PageChannel, Reading, ResultsAnswer, ResultsQuery, RivalRow, Spreads } from '../../shared/rivals'
+import { learntChance, learntForecast } from '../../core/chance/model'
+import type { Chances } from './chances'
 import type { SavedPage, ResultStore, SeatRow } from '../data/results'
 import type { VideoStore } from '../data/videos'
 import type { WorkspaceStore } from '../data/workspaces'
 import type { PhraseStore } from '../data/phrases'
 
 export interface AnswerDeps {
+  chances?: Pick<Chances, 'hurdles' | 'inUse'>
   phrases: PhraseStore
   results: ResultStore
   videos: VideoStore
@@ -103,10 +106,10 @@ function channelsOf(seats: readonly Seen[], phrase: string): PageChannel[] {
  * forecast among those that are on topic, and the reading of the whole.
  */
 export function answerResults(
-  { phrases, results, videos, workspaces }: AnswerDeps,
+  { chances, phrases, results, videos, workspaces }: AnswerDeps,
   page: SavedPage,
   query: ResultsQuery,
-  model: ViewsModel | null,
+  views: ViewsModel | null,
   problem: string | null,
 ): ResultsAnswer {
   const { phrase, region, language, depth } = query
@@ -119,13 +122,23 @@ export function answerResults(
   // A misspelling is judged by the page of the right spelling, which holds the same results and is worded for.
   const effective = page.kind === 'site' ? results.effective(page.phrase_id, page.region) : null
   const difficultyPage = effective && effective.phrase_id !== page.phrase_id ? effective : page
-  const allStrengths = results
-    .seats(difficultyPage, 60)
-    .filter(seat => !seat.off)
-    .map(seat => seat.strength)
+  const readAs = difficultyPage === page ? null : phrases.textsById([difficultyPage.phrase_id])[0]!
+  const judged = results.seats(difficultyPage, RESULTS_READ).filter(seat => !seat.off)
+  const allStrengths = judged.map(seat => seat.strength)
+  const more = difficultyPage.more === 1
+  // By what was learnt of the region's pages, where something was; by fixed weights elsewhere.
+  const learnt = page.kind === 'site' ? own?.learnt?.[page.region] : undefined
+  const asked = (seats: readonly SeatRow[], depth: number) =>
+    chances?.hurdles({ page: difficultyPage, phrase: readAs ?? phrase, language, seats }, depth) ?? null
+  const hurdles = learnt && whole ? asked(judged, more ? RESULTS_READ : judged.length) : null
   const ahead: Forecast | null =
-    own && whole ? forecast(own.strength, allStrengths, difficultyPage.more === 1, own.spread) : null
-  const compared = firstPage(allStrengths, difficultyPage.more === 1)
+    learnt && hurdles
+      ? learntForecast(learnt, hurdles, judged.length)
+      : own && whole
+        ? forecast(own.strength, allStrengths, more, own.spread)
+        : null
+  const compared = firstPage(allStrengths, more)
+  const constants = own && whole ? chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread) : null
   const read = readPhrase(phrase, language)
   const grade = (text: string) => match(read, readText(text, language))
   const first = topical.slice(0, PAGE_SEATS)
@@ -146,10 +159,10 @@ export function answerResults(
   const rows = seats.map((seat): RivalRow => {
     const title = grade(seat.title)
     const expected =
-      model && seat.subscribers !== null && seat.daily !== null && seat.age !== null
+      views && seat.subscribers !== null && seat.daily !== null && seat.age !== null
         ? { subscribers: seat.subscribers, ageDays: Math.max(1, seat.age), viewsPerDay: seat.daily }
         : null
-    const upset = expected !== null && isUpset(model!, expected, seat.views ?? 0)
+    const upset = expected !== null && isUpset(views!, expected, seat.views ?? 0)
     const index = seat.off ? null : place++
     const stays = ahead && index !== null ? (ahead.ahead[index] ?? null) : null
     return {
@@ -183,7 +196,7 @@ export function answerResults(
         stays !== null && stays < 0.5 && mine
           ? whySoft({ targeting: seat.targeting ?? 0, reach: seat.reach, pull: seat.pull }, mine)
           : null,
-      timesExpected: expected ? timesExpected(model!, expected) : null,
+      timesExpected: expected ? timesExpected(views!, expected) : null,
       upset,
       upsetReason: upset
         ? upsetReason(
@@ -206,7 +219,8 @@ export function answerResults(
           middle: difficultyPage.middle!,
           rest: difficultyPage.rest!,
         }
-  const readAs = difficultyPage === page ? null : phrases.textsById([difficultyPage.phrase_id])[0]!
+  const first20 = hurdles && asked(judged.slice(0, PAGE_SEATS), PAGE_SEATS)
+  const model = chances?.inUse(page.region) ?? null
   const changes = turnover(past)
   const age = pageAge(known(first.map(seat => seat.published_at)), page.at)
   const exact = (at: 'title' | 'firstLine') =>
@@ -224,6 +238,7 @@ export function answerResults(
       results: topical.length,
       exactTitles: exact('title'),
       readAs,
+      learnt: hurdles !== null,
     }),
     own: mine && { strength: mine.strength, reach: mine.reach, pull: mine.pull },
     forecast: ahead && {
@@ -232,7 +247,8 @@ export function answerResults(
       ranks: [...ahead.ranks],
       softSeats: ahead.softSeats.map(n => topical[n - 1]?.rank ?? n),
     },
-    compared: own && whole ? chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread) : null,
+    compared: learnt && first20 ? learntChance(learnt, first20.full) : constants,
+    learntFrom: hurdles && model && { pages: model.pages, at: model.at, constants },
     winnings,
     earnings: winnings && rate ? { currency: rate.currency, ...earnings(winnings, rate) } : null,
     volume,

@@ -34,7 +34,7 @@ const chanceTitle = computed(() => {
   const { chance, results } = props.row
   if (chance === null)
     return results === 0 ? 'unknown: the phrase has no results' : 'unknown until the phrase is assessed'
-  const what = 'a rough estimate of my channel’s chance to reach page one, based on the first 20 results'
+  const what = 'an estimate of my channel’s chance to reach page one, based on the first 20 results'
   return `${chanceText(chance)}: ${what}`
 })
 </script>

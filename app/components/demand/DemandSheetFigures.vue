@@ -31,7 +31,7 @@ const worth = computed(() => detail.value.worth[workspace.perspective])
       </dd>
     </div>
     <div v-if="workspace.perspective === 'channel'">
-      <dt title="A rough estimate, from the first 20 results">My chance</dt>
+      <dt title="An estimate, from the first 20 results">My chance</dt>
       <dd class="figure">{{ detail.chance === null ? UNKNOWN : chanceText(detail.chance) }}</dd>
     </div>
     <div>

@@ -56,7 +56,7 @@ const sentence = computed(() => {
   if (working.value.heldBackBy === 'demand')
     return `${band}; the weakest part is demand: ${inFull(volume === null ? null : Math.round(volume))} searches a month.`
   if (working.value.heldBackBy === 'ease' && mine.value)
-    return `${band}; the weakest part is my chance of page one, roughly ${chanceText(chance!)}.`
+    return `${band}; the weakest part is my chance of page one, ${detail.value!.chanceWorking ? '' : 'roughly '}${chanceText(chance!)}.`
   if (working.value.heldBackBy === 'ease')
     return `${band}; the weakest part is its difficulty, ${hardness(detail.value!, 'anyone')} at ${Math.round(difficulty!)} of 100.`
   if (working.value.heldBackBy === 'trend') return `${band}; the weakest part is the falling trend.`
@@ -79,7 +79,9 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
   if (name === 'ease' && mine.value)
     return chance === null
       ? 'not assessed yet'
-      : `chance of page one for a video with the phrase in title and description of strength ${workspace.current?.own?.strength.toFixed(2)}, against the first 20 results; a rough estimate`
+      : detail.value!.chanceWorking
+        ? 'chance of page one for a video with the phrase in title, first line and a tag, learnt from result pages'
+        : `chance of page one for a video with the phrase in title and description of strength ${workspace.current?.own?.strength.toFixed(2)}, against the first 20 results; a rough estimate`
   if (name === 'ease')
     return difficulty === null
       ? 'not assessed yet'
@@ -114,7 +116,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
               >100 × the demand of the searches that can be won, which are searches × chance, raised to the weights of
               both, times the trend raised to its weight; 100 at most.</template
             >
-            <template v-else>100 × each factor raised to its weight, multiplied together; 100 at most.</template>
+            <template v-else>100 × each factor raised to its weight, multiplied together; 100 at most.</template>{{ ' ' }}
             <NuxtLink class="link" :to="{ path: '/library', query: { tab: 'channels', brief: $route.query.brief } }"
               >Change the weights</NuxtLink
             >
@@ -139,6 +141,11 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
               </tr>
             </tbody>
           </table>
+          <DemandChance
+            v-if="mine && detail.chanceWorking && detail.chance !== null"
+            :chance="detail.chance"
+            :working="detail.chanceWorking"
+          />
           <p class="muted small">
             <template v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`"
               >{{ figure.source }}, {{ regionName(figure.region) }}: {{ inFull(figure.volume, 'a month') }}, as of

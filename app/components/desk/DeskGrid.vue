@@ -46,7 +46,7 @@ const chanceTitle = (phrase: string) => {
   const chance = props.chances.get(phrase)
   if (!chance?.known) return 'The result page of this phrase is not known yet. Open it in Rivals.'
   if (chance.asWorded === null || chance.inFull === null) return 'Choose your channel in the Library to see a chance.'
-  return `Chance of page one for my channel, a rough estimate: ${chanceText(chance.asWorded)} as worded now, ${chanceText(chance.inFull)} with the phrase word for word in title, first line and a tag.`
+  return `Chance of page one for my channel, an estimate: ${chanceText(chance.asWorded)} as worded now, ${chanceText(chance.inFull)} with the phrase word for word in title, first line and a tag.`
 }
 const volumeOf = (phrase: string) => tray.figures.get(phrase)?.volume
 const emit = defineEmits<{ show: [placement: Placement]; insert: [insertion: Fix] }>()

@@ -145,7 +145,22 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
       </dl>
     </div>
     <div v-if="open" class="working small" data-test="working">
-      <p v-if="reading.own && reading.forecast">
+      <p v-if="reading.learntFrom">
+        The chance and the likely ranks are learnt from {{ counted(reading.learntFrom.pages, 'result page') }} on
+        {{ dateOnly(reading.learntFrom.at) }}: what wording, subscribers, views and age are worth there. They are for a
+        video with the phrase in title, first line and a tag, 28 days old, which does as my videos usually do.
+        <template v-if="reading.learntFrom.constants !== null"
+          >By the fixed weights of strength the chance would be
+          {{ chanceText(reading.learntFrom.constants) }}.</template
+        >
+        The likely ranks are the fewest in a row that hold half of all cases.<template
+          v-if="reading.compared !== null && page.rows.length > 20"
+        >
+          Demand compares all phrases by their first 20 results; from these alone the chance is
+          {{ chanceText(reading.compared) }}.</template
+        >
+      </p>
+      <p v-else-if="reading.own && reading.forecast">
         A video of my channel with the phrase in title and description has strength
         <span class="figure">{{ reading.own.strength.toFixed(3) }}</span> = .45 × 1 for the wording<template
           v-if="reading.own.reach !== null"
@@ -156,7 +171,7 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
         on the difference in strength; from these the chance is added up. It counts
         {{ page.rows.filter(row => !row.off).length }} results<template v-if="page.more"
           >, and assumes that those not loaded are as strong as the last ten</template
-        >. This is a rough estimate and is never shown as more than 95 %.<template
+        >. This is a rough estimate and is never shown as more than 97 %.<template
           v-if="reading.compared !== null && page.rows.length > 20"
         >
           Demand compares all phrases by their first 20 results; from these alone the chance is

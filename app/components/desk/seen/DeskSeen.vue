@@ -109,7 +109,7 @@ const earned = useEarned(
         >Your place is not known: choose your channel in the Library. Drag it anywhere.</template
       >
       <template v-else-if="page.reading.forecast && likelyPlace(page.reading.forecast.likely) === place"
-        >Place {{ place }} is the middle of your likely ranks, {{ page.reading.forecast.likely.join(' to ') }}; a rough
+        >Place {{ place }} is the middle of your likely ranks, {{ page.reading.forecast.likely.join(' to ') }}; an
         estimate. Drag it anywhere.</template
       >
       <template v-else>Place {{ place }}, where you put it.</template>

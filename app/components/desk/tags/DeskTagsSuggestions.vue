@@ -40,7 +40,7 @@ const shown = computed(() => (more.value ? props.suggestions : props.suggestions
         <span class="figure small right" :title="inFull(each.volume, 'searches a month')">{{
           rounded(each.volume)
         }}</span>
-        <span class="figure small right" title="Chance of page one for my channel, a rough estimate">{{
+        <span class="figure small right" title="Chance of page one for my channel, an estimate">{{
           each.chance === null ? UNKNOWN : chanceText(each.chance)
         }}</span>
         <span class="figure small right" title="Characters it costs">{{ each.cost }}</span>

@@ -4,6 +4,7 @@ import { askedStore } from '../../../../server/data/asked'
 import { attachedStore } from '../../../../server/data/attached'
 import { briefStore } from '../../../../server/data/briefs'
 import { briefTrayStore } from '../../../../server/data/briefTrays'
+import { chanceModelStore } from '../../../../server/data/chanceModels'
 import { evidenceStore } from '../../../../server/data/evidence'
 import { listStore } from '../../../../server/data/lists'
 import type { Db } from '../../../../server/data/open'
@@ -96,6 +97,7 @@ test('no statement of a store goes through all of a table that grows', () => {
     askedStore,
     briefStore,
     briefTrayStore,
+    chanceModelStore,
     evidenceStore,
     placeStore,
     playlistPageStore,

@@ -21,7 +21,7 @@ test('the chance grows with the wording, up to the one every row shows; what is 
   expect(bare!.known).toBe(true)
   expect(worded!.asWorded!).toBeGreaterThan(bare!.asWorded!)
   expect(worded!.asWorded!).toBeLessThan(worded!.inFull!)
-  expect(bare!.inFull).toBe(chanceFor(given.phrases.known('bike chain', 'GB', 'en')!, own))
+  expect(bare!.inFull).toBe(chanceFor(given.phrases.known('bike chain', 'GB', 'en')!, own, 'GB'))
   expect(draftChances(given.phrases, question('A film'), null)[0]).toEqual({
     phrase: 'bike chain',
     asWorded: null,

@@ -1,0 +1,19 @@
+/// <reference path="./comlink-node.d.ts" />
+import Database from 'better-sqlite3'
+import * as Comlink from 'comlink'
+import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
+import { parentPort, workerData } from 'node:worker_threads'
+import type { ModelToKeep } from '../data/chanceModels'
+import { chancePages } from '../data/chancePages'
+import { learnFrom } from '../rivals/learning'
+
+/** Learns from the pages kept, with a connection that only reads. */
+const db = new Database((workerData as { file: string }).file, { readonly: true })
+const thread = {
+  /** Whole pages, by region and source, most first. */
+  counts: () => chancePages(db).counts.all(),
+  learn: (region: string, source: string): ModelToKeep | null => learnFrom(db, region, source),
+}
+export type ChanceThread = typeof thread
+
+Comlink.expose(thread, nodeEndpoint(parentPort!))
