@@ -82,12 +82,6 @@ function fullSignals(phrase: ReadPhrase, rarity: Rarity): Float64Array {
 const beyond = ({ channels, videos }: ChanceModel, { channel, video }: Pick<PageResult, 'channel' | 'video'>) =>
   (channels.get(channel)?.worth ?? 0) + (videos.get(video) ?? 0)
 
-/** What a result is worth for a phrase, on the scale on which e^worth are its odds. */
-export function resultWorth(model: ChanceModel, phrase: ReadPhrase, result: PageResult): number {
-  const signals = withStanding(wordingSignals(phrase, result.text, model.rarity), result.standing)
-  return signalWorth(model.weights, signals) + beyond(model, result)
-}
-
 /** What the wording of a text adds to the logit of its chance. */
 export function wordingValue(model: ChanceModel, phrase: string, language: string, text: VideoText): number {
   const read = readPhrase(phrase, language)

@@ -116,7 +116,8 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
               >100 × the demand of the searches that can be won, which are searches × chance, raised to the weights of
               both, times the trend raised to its weight; 100 at most.</template
             >
-            <template v-else>100 × each factor raised to its weight, multiplied together; 100 at most.</template>{{ ' ' }}
+            <template v-else>100 × each factor raised to its weight, multiplied together; 100 at most.</template
+            >{{ ' ' }}
             <NuxtLink class="link" :to="{ path: '/library', query: { tab: 'channels', brief: $route.query.brief } }"
               >Change the weights</NuxtLink
             >
