@@ -6,9 +6,11 @@ import type { ShortlistColumn } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
 import {
   ageWords,
+  chanceText,
   inFull,
   percent,
   percentChange,
+  ranksText,
   rounded,
   roundedRatio,
   span,
@@ -73,7 +75,7 @@ const lines = computed<Line[]>(() => [
   },
   {
     name: 'Likely ranks',
-    text: c => (c.forecast ? span(String(c.forecast.likely[0]), String(c.forecast.likely[1]), ' to ') : UNKNOWN),
+    text: c => (c.forecast ? ranksText(c.forecast) : UNKNOWN),
     best: c => c.forecast?.likely[1] ?? null,
     least: true,
   },

@@ -40,7 +40,8 @@ const chanceOf = (phrase: string) => {
   const chance = props.chances.get(phrase)
   if (!chance || chance.asWorded === null || chance.inFull === null) return UNKNOWN
   const [now, full] = [chanceText(chance.asWorded), chanceText(chance.inFull)]
-  return now === full ? now : `${now} → ${full}`
+  // A text may be worded better than full wording of usual length.
+  return now === full || chance.asWorded > chance.inFull ? now : `${now} → ${full}`
 }
 const chanceTitle = (phrase: string) => {
   const chance = props.chances.get(phrase)

@@ -11,6 +11,7 @@ import {
   lengthWords,
   money,
   percent,
+  ranksText,
   rounded,
   span,
   UNKNOWN,
@@ -81,7 +82,7 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
         <div v-if="reading.forecast">
           <dt>My likely ranks</dt>
           <dd class="figure" data-test="likely">
-            {{ span(String(reading.forecast.likely[0]), String(reading.forecast.likely[1])) }}
+            {{ ranksText(reading.forecast) }}
             <small>page one {{ chanceText(reading.forecast.pageOne) }}</small>
           </dd>
         </div>
