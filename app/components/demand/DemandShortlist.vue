@@ -69,7 +69,7 @@ const lines = computed<Line[]>(() => [
   {
     name: 'Chance for my channel',
     hint: 'of page one, for a video with the phrase in title and description',
-    text: c => (c.forecast ? percent(c.forecast.pageOne) : UNKNOWN),
+    text: c => (c.forecast ? chanceText(c.forecast.pageOne) : UNKNOWN),
     exact: c => inFull(c.forecast && c.forecast.pageOne * 100, '%'),
     best: c => c.forecast?.pageOne ?? null,
   },
