@@ -69,7 +69,7 @@ export function pageTraits(
     mean(whole.slice(PAGE_SEATS / 2, PAGE_SEATS).map(Number)) - 0.7,
     back - bar,
     mean(worths.slice(0, PAGE_SEATS)) - back,
-    log1p(min(...holders)) - 4,
+    holders.length ? log1p(min(...holders)) - 4 : 0,
     log1p(together) - 4,
     stems.length - 3,
   )

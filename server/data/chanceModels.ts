@@ -8,6 +8,7 @@ export interface ChanceModelRow {
   language: string
   at: number
   pages: number
+  kept: number
   families: number
   used: number
   judged: string
@@ -20,6 +21,7 @@ export interface ModelToKeep {
   source: string
   language: string
   pages: number
+  kept: number
   families: number
   used: boolean
   judged: Judged
@@ -36,9 +38,9 @@ export type ChanceModelStore = ReturnType<typeof chanceModelStore>
 /** What was learnt of how sites rank, by region, and what pages ask of a new video by it. */
 export function chanceModelStore(db: Db, changed: (ids: readonly number[]) => void = () => undefined) {
   const all = db.prepare<[], ChanceModelRow>('SELECT * FROM chance_model')
-  const put = db.prepare('INSERT OR REPLACE INTO chance_model VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+  const put = db.prepare('INSERT OR REPLACE INTO chance_model VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
   const set = db.prepare('UPDATE standing_page SET hurdle = ? WHERE phrase_id = ? AND region = ?')
-  const suspend = db.prepare('UPDATE chance_model SET used = 0, pages = 0 WHERE region = ?')
+  const suspend = db.prepare('UPDATE chance_model SET used = 0, kept = 0 WHERE region = ?')
   const write = relaxedTransaction(db, (region: string, hurdles: ModelToKeep['hurdles']) => {
     for (const { phraseId, hurdle } of hurdles) set.run(hurdle, phraseId, region)
   })
@@ -59,9 +61,9 @@ export function chanceModelStore(db: Db, changed: (ids: readonly number[]) => vo
     },
     /** Keeps a model in the place of the one before, once what its pages ask is written. */
     put(model: ModelToKeep, at: number): void {
-      const { region, source, language, pages, families, used, judged, errors } = model
+      const { region, source, language, pages, kept, families, used, judged, errors } = model
       const told = [JSON.stringify(judged), JSON.stringify(errors), model.model]
-      put.run(region, source, language, at, pages, families, Number(used), ...told)
+      put.run(region, source, language, at, pages, kept, families, Number(used), ...told)
     },
     /** What a page asks of a new video, worked out anew. */
     setHurdle(phraseId: number, region: string, hurdle: number | null): void {

@@ -150,7 +150,7 @@ export class Chances {
       if (regions.has(region)) return false
       regions.add(region)
       const before = known.get(region)
-      if (before?.source === source && pages < before.pages * GROWTH && modelFrom(before.model)) return false
+      if (before?.source === source && pages < before.kept * GROWTH && modelFrom(before.model)) return false
       return pages >= LEAST_PAGES
     })
   }

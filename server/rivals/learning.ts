@@ -66,6 +66,17 @@ class Seen {
     this.videos.push({ id: row.code, channel, text: textOf(row, this.language), ...standingOn(row, row, row.at) })
     return number
   }
+  /** A result as a page tells it. What was not learnt from is read and forgotten: there may be very much of it. */
+  result(seat: ChanceSeatRow, at: number): PageResult {
+    const number = this.numbers.get(seat.video_id)
+    const row = number === undefined ? this.from.video.get(seat.video_id)! : this.rows[number]!
+    return {
+      text: number === undefined ? textOf(row, this.language) : this.videos[number]!.text,
+      standing: standingOn(seat, row, at),
+      channel: row.channel_id,
+      video: row.code,
+    }
+  }
   takeListed(): void {
     for (const channel of this.listed)
       for (const row of this.from.ofChannel.all(channel, MOST_OF_CHANNEL)) this.number(row.id, row)
@@ -102,16 +113,7 @@ export function learnFrom(db: Db, region: string, source: string): ModelToKeep |
   const { model, errors, judged, families, better } = found
   const hurdles: ModelToKeep['hurdles'] = better
     ? pages.map(({ page, seats }) => {
-        const results = seats.map((seat): PageResult => {
-          const video = seen.number(seat.video_id)
-          const row = seen.rows[video]!
-          return {
-            text: seen.videos[video]!.text,
-            standing: standingOn(seat, row, page.at),
-            channel: row.channel_id,
-            video: row.code,
-          }
-        })
+        const results = seats.map(seat => seen.result(seat, page.at))
         const asked = hurdlesOf(model, page.text, language, results, page.more === 1)
         return { phraseId: page.phrase_id, hurdle: asked && finite(asked.full) }
       })
@@ -123,6 +125,7 @@ export function learnFrom(db: Db, region: string, source: string): ModelToKeep |
     source,
     language,
     pages: kept.length,
+    kept: all.length,
     families,
     used: better,
     judged,

@@ -5,7 +5,9 @@ CREATE TABLE chance_model (
   source TEXT NOT NULL,
   language TEXT NOT NULL,
   at INTEGER NOT NULL,
+  -- Pages it was learnt from, and those kept then.
   pages INTEGER NOT NULL,
+  kept INTEGER NOT NULL,
   families INTEGER NOT NULL,
   used INTEGER NOT NULL,
   judged TEXT NOT NULL,

@@ -52,6 +52,7 @@ describe('rarity', () => {
   test('traits of a page without anything known are numbers', () => {
     const traits = pageTraits([0], [false], 0, readPhrase('how to', 'en'), rarityOf([]))
     expect(traits).toHaveLength(TRAITS.length)
-    for (const trait of traits) expect(Number.isFinite(trait)).toBe(true)
+    for (const trait of [...traits, ...pageTraits([0], [false], 0, readPhrase('…', 'en'), rarity)])
+      expect(Number.isFinite(trait)).toBe(true)
   })
 })

@@ -111,7 +111,7 @@ test('it is learnt again only when a quarter more is known, and after it was cut
   await chances.learnDue()
   await chances.learnDue()
   expect(learnt).toBe(1)
-  const kept = store.all()[0]!.pages
+  const { kept } = store.all()[0]!
   pages = Math.ceil(kept * 1.25)
   await chances.learnDue()
   expect(learnt).toBe(2)
