@@ -282,7 +282,8 @@ export interface ShortlistColumn {
   story: string
   intent: IntentAnswer | null
   difficultyParts: PhraseDetail['difficultyParts']
-  forecast: { pageOne: number; likely: [number, number]; softSeats: number } | null
+  /** `last` is the rank that stands for all beyond those reckoned with. */
+  forecast: { pageOne: number; likely: [number, number]; last: number; softSeats: number } | null
   winnings: { expected: number; low: number; high: number } | null
   turnover: number | null
   age: { young: number; median: number } | null

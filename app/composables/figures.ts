@@ -32,9 +32,9 @@ export const inFull = (value: number | null | undefined, unit = '') =>
 /** A range of figures as they are shown; one figure where both ends show the same. */
 export const span = (low: string, high: string, by = '–') => (low === high ? low : `${low}${by}${high}`)
 /** Likely ranks; the last one of those reckoned with stands for all beyond. */
-export function ranksText({ likely, ranks }: { likely: [number, number]; ranks: readonly number[] }): string {
-  const rank = (k: number) => (k >= ranks.length ? `beyond ${ranks.length - 1}` : String(k))
-  return span(rank(likely[0]), rank(likely[1]), likely[1] >= ranks.length ? ' to ' : '–')
+export function ranksText([first, end]: readonly [number, number], last: number): string {
+  const rank = (k: number) => (k >= last ? `beyond ${last - 1}` : String(k))
+  return span(rank(first), rank(end), end >= last ? ' to ' : '–')
 }
 /** A change as a signed percentage. */
 export const percentChange = (value: number | null | undefined) =>

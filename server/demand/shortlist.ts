@@ -64,6 +64,7 @@ async function columnOf(
       ? {
           pageOne: reading.forecast.pageOne,
           likely: reading.forecast.likely,
+          last: reading.forecast.ranks.length,
           softSeats: reading.forecast.softSeats.filter(rank => rank <= 20).length,
         }
       : null,

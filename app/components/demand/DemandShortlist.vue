@@ -75,7 +75,7 @@ const lines = computed<Line[]>(() => [
   },
   {
     name: 'Likely ranks',
-    text: c => (c.forecast ? ranksText(c.forecast) : UNKNOWN),
+    text: c => (c.forecast ? ranksText(c.forecast.likely, c.forecast.last) : UNKNOWN),
     best: c => c.forecast?.likely[1] ?? null,
     least: true,
   },

@@ -82,7 +82,7 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
         <div v-if="reading.forecast">
           <dt>My likely ranks</dt>
           <dd class="figure" data-test="likely">
-            {{ ranksText(reading.forecast) }}
+            {{ ranksText(reading.forecast.likely, reading.forecast.ranks.length) }}
             <small>page one {{ chanceText(reading.forecast.pageOne) }}</small>
           </dd>
         </div>
