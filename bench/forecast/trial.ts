@@ -16,6 +16,7 @@ import type { Weights } from '../../server/services/standin/ranking'
 import { siteReads } from '../../server/services/standin/siteReads'
 import { viewersOf } from '../../server/services/standin/watching'
 import { makeWorld, type WorldSize } from '../../server/services/standin/world'
+import { SHEET } from '../../tests/unit/server/services/acting'
 import { draftFor, type Wording, WORDINGS } from './wording'
 
 /** What is tried in one world. */
@@ -89,23 +90,6 @@ const LOOKED_AT = 60
 const COMPARED = 700
 export const MADE_ON = Date.UTC(2026, 10, 1)
 const MAIN = 'bicycle'
-const SHEET: VideoDraft['sheet'] = {
-  visibility: 'public',
-  madeForChildren: false,
-  ageLimit: false,
-  paidPromotion: false,
-  category: null,
-  licence: 'standard',
-  embedding: true,
-  comments: 'open',
-  ratingsShown: true,
-  notifySubscribers: true,
-  premiere: false,
-  monetised: false,
-  automaticCaptions: false,
-  recordedAt: null,
-  recordedIn: null,
-}
 const EMPTY: Omit<VideoDraft, 'title' | 'description' | 'tags'> = {
   language: 'en',
   thumbnail: null,

@@ -46,6 +46,8 @@ export class Chances {
   private timer: NodeJS.Timeout | undefined
   private turn: Promise<unknown> = Promise.resolve()
   private closed = false
+  /** Whether pages came since the learning that is under way began. */
+  private cameMeanwhile = false
 
   constructor(
     private readonly store: ChanceModelStore,
@@ -115,6 +117,7 @@ export class Chances {
   /** Pages came: when no more come for a while, it is looked whether to learn anew. */
   noted(): void {
     if (this.closed) return
+    this.cameMeanwhile = true
     clearTimeout(this.timer)
     this.timer = setTimeout(() => {
       this.learnDue().catch((error: unknown) => {
@@ -128,13 +131,15 @@ export class Chances {
     const work = this.turn.then(async () => {
       for (const { region, source } of this.due(await this.learning.counts())) {
         if (this.closed) return
+        this.cameMeanwhile = false
         const found = await this.learning.learn(region, source)
         if (!found || this.closed) continue
         // While what pages ask is written, nothing is said by half of it.
         this.store.suspend(region)
         this.load()
         await this.store.putHurdles(found)
-        this.store.put(found, this.now())
+        // What came meanwhile asks by another model, or by none: once it is quiet again all is learnt anew.
+        this.store.put(this.cameMeanwhile ? { ...found, kept: 0 } : found, this.now())
         this.load()
       }
     })

@@ -125,6 +125,30 @@ test('it is learnt again only when a quarter more is known, and after it was cut
   expect(after.inUse('GB')).not.toBeNull()
 })
 
+test('pages that come while it learns have it learn again, so that all ask by one model', async () => {
+  const given = await withPages()
+  const store = chanceModelStore(given.db)
+  let came = true
+  let learnt = 0
+  const learning: Learning = {
+    ...hereLearning(given),
+    learn: (...of) => {
+      learnt++
+      if (came) chances.noted()
+      came = false
+      return Promise.resolve(learnFrom(given.db, ...of))
+    },
+  }
+  const chances = new Chances(store, learning, clock)
+  await chances.learnDue()
+  expect(chances.inUse('GB')).not.toBeNull()
+  await chances.learnDue()
+  expect(learnt).toBe(2)
+  await chances.learnDue()
+  expect(learnt).toBe(2)
+  await chances.close()
+})
+
 test('with few pages nothing is learnt, and chances stay those of fixed weights', async () => {
   const given = await withPages(10)
   expect(learnFrom(given.db, 'GB', SITE)).toBeNull()
