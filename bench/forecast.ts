@@ -83,7 +83,7 @@ function line(of: Figures): string {
 }
 
 function report(done: readonly Figures[], small: readonly Small[]): string {
-  const { world, phrases, channels, videos, lots } = TRIAL
+  const { world, phrases, alsoKept, channels, videos, lots } = TRIAL
   const met = (is: boolean) => (is ? 'met' : '**missed**')
   const goal = (what: string, figure: string, is: boolean) => `| ${what} | ${figure} | ${met(is)} |`
   const all = (of: (figures: Figures) => number) => done.map(of)
@@ -106,7 +106,7 @@ function report(done: readonly Figures[], small: readonly Small[]): string {
 
 Written by \`npm run bench -- forecast ${done.map(each => each.seed).join(' ')}\`; figures as they came out.
 
-A seed makes a site with ${world.videos.toLocaleString('en')} videos of ${world.channels} channels, whose ranking is drawn within wide bounds. What a user sees is kept: ${2 * phrases} result pages of twenty and the lists of ${channels} channels with ten to a million subscribers. Then these publish ${videos.toLocaleString('en')} videos, worded well and badly, in ${lots} copies of the site so that they do not meet each other; 28 days later their ranks are looked up. *Learnt* is the chance of the product, *constants* the one before anything is learnt, *rule* the trade's (no exact words in the first five titles). The *oracle* knows how the site ranks and all that can be seen; the *all-seeing* one also what viewers think of every other video and the site of every channel.
+A seed makes a site with ${world.videos.toLocaleString('en')} videos of ${world.channels} channels, whose ranking is drawn within wide bounds. What a user sees is kept: ${(2 * (phrases + alsoKept)).toLocaleString('en')} result pages of twenty and the lists of ${channels} channels with ten to a million subscribers. Then these publish ${videos.toLocaleString('en')} videos, worded well and badly, in ${lots} copies of the site so that they do not meet each other; 28 days later their ranks are looked up. *Learnt* is the chance of the product, *constants* the one before anything is learnt, *rule* the trade's (no exact words in the first five titles). The *oracle* knows how the site ranks and all that can be seen; the *all-seeing* one also what viewers think of every other video and the site of every channel.
 
 - Machine: ${cpus().length} × ${cpus()[0]!.model.trim()}, Node.js ${process.versions.node}
 - Day: ${new Date().toISOString().slice(0, 10)}

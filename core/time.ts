@@ -1,2 +1,3 @@
-/** A day in milliseconds. */
+/** A minute and a day in milliseconds. */
+export const MINUTE = 60_000
 export const DAY = 86_400_000

@@ -1,5 +1,23 @@
 import { emptyFields, type BriefFields } from '../core/brief/brief'
+import { EMPTY_SHEET, type SheetAnswers } from '../core/release/sheet'
 import { INDEXING_OUTLINE, WINTER_CARE_SECONDS, winterCareCaptions } from './captions'
+
+/** What the workshop answers about every video. */
+const USUAL_SHEET: SheetAnswers = {
+  ...EMPTY_SHEET,
+  visibility: 'public',
+  madeForChildren: false,
+  ageLimit: false,
+  category: 'How-to and repair',
+  recordedIn: 'Marrowby',
+  licence: 'standard',
+  embedding: true,
+  comments: 'open',
+  ratingsShown: true,
+  premiere: false,
+  monetised: false,
+  automaticCaptions: 'remove',
+}
 
 /** The demo's briefs: the made-up workshop at each stage of the work, the newest last. */
 export const BRIEFS: BriefFields[] = [
@@ -35,6 +53,7 @@ export const BRIEFS: BriefFields[] = [
     fileName: 'how-to-clean-bike-chain.mp4',
     captions: winterCareCaptions(),
     seconds: WINTER_CARE_SECONDS,
+    sheet: { ...EMPTY_SHEET, visibility: 'public', madeForChildren: false, paidPromotion: false },
   },
   {
     ...emptyFields(),
@@ -47,6 +66,7 @@ export const BRIEFS: BriefFields[] = [
       setAside: [],
     },
     ruleSet: 'exact-line',
+    sheet: USUAL_SHEET,
   },
   {
     ...emptyFields(),
@@ -64,6 +84,7 @@ export const BRIEFS: BriefFields[] = [
     tags: ['how to index a rear derailleur', 'rear derailleur', 'index gears', 'bike gears', 'Rear Derailleur'],
     fileName: 'how-to-index-a-rear-derailleur.mp4',
     outline: INDEXING_OUTLINE,
+    sheet: { ...USUAL_SHEET, notifySubscribers: true },
   },
 ]
 

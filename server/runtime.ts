@@ -3,7 +3,9 @@ import { join, resolve } from 'node:path'
 import type { Kind } from '../shared/changes'
 import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
+import { accountStore, type AccountStore } from './data/accountChannels'
 import { briefTrayStore, type BriefTrayStore } from './data/briefTrays'
+import { briefSheetStore, type BriefSheetStore } from './data/briefSheets'
 import { briefItemStore, type BriefItemStore } from './data/briefItems'
 import { evidenceStore, type EvidenceStore } from './data/evidence'
 import { briefStore, type BriefStore } from './data/briefs'
@@ -44,7 +46,9 @@ export interface Runtime {
   briefs: BriefStore
   briefItems: BriefItemStore
   briefTrays: BriefTrayStore
+  briefSheets: BriefSheetStore
   access: AccessStore
+  accounts: AccountStore
   phrases: PhraseStore
   results: ResultStore
   videos: VideoStore
@@ -179,7 +183,9 @@ async function opened(): Promise<Runtime> {
       briefs: briefStore(db, Date.now, briefItems),
       briefItems,
       briefTrays: briefTrayStore(db),
+      briefSheets: briefSheetStore(db),
       access: accessStore(db),
+      accounts: accountStore(db),
       phrases,
       results: resultStore(db, changed('pages')),
       videos,

@@ -21,6 +21,7 @@ export const draftSchema = z.object({
   captions: z.string().max(2_000_000).optional(),
   outline: z.string().max(60_000).optional(),
   durationSeconds: z.number().min(0).optional(),
+  forSearch: z.boolean().optional(),
 })
 
 /** What is known around a draft; checks that need more than is given do not apply. */

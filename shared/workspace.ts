@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { DESCRIPTION_PARTS } from '../core/descriptions/compose'
 import { VARIABLE_NAME } from '../core/blocks/block'
 import { WORTH_WEIGHTS } from '../core/demand/worth'
+import { checklistSchema, FIRST_CHECKLIST } from '../core/release/checklist'
 import { SPREAD } from '../core/rivals/forecast'
 import { RATES, SHARES } from '../core/rivals/winnings'
 import { languageInput, regionCode } from '../core/text/inputs'
@@ -119,6 +120,7 @@ export const settingsSchema = z.object({
   texts: textsSchema.default(() => textsSchema.parse({})),
   /** Percent of a rule set at which a text is good enough for the person; `null` for none. */
   target: z.number().min(0).max(100).nullable().default(null),
+  checklist: checklistSchema.default(FIRST_CHECKLIST),
 })
 export type Settings = z.infer<typeof settingsSchema>
 export const settingsPatchSchema = z.object({
@@ -128,4 +130,6 @@ export const settingsPatchSchema = z.object({
   rates: settingsSchema.shape.rates.unwrap().optional(),
   texts: textsSchema.optional(),
   target: z.number().min(0).max(100).nullable().optional(),
+  /** `null` goes back to the one a channel begins with. */
+  checklist: checklistSchema.nullable().optional(),
 })

@@ -29,7 +29,7 @@ export const AREAS = [
     path: '/release',
     icon: mdiSendOutline,
     question: 'Check everything and publish',
-    soon: 'The release sheet: every setting and step before a video goes out, ticked off, scheduled and handed over.',
+    soon: null,
   },
   {
     name: 'Ranks',

@@ -19,5 +19,5 @@ export function useSettingsFile(take: (text: string) => Promise<void>) {
 }
 
 /** What a file of settings is called. */
-export const settingsFileName = (name: string, kind: 'rules' | 'limits') =>
+export const settingsFileName = (name: string, kind: 'rules' | 'limits' | 'checklist') =>
   `${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${kind}.json`

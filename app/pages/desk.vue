@@ -27,7 +27,9 @@ const { scored, problem, gainOf, scoreOf, scoreUnder, cover } = useScore(
   () =>
     fields.value && {
       draft: draftOf(fields.value),
-      phrases: { lead: fields.value.tray.lead ?? '', support: fields.value.tray.support },
+      phrases: fields.value.forSearch
+        ? { lead: fields.value.tray.lead ?? '', support: fields.value.tray.support }
+        : { lead: '', support: [] },
       ruleSet: items.ruleSetOf(fields.value.ruleSet),
       profile: limits.value,
       language: fields.value.language,
@@ -210,7 +212,14 @@ function restore(field: BriefField, value: unknown) {
           @show="showRange"
         />
       </div>
+      <p v-if="!fields.forSearch" class="places sheet muted not-for-search" data-test="not-for-search">
+        This video is not meant for search, so nothing is asked of the places of phrases.
+        <NuxtLink class="link" :to="{ path: '/release', query: { brief: brief.brief!.id } }"
+          >Change it on Release</NuxtLink
+        >
+      </p>
       <DeskGrid
+        v-else
         class="places sheet"
         :fields="fields"
         :phrases="phrases"
@@ -267,6 +276,9 @@ function restore(field: BriefField, value: unknown) {
   :is(.playlist, .languages) .parts {
     right: calc((100% - 14px) * 0.95 / 1.95 + 14px);
   }
+}
+.not-for-search {
+  padding: 10px 14px !important;
 }
 .places {
   grid-column: 1 / -1;

@@ -1,1 +1,145 @@
-<template><ShellSoon area="Release" /></template>
+<script setup lang="ts">
+import { mdiCheckAll, mdiFormatListChecks, mdiRefresh } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { counted } from '~/composables/figures'
+import { useBrief } from '~/stores/brief'
+import { useLibrary } from '~/stores/library'
+import { useRelease } from '~/stores/release'
+
+useHead({ title: 'Release · Fonetra' })
+const brief = useBrief()
+const library = useLibrary()
+const release = useRelease()
+const PARTS = [
+  { side: 'sheet', title: 'Sheet' },
+  { side: 'hand-over', title: 'Hand over' },
+] as const
+type Part = (typeof PARTS)[number]['side']
+const route = useRoute()
+const address = useAddress()
+const part = computed<Part>(() => PARTS.find(each => each.side === route.query.part)?.side ?? 'sheet')
+const turn = (to: Part) => address({ part: to === 'sheet' ? undefined : to }, true)
+useViewKeys({ views: PARTS.map(each => () => turn(each.side)) })
+const checklistOpen = ref(false)
+const newOpen = ref(false)
+
+/** How far it is, in a line. */
+const told = computed(() => {
+  const { left, stage } = release
+  const unanswered = left.filter(({ state }) => state === 'unanswered').length
+  const open = left.length - unanswered
+  const parts = [open ? `${open} open` : '', unanswered ? `${unanswered} not answered` : ''].filter(Boolean)
+  return { stage, left: parts.length ? parts.join(', ') : 'Nothing is left.' }
+})
+const account = computed(() => {
+  const known = release.around?.account
+  if (!known || known.authorised === true) return ''
+  if (known.problem) return `What the site lets you do for this channel is not known. ${known.problem}`
+  if (known.authorised === null) return ''
+  return 'The site does not let you act for this channel. Hand the video over by hand.'
+})
+</script>
+
+<template>
+  <div class="screen">
+    <h1 class="unseen">Release</h1>
+    <div v-if="!brief.fields" class="sheet state">
+      <template v-if="library.state === 'ready' && !library.briefs.length"
+        ><h2>Nothing to release yet</h2>
+        <p>Create a brief: one video, with its phrases and its text.</p>
+        <v-btn variant="flat" color="primary" @click="newOpen = true">New brief</v-btn></template
+      >
+      <p v-else-if="library.state === 'failed'" role="alert">{{ library.problem }}</p>
+      <v-skeleton-loader v-else type="heading, paragraph@3" />
+    </div>
+    <template v-else>
+      <div class="head">
+        <DeskSides
+          :model-value="part"
+          :sides="PARTS"
+          label="What is worked on"
+          named="part"
+          @update:model-value="turn"
+        />
+        <p v-if="release.points" class="told" data-test="release-told" aria-live="polite">
+          <strong class="stage">{{ told.stage }}</strong> <span class="muted">{{ told.left }}</span>
+        </p>
+        <v-spacer />
+        <v-checkbox-btn
+          :model-value="brief.fields.forSearch"
+          label="Meant for search"
+          density="compact"
+          color="primary"
+          class="search"
+          title="Turn it off for a client’s video or an announcement: nothing search-like is asked of it then."
+          data-test="for-search"
+          @update:model-value="brief.set('forSearch', $event === true, true)"
+        />
+        <template v-if="part === 'sheet'"
+          ><v-btn
+            v-if="release.offered.length"
+            size="small"
+            variant="tonal"
+            color="primary"
+            :prepend-icon="mdiCheckAll"
+            data-test="take-usual"
+            @click="release.takeUsual"
+            >Take {{ counted(release.offered.length, 'usual answer') }}</v-btn
+          ><v-btn
+            size="small"
+            variant="text"
+            :prepend-icon="mdiFormatListChecks"
+            data-test="checklist"
+            @click="checklistOpen = true"
+            >Checklist</v-btn
+          ></template
+        >
+      </div>
+      <p v-if="account" class="small muted account" data-test="account">
+        {{ account }}
+        <button class="plain link" @click="release.load(true)">Ask again</button>
+      </p>
+      <p v-if="release.problem" role="alert" class="sheet state">
+        {{ release.problem }}
+        <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="release.load()">Try again</v-btn>
+      </p>
+      <v-skeleton-loader v-else-if="!release.points" type="heading, paragraph@3" />
+      <ReleaseSheet v-else-if="part === 'sheet'" :key="brief.brief!.id" />
+      <LazyReleaseHandOver v-else :key="`hand-${brief.brief!.id}`" />
+      <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />
+    </template>
+    <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 6px 14px;
+  flex-wrap: wrap;
+}
+.stage::first-letter {
+  text-transform: uppercase;
+}
+.stage {
+  display: inline-block;
+}
+.search {
+  flex: none;
+}
+.search :deep(.v-label) {
+  font-size: 14px;
+}
+.told {
+  display: flex;
+  align-items: baseline;
+  gap: 10px;
+}
+.state {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+</style>

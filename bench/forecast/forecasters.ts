@@ -32,8 +32,8 @@ export interface Forecasters {
 
 const RANKS = 60
 
-export function forecastersOf({ pages, channels, attempts, at }: Trial): Forecasters {
-  const kept = observed(pages, channels, at)
+export function forecastersOf({ pages, alsoKept, channels, attempts, at }: Trial): Forecasters {
+  const kept = observed([...pages, ...alsoKept], channels, at)
   const startedAt = performance.now()
   const model = learn(kept)!
   const took = performance.now() - startedAt

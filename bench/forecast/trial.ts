@@ -22,8 +22,10 @@ import { draftFor, type Wording, WORDINGS } from './wording'
 /** What is tried in one world. */
 export interface TrialSize {
   world: WorldSize
-  /** Phrases of the main trade and of others, whose pages are kept. */
+  /** Phrases of the main trade, and of others, that videos are made for; their pages are kept. */
   phrases: number
+  /** Further phrases of each whose pages are kept. */
+  alsoKept: number
   channels: number
   videos: number
   /** Copies of the world the videos are shared out to, so that they hardly meet each other. */
@@ -32,6 +34,7 @@ export interface TrialSize {
 export const TRIAL: TrialSize = {
   world: { phrases: 5_000, videos: 12_000, channels: 500 },
   phrases: 300,
+  alsoKept: 450,
   channels: 40,
   videos: 2_000,
   lots: 10,
@@ -80,7 +83,9 @@ export interface Trial {
   unseen: { mean: number; deviation: number }
   /** The part of searchers that clicks the first result, and how fast that falls with the rank. */
   searchers: { first: number; fall: number }
+  /** Of the phrases that videos are made for. */
   pages: TrialPage[]
+  alsoKept: TrialPage[]
   channels: TrialChannel[]
   attempts: Attempt[]
 }
@@ -139,23 +144,17 @@ export async function makeTrial(seed: number, dir: string, size = TRIAL): Promis
   const phrases = db
     .prepare<[], PhraseRow>("SELECT text, trade, base FROM phrase WHERE language = 'en' AND text NOT LIKE '%,%'")
     .all()
-  const chosen = [
-    ...sample(
-      phrases.filter(each => each.trade === MAIN),
-      size.phrases,
-      random,
-    ),
-    ...sample(
-      phrases.filter(each => each.trade !== MAIN),
-      size.phrases,
-      random,
-    ),
-  ]
-  const pages: TrialPage[] = []
-  for (const { text, trade, base } of chosen) {
-    const { data } = await site.search(text, null, 'en', 20)
-    pages.push({ phrase: text, trade, volume: base, ...data })
+  const groups = [phrases.filter(each => each.trade === MAIN), phrases.filter(each => each.trade !== MAIN)].map(group =>
+    sample(group, size.phrases + size.alsoKept, random),
+  )
+  const look = async (rows: readonly PhraseRow[]) => {
+    const found: TrialPage[] = []
+    for (const { text, trade, base } of rows)
+      found.push({ phrase: text, trade, volume: base, ...(await site.search(text, null, 'en', 20)).data })
+    return found
   }
+  const pages = await look(groups.flatMap(group => group.slice(0, size.phrases)))
+  const alsoKept = await look(groups.flatMap(group => group.slice(size.phrases)))
   const channels = await chooseChannels(world, site, size.channels)
   const unseen = unseenOf(world)
   db.close()
@@ -199,6 +198,7 @@ export async function makeTrial(seed: number, dir: string, size = TRIAL): Promis
     unseen,
     searchers: { first, fall },
     pages,
+    alsoKept,
     channels,
     attempts,
   }

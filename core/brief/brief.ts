@@ -4,16 +4,22 @@ import type { FieldDefinition } from './field'
 import { captions } from './fields/captions'
 import { description } from './fields/description'
 import { fileName } from './fields/fileName'
+import { forSearch } from './fields/forSearch'
+import { handed } from './fields/handed'
 import { language } from './fields/language'
 import { outline } from './fields/outline'
 import { profile } from './fields/profile'
 import { region } from './fields/region'
+import { releaseAt } from './fields/releaseAt'
 import { ruleSet } from './fields/ruleSet'
 import { seconds } from './fields/seconds'
+import { sheet } from './fields/sheet'
 import { tags } from './fields/tags'
+import { ticked } from './fields/ticked'
 import { title } from './fields/title'
 import { topic } from './fields/topic'
 import { tray } from './fields/tray'
+import { videoAddress } from './fields/videoAddress'
 
 /** Every field of a brief, each saved and revised by itself. */
 const FIELDS = {
@@ -30,6 +36,12 @@ const FIELDS = {
   seconds,
   ruleSet,
   profile,
+  forSearch,
+  sheet,
+  releaseAt,
+  ticked,
+  handed,
+  videoAddress,
 }
 
 export type BriefField = keyof typeof FIELDS
@@ -47,6 +59,14 @@ const ofEach = <Value>(value: (field: FieldDefinition<unknown>) => Value) =>
 
 /** The fields of a brief in which nothing is written. */
 export const emptyFields = () => structuredClone(ofEach(field => field.empty)) as BriefFields
+
+/** What a copy of a brief begins with: what is of one video alone is left out. */
+export const copiedFields = (fields: BriefFields): BriefFields => ({
+  ...fields,
+  ...Object.fromEntries(
+    Object.entries(emptyFields()).filter(([field]) => fieldOf(field as BriefField).copied === false),
+  ),
+})
 
 export const briefFieldsSchema = z.object(
   ofEach(field => field.schema) as { [Field in BriefField]: (typeof FIELDS)[Field]['schema'] },

@@ -15,6 +15,8 @@ export interface FieldDefinition<Value> {
   upgrade?: (value: unknown, format: number) => unknown
   /** Whether earlier values are kept: texts are, choices are not. */
   history: boolean
+  /** Whether a copy of the brief has it too; it does unless said otherwise. */
+  copied?: boolean
   /** The value in words that a person can compare; empty for an empty one. */
   shown: (value: Value) => string
   /** Its parts of the exported text, each under a heading. */

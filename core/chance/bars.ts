@@ -6,9 +6,12 @@ import { askedStems } from './signals'
 // Looked up once; see core/random.
 const { exp, log, log1p, max, min } = Math
 
-/** The last seats read, whose mean stands for those that nobody read, and how many such there seem to be. */
+/**
+ * The last seats read, whose mean stands for those that nobody read, and for how many such: with more of them bars
+ * tell less of the page, and forecasts on made-up sites get worse.
+ */
 const TAIL = 10
-const UNREAD = 10
+const UNREAD = 3
 
 function unreadOdds(odds: readonly number[]): number {
   const tail = odds.slice(-TAIL)

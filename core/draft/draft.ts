@@ -12,6 +12,8 @@ export interface Draft {
   /** What is spoken, or is to be. */
   captions?: Captions
   durationSeconds?: number
+  /** `false` for a video that nobody is to find by searching: nothing search-like is asked of it. */
+  forSearch?: boolean
 }
 
 /** The texts of a video as they are kept and sent: what is spoken is not read yet. */

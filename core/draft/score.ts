@@ -95,6 +95,11 @@ export function draftReading(draft: Draft, profile: LimitProfile, language: stri
 const inPlaylist = (draft: Draft, { playlist }: DraftContext): Draft =>
   playlist && !draft.playlist ? { ...draft, playlist } : draft
 
+const NO_PHRASES: DraftPhrases = { lead: '', support: [] }
+/** Whether a check asks whether a video is found. */
+const aboutSearch = ({ question, needs }: Check) =>
+  question === 'found' || needs.includes('lead') || needs.includes('support')
+
 /** What checks are tried with; each match is made once. */
 export function inputFor(
   { draft, places, byPlace, columns }: DraftReading,
@@ -103,8 +108,9 @@ export function inputFor(
   language: string,
   context: DraftContext,
 ): CheckInput {
-  const lead = readPhrase(phrases.lead, language)
-  const support = phrases.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length)
+  const asked = draft.forSearch === false ? NO_PHRASES : phrases
+  const lead = readPhrase(asked.lead, language)
+  const support = asked.support.map(phrase => readPhrase(phrase, language)).filter(phrase => phrase.norms.length)
   const rows = new Map<ReadPhrase, number>([lead, ...support].map((phrase, i) => [phrase, i]))
   const matches: Match[] = []
   return {
@@ -136,6 +142,8 @@ export function tryCheck(
   settings: SettingValues<Record<string, Setting>>,
   input: CheckInput,
 ): { lacks: Need | null; outcome: Outcome } {
+  if (input.draft.forSearch === false && aboutSearch(check))
+    return { lacks: null, outcome: notApplicable('The video is not meant for search.') }
   const lacks = check.needs.find(need => !NEEDED[need](input)) ?? null
   if (lacks) return { lacks, outcome: lacking(lacks) }
   // By way of the prototype: whoever made the input can tell what of it was looked at.

@@ -187,20 +187,41 @@ export function chanceOfPageOne(
   return min(1, chance)
 }
 
+/** What is held short of half counts as half: sums of floats. */
+const HALF = 0.5 - 1e-9
+
 /**
- * The fewest ranks in a row that hold half of the likelihood, both ends within; of equals the better ones. The middle
- * half would take in the first or the last rank almost always when most of it lies there, and hold far more than half.
+ * The fewest ranks in a row that hold half of the likelihood, both ends within, of equals the better ones; or one rank
+ * fewer where that comes nearer to half. The middle half would take in the first or the last rank almost always when
+ * most of it lies there, and hold far more than half.
  *
  * @param ranks P(rank = k) at index k − 1.
  */
 export function likelyRanks(ranks: ArrayLike<number>): [number, number] {
   let best: [number, number] = [1, ranks.length]
+  let over = Infinity
   let [last, held] = [0, 0]
   for (let first = 0; first < ranks.length; first++) {
-    while (held < 0.5 - 1e-9 && last < ranks.length) held += ranks[last++]!
-    if (held < 0.5 - 1e-9) break
-    if (last - first - 1 < best[1] - best[0]) best = [first + 1, last]
+    while (held < HALF && last < ranks.length) held += ranks[last++]!
+    if (held < HALF) break
+    if (last - first - 1 < best[1] - best[0]) {
+      best = [first + 1, last]
+      over = held - 0.5
+    }
     held -= ranks[first]!
   }
-  return best
+  const fewer = mostIn(ranks, best[1] - best[0])
+  return 0.5 - fewer.held < over - 1e-9 ? [fewer.first, fewer.first + best[1] - best[0] - 1] : best
+}
+
+/** So many ranks in a row that hold most: the first of them, and what they hold. */
+function mostIn(ranks: ArrayLike<number>, length: number): { first: number; held: number } {
+  let held = 0
+  let most = { first: 1, held: 0 }
+  for (let last = 0; last < ranks.length; last++) {
+    held += ranks[last]!
+    if (last >= length) held -= ranks[last - length]!
+    if (last >= length - 1 && held > most.held) most = { first: last - length + 2, held }
+  }
+  return most
 }

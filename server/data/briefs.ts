@@ -8,6 +8,7 @@ import { MODEL_VERSION } from '../../core/modelVersion'
 import {
   BRIEF_FIELDS,
   briefFieldsSchema,
+  copiedFields,
   emptyFields,
   fieldOf,
   type BriefField,
@@ -247,7 +248,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
     const from = get(id)
     if (!from || from.deletedAt !== null) return null
     const copy = create(
-      { ...from.fields, topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) },
+      { ...copiedFields(from.fields), topic: `${from.fields.topic || 'Untitled'} (copy)`.slice(0, 300) },
       undefined,
       { workspace: from.workspaceId, writer },
     )

@@ -38,6 +38,7 @@ export const HELD: Record<string, SpaceKind> = {
   page_reading: 'pages',
   evidence: 'pages',
   chance_model: 'pages',
+  account_channel: 'rest',
   playlist_page: 'pages',
   job: 'rest',
   job_input: 'rest',

@@ -1,5 +1,5 @@
 import { phraseKey } from '../../core/text/words'
-import type { BriefFields } from '../../core/brief/brief'
+import { copiedFields, type BriefFields } from '../../core/brief/brief'
 
 const inPlace = (template: string, phrase: string, place: string) =>
   phraseKey(template.replace('{phrase}', () => phrase).replace('{place}', () => place))
@@ -35,7 +35,7 @@ export function forPlace(
   const written = lead && lead.replace(phraseKey(place), () => name)
   const texts = (text: string) => (fields.tray.lead && written ? replaced(text, fields.tray.lead, written) : text)
   return {
-    ...fields,
+    ...copiedFields(fields),
     topic: `${fields.topic}, ${name}`.slice(0, 300),
     tray: { lead, support: [...support], setAside: fields.tray.setAside },
     title: texts(fields.title),

@@ -16,7 +16,7 @@ import type { OwnStanding } from '../demand/regionColumns'
  * @param region '' for everywhere. @param own what is known of my channel; `null` where nothing is.
  */
 export function draftChances(
-  phrases: PhraseStore,
+  phrases: Pick<PhraseStore, 'known'>,
   question: { draft: DraftTexts; phrases: readonly string[]; region: string; language: string },
   own: (OwnParts & OwnStanding) | null,
   chances?: Pick<Chances, 'inUse'>,
@@ -31,11 +31,13 @@ export function draftChances(
     const known = phrases.known(phrase, region, language)
     const strengths = known && known.difficulty !== null ? known.strengths : null
     if (!strengths || !own) return { phrase, asWorded: null, inFull: null, known: strengths !== null }
+    // The site shows a misspelling the results of the right spelling: texts worded for either are found.
+    const spellings = known!.readAs === null ? [phrase] : [known!.readAs, phrase]
     const learnt = own.learnt?.[region]
     const found = chances?.inUse(region, { language })
     if (learnt && found && known!.hurdle !== null) {
-      const inFull = fullWording(found.model, phrase, language)
-      const worded = wordingValue(found.model, phrase, language, read)
+      const inFull = fullWording(found.model, spellings[0]!, language)
+      const worded = Math.max(...spellings.map(each => wordingValue(found.model, each, language, read)))
       return {
         phrase,
         asWorded: learntChance(learnt, known!.hurdle + inFull - worded),
@@ -47,7 +49,7 @@ export function draftChances(
     const chance = (strength: number) => chanceOfPageOne(strength, page.strengths, page.more, own.spread)
     return {
       phrase,
-      asWorded: chance(strengthAsWorded(own, phrase, draft, language, reader)),
+      asWorded: chance(Math.max(...spellings.map(each => strengthAsWorded(own, each, draft, language, reader)))),
       inFull: chance(own.strength),
       known: true,
     }

@@ -7,6 +7,7 @@ import type { PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
 import type { WorkspaceItemStore } from '../data/workspaceItems'
 import type { WorkspaceStore } from '../data/workspaces'
+import { playlistsOf } from './playlistsOf'
 
 export interface ContextStores {
   phrases: PhraseStore
@@ -70,10 +71,8 @@ export function draftContext(stores: ContextStores, question: ContextQuestion): 
 
 /** The first playlist that holds a brief. */
 function playlistOf({ workspaceItems }: ContextStores, workspace: string, brief: string): DraftContext['playlist'] {
-  const held = workspaceItems
-    .holding(workspace, 'playlist', brief)
-    .find(({ value }) => value.entries.some(({ kind, id }) => kind === 'brief' && id === brief))
-  return held ? { title: held.value.title, description: held.value.description } : null
+  const [held] = playlistsOf(workspaceItems, workspace, brief)
+  return held ? { title: held.title, description: held.description } : null
 }
 
 /** What a block's variables stand for in a brief. */

@@ -1,6 +1,7 @@
 import type { TranslatedText } from '../../core/translation/marked'
 
 import type { ChannelRecord, VideoRecord } from '../../core/formats/videoRecord'
+import { CHANNEL_RIGHTS, type ChannelRight } from '../../core/release/rights'
 
 /**
  * What the product knows of the world outside. Every service speaks through these interfaces
@@ -70,8 +71,7 @@ export interface OwnedChannel {
   /** Videos this channel may still publish today, and the largest and longest file it may upload. */
   limits: { uploadsLeft: number; bytes: number; seconds: number }
 }
-export const CHANNEL_RIGHTS = ['publish', 'update', 'analytics', 'thumbnails', 'long-videos', 'monetise'] as const
-export type ChannelRight = (typeof CHANNEL_RIGHTS)[number]
+export { CHANNEL_RIGHTS, type ChannelRight }
 
 /** A file on its way to the site. Parts are sent in order; after a break it goes on where `received` says. */
 export interface SiteUpload {

@@ -15,8 +15,9 @@ import {
 } from '../brief'
 import { itemBodySchema, itemKindInput, type BriefItem } from '../briefItems'
 import { checkBodySchema, limitProfileSchema } from '../check'
+import type { ReadinessAnswer } from '../release'
 import { call, type, type Done } from './call'
-import { ofWorkspace, unlessChanged } from './inputs'
+import { anew, ofWorkspace, unlessChanged } from './inputs'
 
 export const briefCalls = {
   'GET /api/briefs': call({ query: ofWorkspace, answer: type<{ briefs: BriefLine[] }>() }),
@@ -50,6 +51,7 @@ export const briefCalls = {
   }),
   'PUT /api/briefs/:id/items/:item': call({ body: itemBodySchema, answer: type<BriefItem>() }),
   'DELETE /api/briefs/:id/items/:item': call({ answer: type<Done>() }),
+  'GET /api/briefs/:id/readiness': call({ query: z.object({ anew }), answer: type<ReadinessAnswer>() }),
   /** Answered with a file. */
   'GET /api/briefs/:id/export': call({
     query: z.object({

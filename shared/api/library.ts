@@ -42,12 +42,14 @@ import {
   type SavedTagList,
 } from '../workspaceItems'
 import type { PlaylistAnswer, PlaylistLine, PlaylistPageAnswer, PlaylistSuggestions } from '../playlists'
+import type { AccountLook } from '../release'
 import { call, type, type Done } from './call'
 import { anew, language, ofWorkspace, phraseQuestion, unlessChanged, workspaceInput } from './inputs'
 
 const LIMIT = 'A limit is 1 to 2,000.'
 const whole = z.coerce.number('Give a whole number.').int('Give a whole number.')
 
+const account = call({ query: ofWorkspace.extend({ anew }), answer: type<AccountLook>() })
 const playlistQuestion = call({ query: phraseQuestion.extend({ anew }), answer: type<PlaylistPageAnswer>() })
 
 /** A workspace, and why its channel could not be looked at, if it could not. */
@@ -123,6 +125,8 @@ export const libraryCalls = {
     query: placesQuerySchema,
     answer: type<{ places: Place[]; regions: { region: string; n: number }[] }>(),
   }),
+  'GET /api/account': account,
+  'POST /api/account': account,
   'GET /api/sources': call({ answer: type<{ sources: SourceLine[] }>() }),
   'PUT /api/sources/order': call({
     body: z.object({ ids: z.array(z.number().int()).min(1, 'List the sources in order of preference.').max(500) }),

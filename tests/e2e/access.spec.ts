@@ -63,6 +63,8 @@ const SCREENS = [
   ['desk?part=spoken&side=clean', '[data-test=clean]'],
   ['desk?part=spoken&side=truth', '[data-test=truth]'],
   ['desk?part=spoken&side=filming', '[data-test=filming]'],
+  ['release', '[data-test=point-title]'],
+  ['release?part=hand-over', '[data-test=step-title]'],
   ['desk?part=playlist', '[data-test=playlist-row]'],
   ['desk?part=playlist&side=points', '[data-test=playlist-points]'],
   ['desk?part=playlist&side=found', '[data-test=found-playlist]'],

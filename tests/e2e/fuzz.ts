@@ -153,6 +153,7 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
+  ...['checklist', 'sheet', 'releaseAt', 'ticked', 'handed', 'forSearch', 'videoAddress'],
 ]
 const BODIES: Record<string, unknown>[] = [
   {
@@ -165,6 +166,8 @@ const BODIES: Record<string, unknown>[] = [
   { add: ['one'], remove: ['two'], notes: { one: 'x' } },
   { candidates: [{ tag: 'a', value: 1 }], lead: 'b' },
   { fields: { topic: 'Fuzz' } },
+  { fields: { topic: 'Fuzz', sheet: { visibility: 'public' }, releaseAt: 'now', ticked: { a: 1 } } },
+  { checklist: { own: [{ id: 'a', text: 'b' }], off: ['title'], order: ['tags'] } },
   { phrase: 'bike chain', text: 'note' },
 ]
 /** What would end what is being tested, wait for the world outside, or go on for as long as one listens. */

@@ -130,7 +130,7 @@ function take(edits: readonly CoverEdit[]) {
     <template v-else>
       <ul v-if="best.length > BEST">
         <li v-for="{ check, fix, brings } in best.slice(0, BEST)" :key="check.id">
-          <DeskShape class="shape" :state="check.state" :label="STATE_NAMES[check.state]" />
+          <ShellShape class="shape" :state="check.state" :label="STATE_NAMES[check.state]" />
           <div>
             <p class="name" :title="check.message">{{ check.title }}</p>
             <button v-if="fix" class="fix small" @click="emit('fix', fix)">{{ fix.label }}</button>

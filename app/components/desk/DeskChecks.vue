@@ -48,7 +48,7 @@ const groups = computed(() =>
           :data-test="`check-${check.id}`"
           :data-state="check.state"
         >
-          <DeskShape class="shape" :state="check.state" :label="STATES[check.state]" />
+          <ShellShape class="shape" :state="check.state" :label="STATES[check.state]" />
           <div>
             <button
               v-if="check.ranges.length"

@@ -156,12 +156,12 @@ const cells = computed(() => {
               :title="`${cell.label}. Click to go there.`"
               @click="emit('show', cell.placement)"
             >
-              <DeskShape :state="cell.state" :label="cell.label" />
+              <ShellShape :state="cell.state" :label="cell.label" />
             </button>
             <v-menu v-else-if="cell.insertion" @update:model-value="$event && weigh(cell.insertion)">
               <template #activator="{ props: menu }"
                 ><button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`">
-                  <DeskShape :state="cell.state" :label="cell.label" /></button
+                  <ShellShape :state="cell.state" :label="cell.label" /></button
               ></template>
               <v-list density="compact">
                 <v-list-item
@@ -178,7 +178,7 @@ const cells = computed(() => {
               </v-list>
             </v-menu>
             <span v-else class="cell" :class="cell.state === 'missing' ? 'missing' : 'none'" :title="cell.label"
-              ><DeskShape :state="cell.state" :label="cell.label"
+              ><ShellShape :state="cell.state" :label="cell.label"
             /></span>
           </td>
           <td class="more"><TrayPhraseMenu :phrase="row.phrase" /></td>

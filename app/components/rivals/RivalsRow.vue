@@ -138,7 +138,7 @@ const note = computed(() => {
       <td class="figure" :title="inFull(row.comments, 'comments')">{{ rounded(row.comments) }}</td>
       <td class="words">
         <span v-for="each in matches" :key="each.where" :title="each.words"
-          ><DeskShape :state="each.state" :label="each.words"
+          ><ShellShape :state="each.state" :label="each.words"
         /></span>
       </td>
       <td

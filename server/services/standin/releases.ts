@@ -81,6 +81,10 @@ export function siteReleases(
 
   const lacking = (owner: Owner, draft: Partial<VideoDraft>): SiteProblem[] => [
     ...(draft.thumbnail ? owners.mayNot(owner, 'thumbnails', 'thumbnail') : []),
+    ...((draft.cards ?? []).some(({ kind }) => kind === 'link') ? owners.mayNot(owner, 'links', 'cards') : []),
+    ...(draft.endScreen?.elements.some(({ kind }) => kind === 'link')
+      ? owners.mayNot(owner, 'links', 'endScreen')
+      : []),
     ...(draft.sheet?.monetised ? owners.mayNot(owner, 'monetise', 'sheet.monetised') : []),
   ]
 

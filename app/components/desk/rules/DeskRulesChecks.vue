@@ -114,7 +114,7 @@ const choices = (setting: Setting) => (setting.kind === 'choice' ? Object.entrie
           </td>
           <td v-if="other" class="figure muted">{{ props.other!.checks[check.id]?.weight ?? 0 }}</td>
           <td class="figure" :title="told(score, check.id)?.message">
-            <DeskShape
+            <ShellShape
               v-if="told(score, check.id)"
               class="shape"
               :state="told(score, check.id)!.state"

@@ -186,7 +186,7 @@ const stretchText = ({ field, start, end }: CopiedStretch) =>
       <h3>Numbers</h3>
       <ul>
         <li v-for="(number, i) in numbers" :key="i" data-test="number">
-          <DeskShape class="shape" :state="number.state" :label="number.words" />
+          <ShellShape class="shape" :state="number.state" :label="number.words" />
           <button class="plain" @click="emit('show', number)">{{ number.words }}</button>
         </li>
       </ul>

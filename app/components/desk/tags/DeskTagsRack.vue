@@ -114,7 +114,7 @@ const used = computed(() => tagsCost(props.tags, profile))
           <td class="figure small right" :title="inFull(it?.volume, 'searches a month')">{{ rounded(it?.volume) }}</td>
           <td class="figure small right">{{ it?.chance == null ? UNKNOWN : chanceText(it.chance) }}</td>
           <td>
-            <DeskShape
+            <ShellShape
               :state="it?.supported == null ? 'n/a' : it.supported ? 'met' : 'missing'"
               :label="
                 it?.supported == null

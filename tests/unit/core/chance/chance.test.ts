@@ -69,13 +69,16 @@ describe('chances', () => {
     expect(said.reduce((sum, chance) => sum + chance, 0) / won).toBeCloseTo(1, 1)
   })
 
-  test('likely ranks are the fewest that hold half, and the ranks sum to 1', () => {
+  test('likely ranks are the fewest that hold half, or one fewer where that is nearer to it, and the ranks sum to 1', () => {
     const hurdles: Hurdles = { full: 0, wording: 0, ranks: Float64Array.of(2, 1, 0, -1) }
     const ranks = learntRanks({ value: 0, spread: 0 }, hurdles, 0)
     expect(ranks.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 12)
     expect(ranks[0]).toBeCloseTo(1 / (1 + Math.exp(2)), 10)
     expect(likelyRanks([0.1, 0.6, 0.2, 0.1])).toEqual([2, 2])
     expect(likelyRanks([0.9, 0.1])).toEqual([1, 1])
+    // Two hold .45, three hold .8.
+    expect(likelyRanks([0.2, 0.25, 0.35, 0.2])).toEqual([2, 3])
+    expect(likelyRanks([0.1, 0.25, 0.2, 0.35, 0.1])).toEqual([3, 4])
     expect(likelyRanks([0.3, 0.3, 0.4])).toEqual([1, 2])
     expect(likelyRanks([0.25, 0.1, 0.1, 0.1, 0.1, 0.1, 0.25])).toEqual([1, 4])
   })

@@ -35,6 +35,20 @@ describe('the score', () => {
 
   test('nothing that applies gives no percent rather than 0 or 100', () => expect(score({}).percent).toBeNull())
 
+  test('nothing search-like is asked of a video that is not meant for search', () => {
+    const draft = { title: 'For our friends at the mill', description: 'A film for the anniversary.', tags: [] }
+    const { checks, placements, percent } = score(
+      { ...draft, forSearch: false },
+      { lead: 'bike chain', support: ['chain'] },
+    )
+    expect(checks.filter(({ question, state }) => question === 'found' && state !== 'n/a')).toEqual([])
+    expect(checks.find(({ id }) => id === 'title-lead')).toMatchObject({ state: 'n/a', lacks: null })
+    expect(checks.find(({ id }) => id === 'title-length')).toMatchObject({ state: 'met' })
+    expect(placements).toEqual([])
+    expect(percent).not.toBeNull()
+    expect(score({ ...draft, forSearch: false }).percent!).toBeGreaterThan(score(draft).percent!)
+  })
+
   test('the two sets want opposite things of one draft', () => {
     const draft = { title: 'Bike chain', description: 'Bike chain\n\nWhat you need to know about it.' }
     const ofTitle = (set: RuleSet) => score(draft, undefined, set).checks.find(check => check.id === 'title-width')!

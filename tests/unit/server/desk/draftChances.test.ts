@@ -29,3 +29,14 @@ test('the chance grows with the wording, up to the one every row shows; what is 
     known: true,
   })
 })
+
+test('for a misspelling a text worded for the right spelling is found as well', async () => {
+  const given = deps()
+  await all(assess(given, ['bike chain'], 'GB', 'en'))
+  const page = given.phrases.known('bike chain', 'GB', 'en')!
+  const phrases = { known: () => ({ ...page, text: 'bike chian', readAs: 'bike chain' }) }
+  const worded = (title: string) =>
+    draftChances(phrases, { ...question(title), phrases: ['bike chian'] }, own)[0]!.asWorded!
+  expect(worded('Bike chain')).toBe(worded('Bike chian'))
+  expect(worded('Bike chain')).toBeGreaterThan(worded('A film'))
+})

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { mdiArrowRight } from '@mdi/js'
+import { computed } from 'vue'
+import { POINT_GROUPS, type PointGroup } from '../../../core/release/readiness'
+import { SHEET_QUESTIONS, type SheetAnswers, type SheetQuestion } from '../../../core/release/sheet'
+import { SEEN_TO } from '~/composables/pointStates'
+import { useBrief } from '~/stores/brief'
+import { useRelease } from '~/stores/release'
+
+/** The release sheet: what Fonetra sees for itself at one side, what a person answers at the other. */
+const brief = useBrief()
+const release = useRelease()
+const QUESTIONS = new Map(SHEET_QUESTIONS.map(question => [question.id, question]))
+const SIDES: PointGroup[][] = [
+  ['seen', 'when', 'own'],
+  ['watch', 'declare', 'others', 'told', 'earns', 'goes'],
+]
+const sides = computed(() =>
+  SIDES.map(side =>
+    side
+      .map(id => ({
+        id,
+        title: POINT_GROUPS.find(group => group.id === id)!.title,
+        points: release.points!.filter(({ group }) => group === id),
+      }))
+      .filter(({ points }) => points.length),
+  ),
+)
+const leftIn = (points: { state: string }[]) =>
+  points.filter(({ state }) => state === 'open' || state === 'unanswered').length
+const valueOf = ({ id }: SheetQuestion) => brief.fields!.sheet[id] ?? null
+const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
+  release.answer(id, value as SheetAnswers[typeof id])
+</script>
+
+<template>
+  <div class="sides">
+    <div v-for="(side, i) in sides" :key="i" class="sheet side" tabindex="0" role="region" :aria-label="side[0]?.title">
+      <section v-for="group in side" :key="group.id" :data-test="`group-${group.id}`">
+        <h2>
+          {{ group.title }}<span v-if="leftIn(group.points)" class="small muted">{{ leftIn(group.points) }} left</span>
+        </h2>
+        <ul>
+          <template v-for="point in group.points" :key="point.id">
+            <ReleasePoint v-if="point.question" :point="point">
+              <template #title
+                ><span class="name" :title="QUESTIONS.get(point.question)!.why">{{ point.title }}</span></template
+              >
+              <ReleaseAnswer
+                v-if="point.state !== 'n/a' && point.state !== 'not-allowed'"
+                :question="QUESTIONS.get(point.question)!"
+                :label="point.title"
+                :usual="release.around!.usual[point.question] ?? null"
+                :model-value="valueOf(QUESTIONS.get(point.question)!)"
+                @update:model-value="answer(QUESTIONS.get(point.question)!, $event)"
+              />
+            </ReleasePoint>
+            <ReleasePoint v-else-if="point.id === 'hour'" :point="point">
+              <template #below><ReleaseHour /></template>
+            </ReleasePoint>
+            <ReleasePoint v-else-if="group.id === 'own'" :point="point">
+              <template #state
+                ><input
+                  :id="`tick-${point.id}`"
+                  type="checkbox"
+                  class="tick"
+                  :checked="point.state === 'done'"
+                  :data-test="`tick-${point.id}`"
+                  @change="release.tick(point.id, ($event.target as HTMLInputElement).checked)"
+              /></template>
+              <template #title
+                ><label :for="`tick-${point.id}`" class="ticked">{{ point.title }}</label></template
+              >
+            </ReleasePoint>
+            <ReleasePoint v-else :point="point"
+              ><NuxtLink
+                v-if="point.state === 'open' && SEEN_TO[point.id]"
+                class="link small go"
+                :to="{ path: '/desk', query: { brief: brief.brief!.id, ...SEEN_TO[point.id] } }"
+                :aria-label="`See to it: ${point.title}`"
+                >See to it<v-icon :icon="mdiArrowRight" size="14" /></NuxtLink
+            ></ReleasePoint>
+          </template>
+        </ul>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
+  gap: 14px;
+  flex: 1;
+  min-height: 0;
+}
+.side {
+  padding: 2px 14px 14px;
+  overflow: auto;
+}
+h2 {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 8px;
+  padding: 12px 0 4px;
+  border-bottom: 1px solid var(--line);
+}
+h2 .small {
+  font-weight: 400;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.name {
+  font-weight: 600;
+}
+/* A ring until it is ticked, then a disc, like every other state. */
+.tick {
+  appearance: none;
+  width: 14px;
+  height: 14px;
+  margin: 3px 0 0;
+  border: 1.6px solid var(--teal);
+  border-radius: 50%;
+  cursor: pointer;
+}
+.tick:checked {
+  border-color: var(--muted);
+  background: var(--muted);
+}
+.ticked {
+  cursor: pointer;
+}
+.go {
+  display: inline-flex;
+  align-items: center;
+  gap: 2px;
+  white-space: nowrap;
+}
+@media (max-width: 1000px) {
+  .sides {
+    display: flex;
+    flex-direction: column;
+  }
+  .side {
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,57 @@
+import { tidyTags } from '../draft/limits'
+import type { BriefFields } from '../brief/brief'
+import { answerInWords, SHEET_QUESTIONS } from './sheet'
+
+/** One step of handing a video over by hand. */
+export interface HandOverStep {
+  id: string
+  title: string
+  /** What is typed or chosen there. */
+  text: string
+  /** Whether it is pasted, an answer to be chosen, or a file to be uploaded beside the video. */
+  how: 'paste' | 'choose' | 'file'
+  /** The same for the same text, so that a change since it was handed over is seen. */
+  digest: string
+}
+
+/** FNV-1a over UTF-16 units, 32 bits, as eight hexadecimal digits. */
+function digestOf(text: string): string {
+  let hash = 0x811c9dc5
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193)
+  return (hash >>> 0).toString(16).padStart(8, '0')
+}
+
+/**
+ * What is handed over, in the order of use: the file first, then the texts as they stand in most forms, the answers of
+ * the sheet, and the hour last. Steps with nothing in them are left out.
+ */
+export function handOverSteps(
+  fields: BriefFields,
+  { playlists, inWords }: { playlists: readonly string[]; inWords: (at: number) => string },
+): HandOverStep[] {
+  const { sheet, releaseAt } = fields
+  const paste = (id: string, title: string, text: string) => ({ id, title, text, how: 'paste' as const })
+  const hour = releaseAt === null ? '' : releaseAt === 'now' ? 'As soon as it is ready' : inWords(releaseAt)
+  const steps: Omit<HandOverStep, 'digest'>[] = [
+    paste('fileName', 'File name', fields.fileName),
+    paste('title', 'Title', fields.title),
+    paste('description', 'Description', fields.description),
+    paste('tags', 'Tags', tidyTags(fields.tags).join(', ')),
+    { id: 'playlists', title: 'Playlists', text: playlists.join('\n'), how: 'choose' },
+    ...SHEET_QUESTIONS.map(question => ({
+      id: question.id,
+      title: question.title,
+      text: answerInWords(question, sheet[question.id] ?? null) ?? '',
+      how: 'choose' as const,
+    })),
+    { id: 'captions', title: 'Captions', text: fields.captions, how: 'file' },
+    { id: 'hour', title: 'Hour of release', text: hour, how: 'choose' },
+  ]
+  return steps.filter(({ text }) => text.trim()).map(step => ({ ...step, digest: digestOf(step.text) }))
+}
+
+/** How a step stands: to be done, done, or done with another text than it holds now. */
+export const handedState = ({ id, digest }: HandOverStep, { handed }: Pick<BriefFields, 'handed'>) => {
+  const before = handed[id]
+  return before === undefined ? 'left' : before.digest === digest ? 'done' : 'changed'
+}

@@ -1,0 +1,26 @@
+import { counted } from '../text/inWords'
+import { MINUTE } from '../time'
+import { done, open, unanswered, type Found } from './point'
+import { processingTime } from './processing'
+
+/**
+ * How the hour of a release stands: chosen, and far enough away for the site to have the video ready by then.
+ *
+ * @param releaseAt UTC milliseconds, `now`, or `null` while it is open. @param seconds the video's length, if known.
+ * @param inWords an hour as the channel's clock shows it.
+ */
+export function hourState(
+  releaseAt: number | 'now' | null,
+  seconds: number | null,
+  now: number,
+  inWords: (at: number) => string,
+): Found {
+  const takes = processingTime(seconds)
+  const minutes = counted(takes / MINUTE, 'minute')
+  if (releaseAt === null) return unanswered('Choose an hour, or release it as soon as it is ready.')
+  if (releaseAt === 'now') return done(`As soon as it is ready: allow some ${minutes} after the upload.`)
+  if (releaseAt <= now) return open(`${inWords(releaseAt)} is over. Choose another hour.`)
+  if (releaseAt - takes <= now)
+    return open(`${inWords(releaseAt)} is near: the site needs some ${minutes} after the upload. Choose a later hour.`)
+  return done(`${inWords(releaseAt)}. Have it uploaded by ${inWords(releaseAt - takes)}.`)
+}

@@ -1,0 +1,23 @@
+import type { BriefFields } from '../brief/brief'
+
+/** How far a brief has come. */
+export const STAGES = ['collecting', 'settled', 'written', 'ready', 'handed over', 'out'] as const
+export type Stage = (typeof STAGES)[number]
+
+/**
+ * The stage of a brief, as it follows from what is there: phrases are collected until a lead is settled on; it is
+ * written with title, description and tags, gaps filled; ready when nothing is left on its release sheet; handed over
+ * with all its texts; out with the address of its video.
+ *
+ * @param left points left on its sheet. @param handedOver whether every step of the hand-over is done.
+ */
+export function stageOf(
+  { tray, title, description, tags, videoAddress }: BriefFields,
+  { gaps, left, handedOver }: { gaps: number; left: number; handedOver: boolean },
+): Stage {
+  if (videoAddress) return 'out'
+  if (handedOver) return 'handed over'
+  const isWritten = title.trim() !== '' && description.trim() !== '' && tags.length > 0 && gaps === 0
+  if (isWritten) return left === 0 ? 'ready' : 'written'
+  return tray.lead ? 'settled' : 'collecting'
+}

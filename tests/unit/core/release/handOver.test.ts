@@ -1,0 +1,76 @@
+import { copiedFields, emptyFields, type BriefFields } from '../../../../core/brief/brief'
+import { handedState, handOverSteps } from '../../../../core/release/handOver'
+import { EMPTY_SHEET } from '../../../../core/release/sheet'
+import { stageOf } from '../../../../core/release/stage'
+
+const inWords = (at: number) => `at ${at}`
+const fields = (more: Partial<BriefFields> = {}): BriefFields => ({ ...emptyFields(), ...more })
+const steps = (of: BriefFields, playlists: string[] = []) => handOverSteps(of, { playlists, inWords })
+
+describe('handing over', () => {
+  test('file, texts, answers and hour in the order of use; what is empty is left out', () => {
+    const all = steps(
+      fields({
+        fileName: 'chain.mp4',
+        title: 'Clean a chain',
+        tags: ['chain', 'Chain ', 'oil'],
+        sheet: { ...EMPTY_SHEET, visibility: 'public', premiere: false },
+        captions: 'WEBVTT',
+        releaseAt: 5,
+      }),
+      ['Chains', 'Gears'],
+    )
+    expect(all.map(({ title, text, how }) => [title, text, how])).toEqual([
+      ['File name', 'chain.mp4', 'paste'],
+      ['Title', 'Clean a chain', 'paste'],
+      ['Tags', 'chain, oil', 'paste'],
+      ['Playlists', 'Chains\nGears', 'choose'],
+      ['Visible to', 'Everybody', 'choose'],
+      ['As a premiere', 'No', 'choose'],
+      ['Captions', 'WEBVTT', 'file'],
+      ['Hour of release', 'at 5', 'choose'],
+    ])
+    expect(steps(fields())).toEqual([])
+  })
+
+  test('a text that changed since it was handed over is seen', () => {
+    const before = fields({ title: 'Clean a chain' })
+    const [title] = steps(before)
+    const handed = { title: { at: 1, digest: title!.digest } }
+    expect(handedState(title!, before)).toBe('left')
+    expect(handedState(title!, { handed })).toBe('done')
+    expect(handedState(steps({ ...before, title: 'Clean the chain' })[0]!, { handed })).toBe('changed')
+  })
+})
+
+test('a copy has neither hour, ticks, hand-over nor address', () => {
+  const { releaseAt, ticked, handed, videoAddress, title } = copiedFields(
+    fields({
+      title: 'Clean a chain',
+      releaseAt: 5,
+      ticked: { a: 1 },
+      handed: { title: { at: 1, digest: '' } },
+      videoAddress: 'https://videos.example/a',
+    }),
+  )
+  expect({ releaseAt, ticked, handed, videoAddress, title }).toEqual({
+    releaseAt: null,
+    ticked: {},
+    handed: {},
+    videoAddress: '',
+    title: 'Clean a chain',
+  })
+})
+
+test('the stage follows from what is there', () => {
+  const nothing = { gaps: 0, left: 5, handedOver: false }
+  const settled = fields({ tray: { lead: 'chain', support: [], setAside: [] } })
+  const written = { ...settled, title: 'Chain', description: 'A chain.', tags: ['chain'] }
+  expect(stageOf(fields(), nothing)).toBe('collecting')
+  expect(stageOf(settled, nothing)).toBe('settled')
+  expect(stageOf(written, nothing)).toBe('written')
+  expect(stageOf(written, { ...nothing, gaps: 1 })).toBe('settled')
+  expect(stageOf(written, { ...nothing, left: 0 })).toBe('ready')
+  expect(stageOf(written, { ...nothing, left: 0, handedOver: true })).toBe('handed over')
+  expect(stageOf({ ...written, videoAddress: 'https://videos.example/a' }, nothing)).toBe('out')
+})
