@@ -5,7 +5,7 @@ import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
 import { accountStore, type AccountStore } from './data/accountChannels'
 import { briefTrayStore, type BriefTrayStore } from './data/briefTrays'
-import { briefSheetStore, type BriefSheetStore } from './data/briefSheets'
+import { briefReleaseStore, type BriefReleaseStore } from './data/briefReleases'
 import { briefItemStore, type BriefItemStore } from './data/briefItems'
 import { evidenceStore, type EvidenceStore } from './data/evidence'
 import { briefStore, type BriefStore } from './data/briefs'
@@ -46,7 +46,7 @@ export interface Runtime {
   briefs: BriefStore
   briefItems: BriefItemStore
   briefTrays: BriefTrayStore
-  briefSheets: BriefSheetStore
+  briefReleases: BriefReleaseStore
   access: AccessStore
   accounts: AccountStore
   phrases: PhraseStore
@@ -183,7 +183,7 @@ async function opened(): Promise<Runtime> {
       briefs: briefStore(db, Date.now, briefItems),
       briefItems,
       briefTrays: briefTrayStore(db),
-      briefSheets: briefSheetStore(db),
+      briefReleases: briefReleaseStore(db),
       access: accessStore(db),
       accounts: accountStore(db),
       phrases,

@@ -97,3 +97,34 @@ function videoOf(thing: Thing): VideoRecord | null {
     thumbnail: null,
   }
 }
+
+/** What is told of a video as a schema.org VideoObject; what is unknown or empty is left out. */
+export interface VideoToTell {
+  title: string
+  description: string
+  tags: readonly string[]
+  language: string
+  channel: string
+  seconds: number | null
+  address: string
+  /** UTC milliseconds. */
+  publishedAt: number | null
+}
+
+/** A video as JSON-LD, to stand in a page that shows it. */
+export function writeVideoObject(video: VideoToTell): string {
+  const { title, description, tags, language, channel, seconds, address, publishedAt } = video
+  const told = {
+    '@context': 'https://schema.org',
+    '@type': 'VideoObject',
+    'name': title || undefined,
+    'description': description || undefined,
+    'keywords': tags.length ? tags.join(', ') : undefined,
+    'inLanguage': language,
+    'url': address || undefined,
+    'duration': seconds === null ? undefined : `PT${Math.round(seconds)}S`,
+    'uploadDate': publishedAt === null ? undefined : new Date(publishedAt).toISOString(),
+    'author': channel ? { '@type': 'Organization', 'name': channel } : undefined,
+  }
+  return `${JSON.stringify(told, null, 2)}\n`
+}

@@ -9,7 +9,7 @@ import { knownProfile } from '../http/scoring'
 import type { Runtime } from '../runtime'
 import type { AccountLook } from '../../shared/release'
 
-type Stores = Pick<Runtime, 'briefSheets' | 'workspaces' | 'workspaceItems' | 'now'>
+type Stores = Pick<Runtime, 'briefReleases' | 'workspaces' | 'workspaceItems' | 'now'>
 
 /** How far a brief is from its release. @param account what the account may do for its channel. */
 export function readinessAnswer(
@@ -17,7 +17,7 @@ export function readinessAnswer(
   { id, workspaceId, fields }: Brief,
   { channel, told, problem }: AccountLook,
 ): ReadinessAnswer {
-  const { briefSheets, workspaces, workspaceItems, now } = stores
+  const { briefReleases, workspaces, workspaceItems, now } = stores
   const { checklist } = workspaces.settings(workspaceId)
   const { timeZone } = workspaces.get(workspaceId)!
   const playlists = playlistsOf(workspaceItems, workspaceId, id).map(({ title }) => title)
@@ -42,7 +42,7 @@ export function readinessAnswer(
       at: channel?.at ?? null,
       problem,
     },
-    usual: usualAnswers(briefSheets.list(workspaceId, id, LOOKED_BACK)),
+    usual: usualAnswers(briefReleases.sheets(workspaceId, id, LOOKED_BACK)),
     checklist,
     timeZone,
   }

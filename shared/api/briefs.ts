@@ -52,6 +52,13 @@ export const briefCalls = {
   'PUT /api/briefs/:id/items/:item': call({ body: itemBodySchema, answer: type<BriefItem>() }),
   'DELETE /api/briefs/:id/items/:item': call({ answer: type<Done>() }),
   'GET /api/briefs/:id/readiness': call({ query: z.object({ anew }), answer: type<ReadinessAnswer>() }),
+  /** Answered with an iCalendar file. */
+  'GET /api/calendar.ics': call({
+    query: ofWorkspace.extend({ brief: z.string().max(60).optional() }),
+    answer: type<string>(),
+  }),
+  /** Answered with a ZIP file. */
+  'GET /api/briefs/:id/package': call({ answer: type<Buffer>() }),
   /** Answered with a file. */
   'GET /api/briefs/:id/export': call({
     query: z.object({

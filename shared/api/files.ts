@@ -6,7 +6,7 @@ import type { PagesImported, PlacesImported } from '../imports'
 import type { ImportAnswer } from '../phrases'
 import type { SpaceAnswer } from '../space'
 import { call, type, type Done } from './call'
-import { language } from './inputs'
+import { language, ofWorkspace } from './inputs'
 
 /** `phrase:0,volume:2`: the meaning and index of columns mapped by hand. */
 const columnsInput = z
@@ -54,6 +54,8 @@ export const fileCalls = {
     query: z.object({ region: regionInput, language, name: sourceName('Imported pages') }),
     answer: type<PagesImported>(),
   }),
+  /** The body is a package: a ZIP file with a brief in it. */
+  'POST /api/import/package': call({ query: ofWorkspace, answer: type<{ briefId: string }>() }),
   'POST /api/import/places': call({
     query: z.object({ region: regionInput, name: sourceName('Imported places') }),
     answer: type<PlacesImported>(),

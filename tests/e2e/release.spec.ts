@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { call, expect, test } from './app'
 import { fieldsOf, newBrief, saved } from './onDesk'
 
@@ -90,7 +91,7 @@ test('the hour is of the channel’s clock; one that is over or too near says so
   await expect(hour).toHaveAttribute('data-state', 'done')
   await expect(hour).toContainText('Tue 1 Jul 2031, 18:30. Have it uploaded by Tue 1 Jul 2031, 18:15.')
   await saved(page)
-  const zone = workspaces[0].timeZone === 'Europe/London' ? 17 : 18
+  const zone = workspaces[0]!.timeZone === 'Europe/London' ? 17 : 18
   expect((await fieldsOf(app, id)).releaseAt).toBe(Date.UTC(2031, 6, 1, zone, 30))
   await page.getByTestId('release-date').locator('input').fill('2020-07-01')
   await expect(hour).toHaveAttribute('data-state', 'open')
@@ -188,4 +189,38 @@ test('handing over by key: each text is copied and ticked, and one that changes 
   await address.fill('https://videos.example/a')
   await address.press('Enter')
   await expect(page.getByTestId('release-told')).toContainText('out')
+})
+
+test('a package is opened in the Library: it shows what differs, and a brief that is not there is taken whole', async ({
+  page,
+  app,
+}) => {
+  const id = await newBrief(app, { ...TEXTS, topic: 'In a package' })
+  await page.goto(`/release?brief=${id}&part=hand-over`)
+  const saving = page.waitForEvent('download')
+  await page.getByTestId('package').click()
+  const file = await (await saving).path()
+  const bytes = await readFile(file)
+  const { revisions } = (await call(app, `/api/briefs/${id}`)).json
+  await call(app, `/api/briefs/${id}`, {
+    method: 'PATCH',
+    body: { editId: crypto.randomUUID(), fields: { title: { revision: revisions.title, value: 'Another title' } } },
+  })
+  await page.goto('/library')
+  const choosing = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  await (await choosing).setFiles({ name: 'wheel.zip', mimeType: 'application/zip', buffer: bytes })
+  await expect(page.getByRole('dialog')).toContainText('Another title')
+  await expect(page.getByRole('dialog')).toContainText('How to true a wheel')
+  // Programs send it: refused while the brief is there, taken once it is gone for good.
+  const send = async (body: Uint8Array) => {
+    const answer = await fetch(`${app.url}/api/import/package`, { method: 'POST', body: new Blob([body as BlobPart]) })
+    return { status: answer.status, json: (await answer.json()) as { briefId?: string; error?: { code: string } } }
+  }
+  expect(await send(bytes)).toMatchObject({ status: 409, json: { error: { code: 'brief-is-here' } } })
+  await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
+  await call(app, `/api/briefs/${id}?forever=1`, { method: 'DELETE' })
+  expect(await send(bytes)).toMatchObject({ status: 201, json: { briefId: id } })
+  expect(await fieldsOf(app, id)).toMatchObject({ title: 'How to true a wheel', tray: { lead: 'true a wheel' } })
+  expect(await send(Buffer.from('PK nothing'))).toMatchObject({ status: 422, json: { error: { code: 'unreadable' } } })
 })

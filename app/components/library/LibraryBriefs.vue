@@ -37,7 +37,11 @@ const openAt = (line: BriefLine) => ({ path: line.lead ? '/desk' : '/demand', qu
 const attempt = useMutation()
 /** A brief's file that was opened or dropped. */
 const opened = ref<File | null>(null)
-const { open: choose, onChange } = useFileDialog({ accept: '.json,application/json', multiple: false, reset: true })
+const { open: choose, onChange } = useFileDialog({
+  accept: '.json,.zip,application/json,application/zip',
+  multiple: false,
+  reset: true,
+})
 onChange(files => {
   opened.value = files?.[0] ?? null
 })

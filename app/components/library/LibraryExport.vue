@@ -24,6 +24,9 @@ const EXPORTS = [
         :key="each.format"
         :title="each.title"
         :href="`/api/briefs/${id}/export?format=${each.format}`"
+        download /><v-list-item
+        title="Package (ZIP), to hand over: texts, captions, chapters, a page to follow"
+        :href="`/api/briefs/${id}/package`"
         download
     /></v-list>
   </v-menu>

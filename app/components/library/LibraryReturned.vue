@@ -66,6 +66,15 @@ const rows = computed<Row[]>(() => [
 ])
 const taken = ref<string[]>([])
 
+/** The text of a brief's file, also where it stands in a package. */
+async function briefTextOf(from: File) {
+  if (!(await isPackage(from))) return from.text()
+  const { readPackage } = await import('../../../core/release/package')
+  return readPackage(new Uint8Array(await from.arrayBuffer()))
+}
+/** Whether a file begins like a ZIP file. */
+const isPackage = async (from: File) => (await from.slice(0, 2).text()) === 'PK'
+
 /** What the file would change of the brief as it is now. */
 async function compare() {
   const now = file.value
@@ -75,7 +84,7 @@ async function compare() {
   const large = `“${now.name}” is too large to be a brief.`
   try {
     // A character takes four bytes at most.
-    const text = now.size > LONGEST * 4 ? null : await now.text()
+    const text = now.size > LONGEST * 4 ? null : await briefTextOf(now)
     if (text === null || text.length > LONGEST) throw new Error(large)
     if (open.brief) await open.flush()
     returned.value = await api('POST /api/returned', { body: { file: text } })

@@ -102,7 +102,7 @@ function take() {
   align-items: center;
   justify-content: flex-end;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: 4px 8px;
 }
 .choices,
 .answer .v-btn {
@@ -112,7 +112,7 @@ function take() {
   color: var(--teal);
 }
 .text {
-  width: 126px;
+  width: 144px;
   flex: none;
 }
 .text :deep(.v-field__input) {

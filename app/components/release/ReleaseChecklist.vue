@@ -14,14 +14,12 @@ import { POINT_GROUPS, readiness, type PointGroup } from '../../../core/release/
 import { emptyFields } from '../../../core/brief/brief'
 import { saveFile } from '~/composables/saveFile'
 import { settingsFileName, useSettingsFile } from '~/composables/settingsFile'
-import { useNotices } from '~/stores/notices'
 import { useRelease } from '~/stores/release'
 import { useWorkspace } from '~/stores/workspace'
 
 /** The channel's checklist: which points are asked for, in which order, and points of its own. */
 const open = defineModel<boolean>({ required: true })
 const release = useRelease()
-const notices = useNotices()
 const workspace = useWorkspace()
 const limits = useLimits()
 interface Row {
@@ -50,7 +48,7 @@ const groups = computed(() =>
 function setGroup(group: PointGroup, next: Row[]) {
   rows.value = [...rows.value.filter(row => row.group !== group), ...next]
 }
-function move(row: Row, by: number) {
+async function move(row: Row, by: number, focused: EventTarget | null) {
   const list = groups.value.find(({ id }) => id === row.group)!.rows
   const from = list.indexOf(row)
   const to = from + by
@@ -58,6 +56,9 @@ function move(row: Row, by: number) {
   const next = [...list]
   next.splice(to, 0, next.splice(from, 1)[0]!)
   setGroup(row.group, next)
+  // A row that is moved loses the focus.
+  await nextTick()
+  if (focused instanceof HTMLElement) focused.focus()
 }
 const own = ref<HTMLElement | null>(null)
 async function add() {
@@ -88,9 +89,12 @@ const keep = () =>
     writeChecklist(checklist.value),
     'application/json',
   )
+/** What came of opening a file; a notice would cover the buttons. */
+const said = ref('')
 const { faults, choose } = useSettingsFile(async text => {
+  said.value = ''
   rows.value = rowsOf(readChecklist(text))
-  notices.show('Checklist read. Save it to use it.')
+  said.value = 'Checklist read. Save it to use it.'
 })
 </script>
 
@@ -99,6 +103,7 @@ const { faults, choose } = useSettingsFile(async text => {
     <v-card :title="`Checklist of ${workspace.current?.name ?? 'the channel'}`">
       <v-card-text>
         <p class="muted">It holds for every brief of this channel. Alt and the arrow keys move a point.</p>
+        <p role="status" data-test="checklist-said">{{ said }}</p>
         <ul v-if="faults.length" role="alert" class="faults">
           <li v-for="fault in faults" :key="fault">{{ fault }}</li>
         </ul>
@@ -116,8 +121,8 @@ const { faults, choose } = useSettingsFile(async text => {
                 v-for="row in group.rows"
                 :key="row.id"
                 :data-test="`row-${row.id}`"
-                @keydown.alt.up.prevent="move(row, -1)"
-                @keydown.alt.down.prevent="move(row, 1)"
+                @keydown.alt.up.prevent="move(row, -1, $event.target)"
+                @keydown.alt.down.prevent="move(row, 1, $event.target)"
               >
                 <v-icon class="grip" :icon="mdiDragVertical" size="16" />
                 <input

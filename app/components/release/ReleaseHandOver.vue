@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCheck, mdiContentCopy, mdiDownloadOutline } from '@mdi/js'
+import { mdiCheck, mdiContentCopy, mdiDownloadOutline, mdiFolderZipOutline } from '@mdi/js'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { handedState, type HandOverStep } from '../../../core/release/handOver'
 import { copyText } from '~/composables/copyText'
@@ -122,6 +122,15 @@ function takeAddress() {
         :prepend-icon="ICONS[release.toHand[0]!.how]"
         @click="goOn"
         >{{ VERBS[release.toHand[0]!.how] }}: {{ release.toHand[0]!.title }}</v-btn
+      >
+      <v-btn
+        variant="outlined"
+        :prepend-icon="mdiFolderZipOutline"
+        :href="`/api/briefs/${brief.brief!.id}/package`"
+        download
+        data-test="package"
+        title="For somebody else: texts, captions, chapters, and a page to print and follow"
+        >Save as a package</v-btn
       >
       <v-text-field
         v-model="address"

@@ -58,6 +58,15 @@ function take(change: Partial<LocalHour>) {
       @click="brief.set('releaseAt', at === 'now' ? null : 'now', true)"
       >As soon as it is ready</v-btn
     >
+    <a
+      v-if="typeof at === 'number'"
+      class="link small"
+      :href="`/api/calendar.ics?workspace=${brief.brief!.workspaceId}`"
+      download
+      title="All releases of this channel that have an hour, as an iCalendar file"
+      data-test="calendar"
+      >For a calendar</a
+    >
   </div>
 </template>
 

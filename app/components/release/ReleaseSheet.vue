@@ -44,7 +44,11 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
           <template v-for="point in group.points" :key="point.id">
             <ReleasePoint v-if="point.question" :point="point">
               <template #title
-                ><span class="name" :title="QUESTIONS.get(point.question)!.why">{{ point.title }}</span></template
+                ><span
+                  :class="{ name: point.state !== 'done' && point.state !== 'n/a' }"
+                  :title="QUESTIONS.get(point.question)!.why"
+                  >{{ point.title }}</span
+                ></template
               >
               <ReleaseAnswer
                 v-if="point.state !== 'n/a' && point.state !== 'not-allowed'"

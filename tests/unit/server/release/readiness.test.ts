@@ -5,7 +5,7 @@ import { CHANNEL_RIGHTS } from '../../../../core/release/rights'
 import { DAY } from '../../../../core/time'
 import { accountStore } from '../../../../server/data/accountChannels'
 import { askedStore } from '../../../../server/data/asked'
-import { briefSheetStore } from '../../../../server/data/briefSheets'
+import { briefReleaseStore } from '../../../../server/data/briefReleases'
 import { briefStore } from '../../../../server/data/briefs'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
@@ -41,7 +41,7 @@ function stores() {
     accounts: accountStore(db),
     asked: askedStore(db, clock),
     briefs: briefStore(db, clock),
-    briefSheets: briefSheetStore(db),
+    briefReleases: briefReleaseStore(db),
     workspaces: workspaceStore(db, videoStore(db), clock),
     workspaceItems: workspaceItemStore(db, clock),
     now: clock,

@@ -1,0 +1,97 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { exportedText, type BriefFields } from '../brief/brief'
+import { writeBriefFile } from '../brief/briefFile'
+import type { Localised } from '../brief/items/localised'
+import { formatChapters } from '../chapters/formats'
+import { chaptersOf } from '../chapters/lines'
+import { FileFault } from '../formats/jsonFile'
+import { writeVideoObject } from '../formats/jsonLd'
+import { handOverPage } from './handOverPage'
+import { handOverSteps } from './handOver'
+
+/** The brief itself within a package: what it is read back from. */
+export const BRIEF_NAME = 'brief.json'
+/** A brief's file can be so large, in bytes; what claims to be larger is not unpacked. */
+const MOST_BYTES = 4_000_000
+/** A package has a dozen entries; a file that claims to have very many would be gone through for ever. */
+const MOST_ENTRIES = 1000
+/** Texts shrink to a third at the fastest level already; the next ones take three times as long. */
+const LEVEL = 1
+
+export interface PackageFrom {
+  brief: { id: string; createdAt: number; updatedAt: number; fields: BriefFields }
+  localised: readonly Localised[]
+  playlists: readonly string[]
+  channel: string
+  /** An hour as the channel's clock shows it. */
+  inWords: (at: number) => string
+  /** UTC milliseconds. */
+  now: number
+}
+
+/** What is in a package, by name: texts to paste, files to upload, a page to follow, and the brief to read back. */
+export function packageFiles({
+  brief,
+  localised,
+  playlists,
+  channel,
+  inWords,
+  now,
+}: PackageFrom): Record<string, string> {
+  const { fields } = brief
+  const { captions, description, seconds } = fields
+  const chapters = chaptersOf(description)
+  const files: Record<string, string> = {
+    [BRIEF_NAME]: writeBriefFile(brief, localised, now),
+    'hand-over.html': handOverPage(fields, handOverSteps(fields, { playlists, inWords }), channel),
+    'texts.txt': exportedText({ ...fields, captions: '' }),
+    'video.jsonld': writeVideoObject({
+      title: fields.title,
+      description,
+      tags: fields.tags,
+      language: fields.language,
+      channel,
+      seconds,
+      address: fields.videoAddress,
+      publishedAt: typeof fields.releaseAt === 'number' ? fields.releaseAt : null,
+    }),
+  }
+  if (captions.trim()) files[captions.trimStart().startsWith('WEBVTT') ? 'captions.vtt' : 'captions.srt'] = captions
+  if (chapters.length) {
+    files['chapters.txt'] = formatChapters(chapters, 'text')
+    files['chapters.vtt'] = formatChapters(chapters, 'webvtt', seconds ?? undefined)
+  }
+  return files
+}
+
+/** A package as bytes of a ZIP file. @param at the time its entries carry, UTC milliseconds. */
+export function writePackage(files: Readonly<Record<string, string>>, at: number): Uint8Array {
+  return zipSync(Object.fromEntries(Object.entries(files).map(([name, text]) => [name, strToU8(text)])), {
+    mtime: at,
+    level: LEVEL,
+  })
+}
+
+/**
+ * The brief's file of a package. Nothing else of it is unpacked, whatever it is called and however large it claims to
+ * be.
+ *
+ * @throws FileFault that says why there is none.
+ */
+export function readPackage(bytes: Uint8Array): string {
+  let looked = 0
+  let found: Record<string, Uint8Array>
+  try {
+    found = unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        if (++looked > MOST_ENTRIES) throw new Error('it has too many entries')
+        return name === BRIEF_NAME && originalSize <= MOST_BYTES
+      },
+    })
+  } catch (error) {
+    throw new FileFault([`This package cannot be unpacked: ${(error as Error).message}.`])
+  }
+  const brief = found[BRIEF_NAME]
+  if (!brief) throw new FileFault([`There is no ${BRIEF_NAME} in this package, or it is too large.`])
+  return strFromU8(brief)
+}

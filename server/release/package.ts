@@ -1,0 +1,25 @@
+import { packageFiles, writePackage } from '../../core/release/package'
+import { inZone } from '../../core/release/inZone'
+import type { Brief } from '../../shared/brief'
+import { playlistsOf } from '../desk/playlistsOf'
+import type { Runtime } from '../runtime'
+
+/** A brief as a package: a ZIP file with everything that is handed over. */
+export function briefPackage(
+  { workspaces, workspaceItems, briefItems }: Pick<Runtime, 'workspaces' | 'workspaceItems' | 'briefItems'>,
+  brief: Brief,
+  now: number,
+): Uint8Array {
+  const { name, channelTitle, timeZone } = workspaces.get(brief.workspaceId)!
+  return writePackage(
+    packageFiles({
+      brief,
+      localised: briefItems.list(brief.id, 'localised').map(({ value }) => value),
+      playlists: playlistsOf(workspaceItems, brief.workspaceId, brief.id).map(({ title }) => title),
+      channel: channelTitle ?? name,
+      inWords: at => inZone(at, timeZone),
+      now,
+    }),
+    now,
+  )
+}

@@ -1,0 +1,138 @@
+import { unzipSync, zipSync } from 'fflate'
+import { emptyFields } from '../../../../core/brief/brief'
+import { readBriefFile } from '../../../../core/brief/briefFile'
+import { FileFault } from '../../../../core/formats/jsonFile'
+import { videosOfJsonLd } from '../../../../core/formats/jsonLd'
+import { packageFiles, readPackage, writePackage } from '../../../../core/release/package'
+import { seeded } from '../../../../core/random'
+import { runs } from '../../../setup/runs'
+
+const NOW = Date.UTC(2026, 2, 14, 9)
+const ID = '0190a000-0000-7000-8000-00000000abcd'
+const fields = {
+  ...emptyFields(),
+  title: 'Clean <b>a</b> chain & go',
+  description: 'Clean a chain.\n\n0:00 Begin\n1:05 Brush\n4:00 Oil',
+  tags: ['clean a chain', 'oil'],
+  captions: 'WEBVTT\n\n00:00.000 --> 00:02.000\nToday we clean a chain.',
+  seconds: 300,
+  releaseAt: NOW,
+  videoAddress: 'https://videos.example/watch/abc',
+}
+const localised = [
+  { language: 'de', region: 'DE', title: 'Kette reinigen', description: 'Die Kette.', tags: ['kette'], phrases: [] },
+]
+const given = {
+  brief: { id: ID, createdAt: NOW - 5000, updatedAt: NOW - 1000, fields },
+  localised,
+  playlists: ['Chains'],
+  channel: 'Marrowby Wheel Shed',
+  inWords: (at: number) => new Date(at).toISOString(),
+  now: NOW,
+}
+const texts = (bytes: Uint8Array) =>
+  Object.fromEntries(Object.entries(unzipSync(bytes)).map(([name, data]) => [name, new TextDecoder().decode(data)]))
+
+test('a package holds the brief, texts, captions, chapters, what sites read, and a page to follow', () => {
+  const files = texts(writePackage(packageFiles(given), NOW))
+  expect(Object.keys(files).sort()).toEqual([
+    'brief.json',
+    'captions.vtt',
+    'chapters.txt',
+    'chapters.vtt',
+    'hand-over.html',
+    'texts.txt',
+    'video.jsonld',
+  ])
+  expect(files['captions.vtt']).toBe(fields.captions)
+  expect(files['chapters.txt']).toBe('0:00 Begin\n1:05 Brush\n4:00 Oil\n')
+  expect(files['texts.txt']).not.toContain('WEBVTT')
+  const page = files['hand-over.html']!
+  expect(page).toContain('Clean &lt;b&gt;a&lt;/b&gt; chain &amp; go')
+  expect(page).not.toContain('<b>a')
+  expect(page).toContain('Marrowby Wheel Shed')
+  expect(page).not.toContain('Today we clean')
+  const [video] = videosOfJsonLd(JSON.parse(files['video.jsonld']!))
+  expect(video).toMatchObject({
+    title: fields.title,
+    description: fields.description,
+    tags: fields.tags,
+    durationSeconds: 300,
+    publishedAt: NOW,
+    channel: { title: 'Marrowby Wheel Shed' },
+  })
+})
+
+test('it is read back as the same brief', () => {
+  const {
+    id,
+    createdAt,
+    fields: back,
+    localised: texts,
+  } = readBriefFile(readPackage(writePackage(packageFiles(given), NOW)))
+  expect({ id, createdAt, fields: back }).toEqual({ id: ID, createdAt: NOW - 5000, fields })
+  expect(texts).toEqual(localised)
+})
+
+test('a brief in which nothing is written makes a package too', () => {
+  const empty = { ...given, localised: [], playlists: [], brief: { ...given.brief, fields: emptyFields() } }
+  const bytes = writePackage(packageFiles(empty), NOW)
+  expect(readBriefFile(readPackage(bytes)).fields).toEqual(emptyFields())
+  expect(Object.keys(texts(bytes))).not.toContain('captions.vtt')
+})
+
+describe('what is no package', () => {
+  const entry = (name: string, size: number) => zipSync({ [name]: new Uint8Array(size) }, { level: 9 })
+  test.each<[string, Uint8Array, RegExp]>([
+    ['nothing', new Uint8Array(0), /cannot be unpacked/u],
+    ['a text', new TextEncoder().encode('{"format":1}'), /cannot be unpacked/u],
+    ['one without a brief', entry('notes.txt', 10), /no brief\.json/u],
+    ['one that climbs out of its folder', entry('../../brief.json', 10), /no brief\.json/u],
+    ['a bomb: a few kilobytes that become hundreds of megabytes', entry('brief.json', 300_000_000), /too large/u],
+    [
+      'very many entries',
+      zipSync(Object.fromEntries(Array.from({ length: 1001 }, (_, i) => [`${i}.txt`, new Uint8Array(0)]))),
+      /too many entries/u,
+    ],
+  ])('%s is refused with the reason', (_, bytes, reason) => {
+    expect(() => readPackage(bytes)).toThrow(reason)
+  })
+
+  test('one that claims to be smaller than it is takes no more room than it claims', () => {
+    const bytes = entry('brief.json', 50_000_000)
+    const view = new DataView(bytes.buffer, bytes.byteOffset)
+    // The size in the central directory, 24 bytes after its signature.
+    for (let i = 0; i < bytes.length - 4; i++)
+      if (view.getUint32(i, true) === 0x02014b50) view.setUint32(i + 24, 1000, true)
+    let read = ''
+    try {
+      read = readPackage(bytes)
+    } catch (error) {
+      expect(error).toBeInstanceOf(FileFault)
+    }
+    expect(read.length).toBeLessThanOrEqual(1000)
+  })
+
+  test('mutated packages are read or refused, and nothing else happens', () => {
+    const whole = writePackage(packageFiles(given), NOW)
+    const random = seeded(14)
+    const any = (most: number) => Math.floor(random() * most)
+    for (let run = 0; run < runs(400); run++) {
+      let bytes = Uint8Array.from(whole)
+      for (let i = 0; i <= any(6); i++) {
+        const at = any(bytes.length)
+        const kind = any(4)
+        if (kind === 0) bytes[at] = any(256)
+        else if (kind === 1) bytes = bytes.slice(0, at)
+        else if (kind === 2) bytes.fill(0xff, at, at + any(12))
+        else bytes.copyWithin(at, any(bytes.length), any(bytes.length))
+        if (!bytes.length) break
+      }
+      try {
+        readBriefFile(readPackage(bytes))
+      } catch (error) {
+        expect(error).toBeInstanceOf(FileFault)
+      }
+    }
+  })
+})
