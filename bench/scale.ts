@@ -15,6 +15,7 @@ import { DEMO_SEED } from '../server/services/standin/world'
 import { PHRASE_SORTS, phrasesQuerySchema } from '../shared/phrases'
 import { call, startApp } from '../tests/e2e/startApp'
 import { suggested } from './desk'
+import { learntTimings } from './learnt'
 import { quantile, times, timing, type Timing } from './measure'
 
 export const SIZES = [10_000, 100_000, 1_000_000]
@@ -235,6 +236,16 @@ async function suggestedAmongAll(data: string): Promise<Timing> {
   }
 }
 
+/** Learning from all pages of a large store, which is of no use for anything else afterwards. */
+function learntAmongAll(data: string): Timing[] {
+  const db = openUserData(join(data, 'fonetra.sqlite'), { migrations: join(process.cwd(), 'server/data/migrations') })
+  try {
+    return learntTimings(db, SEEDS)
+  } finally {
+    db.close()
+  }
+}
+
 /** How everything grows from ten thousand phrases to a million. */
 export async function benchScale(say: (what: string) => void): Promise<Scale> {
   say('Lists of up to a million phrases')
@@ -300,7 +311,7 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
       }
     }
     db.close()
-    if (filled) last.timings.push(await suggestedAmongAll(filled.data))
+    if (filled) last.timings.push(await suggestedAmongAll(filled.data), ...learntAmongAll(filled.data))
     await imported.close()
     rmSync(imported.data, { recursive: true, force: true })
   }

@@ -12,7 +12,8 @@ export const SHELL_KEYS = [
   { keys: '↑ ↓ in the table', does: 'From row to row; also Page Up and Down, Home, End' },
   { keys: 'Space, Shift + click', does: 'Select a row, or all up to it' },
   { keys: 'Tab, Enter in a row', does: 'Its seed, its working or its sheet' },
-  { keys: '1 … 5', does: 'The views of Demand and of Rivals, and the parts of the Desk, in their order' },
+  { keys: '1 … 5', does: 'The views of Demand and of Rivals, the parts of the Desk and of Release, in their order' },
+  { keys: 'c', does: 'When handing over: copy the next text and tick it' },
   { keys: 'Esc', does: 'Close a dialog, then the sheet' },
   { keys: '?', does: 'This list' },
 ]
@@ -41,7 +42,8 @@ interface ShellActions {
   create: () => void
 }
 
-const typing = (target: EventTarget | null) =>
+/** Whether keys are a text that is typed. */
+export const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   !(target instanceof HTMLInputElement && /^(?:checkbox|radio|button)$/u.test(target.type)) &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))

@@ -50,6 +50,9 @@ export function handOverSteps(
   return steps.filter(({ text }) => text.trim()).map(step => ({ ...step, digest: digestOf(step.text) }))
 }
 
+/** The ending of a file of captions: they are WebVTT where they say so, else SRT. */
+export const captionsEnding = (captions: string) => (captions.trimStart().startsWith('WEBVTT') ? 'vtt' : 'srt')
+
 /** How a step stands: to be done, done, or done with another text than it holds now. */
 export const handedState = ({ id, digest }: HandOverStep, { handed }: Pick<BriefFields, 'handed'>) => {
   const before = handed[id]

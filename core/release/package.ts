@@ -7,7 +7,7 @@ import { chaptersOf } from '../chapters/lines'
 import { FileFault } from '../formats/jsonFile'
 import { writeVideoObject } from '../formats/jsonLd'
 import { handOverPage } from './handOverPage'
-import { handOverSteps } from './handOver'
+import { captionsEnding, handOverSteps } from './handOver'
 
 /** The brief itself within a package: what it is read back from. */
 export const BRIEF_NAME = 'brief.json'
@@ -56,7 +56,7 @@ export function packageFiles({
       publishedAt: typeof fields.releaseAt === 'number' ? fields.releaseAt : null,
     }),
   }
-  if (captions.trim()) files[captions.trimStart().startsWith('WEBVTT') ? 'captions.vtt' : 'captions.srt'] = captions
+  if (captions.trim()) files[`captions.${captionsEnding(captions)}`] = captions
   if (chapters.length) {
     files['chapters.txt'] = formatChapters(chapters, 'text')
     files['chapters.vtt'] = formatChapters(chapters, 'webvtt', seconds ?? undefined)

@@ -11,7 +11,7 @@ import { chancePages, type ChancePages, type ChanceSeatRow, type ChanceVideoRow 
 import type { Db } from '../data/open'
 
 /** The newest pages are learnt from: so many tell as much as ten times as many would. */
-const MOST_PAGES = 4000
+const MOST_PAGES = 2000
 /** Videos of a listed channel that take part. */
 const MOST_OF_CHANNEL = 500
 

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { mdiCheck, mdiContentCopy, mdiDownloadOutline, mdiFolderZipOutline } from '@mdi/js'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
-import { handedState, type HandOverStep } from '../../../core/release/handOver'
+import { captionsEnding, handedState, type HandOverStep } from '../../../core/release/handOver'
+import { fieldOf } from '../../../core/brief/brief'
 import { copyText } from '~/composables/copyText'
 import { saveFile } from '~/composables/saveFile'
+import { typing } from '~/composables/shellKeys'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import { useRelease } from '~/stores/release'
@@ -20,9 +22,8 @@ const list = ref<HTMLElement | null>(null)
 
 /** Captions are uploaded beside the video, under its name. */
 function saveCaptions({ text }: HandOverStep) {
-  const ending = text.trimStart().startsWith('WEBVTT') ? 'vtt' : 'srt'
   const name = brief.fields!.fileName.replace(/\.[a-z0-9]+$/iu, '') || 'captions'
-  saveFile(`${name}.${ending}`, text, 'text/plain')
+  saveFile(`${name}.${captionsEnding(text)}`, text, 'text/plain')
 }
 async function give(step: HandOverStep) {
   if (step.how === 'file') saveCaptions(step)
@@ -45,13 +46,8 @@ function goOn() {
   notices.show(`${next.title}: ${next.text}.${after ? ` Next: ${after.title}.` : ''}`)
 }
 function onKey(event: KeyboardEvent) {
-  const { target } = event
-  if (event.key !== 'c' || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
-  if (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
-  )
-    return
+  const other = event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented
+  if (event.key !== 'c' || other || typing(event.target)) return
   event.preventDefault()
   goOn()
 }
@@ -62,8 +58,7 @@ const address = ref(brief.fields!.videoAddress)
 const fault = ref('')
 function takeAddress() {
   const text = address.value.trim()
-  fault.value =
-    text === '' || /^https?:\/\/\S+$/u.test(text) ? '' : 'An address begins with https:// and has no spaces.'
+  fault.value = fieldOf('videoAddress').schema.safeParse(text).error?.issues[0]?.message ?? ''
   if (!fault.value) brief.set('videoAddress', text, true)
 }
 </script>
