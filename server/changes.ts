@@ -83,6 +83,8 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'blocks':
     case 'tag-lists':
       return 'workspaces'
+    case 'import':
+      return rest[0] === 'package' ? 'briefs' : null
     case 'phrases':
       return rest[0] === 'note' ? 'phrases' : null
     default:
