@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate } from 'fflate'
 import { exportedText, type BriefFields } from '../brief/brief'
 import { writeBriefFile } from '../brief/briefFile'
 import type { Localised } from '../brief/items/localised'
@@ -64,12 +64,37 @@ export function packageFiles({
   return files
 }
 
-/** A package as bytes of a ZIP file. @param at the time its entries carry, UTC milliseconds. */
-export function writePackage(files: Readonly<Record<string, string>>, at: number): Uint8Array {
-  return zipSync(Object.fromEntries(Object.entries(files).map(([name, text]) => [name, strToU8(text)])), {
-    mtime: at,
-    level: LEVEL,
+/**
+ * A package as bytes of a ZIP file.
+ *
+ * @param at the time its entries carry, UTC milliseconds. @param rest waited for after each entry: long captions take a
+ * while, and others may have something to do.
+ */
+export async function writePackage(
+  files: Readonly<Record<string, string>>,
+  at: number,
+  rest: () => Promise<unknown> = () => Promise.resolve(),
+): Promise<Uint8Array> {
+  const parts: Uint8Array[] = []
+  const zip = new Zip((error, part) => {
+    if (error) throw error
+    parts.push(part)
   })
+  for (const [name, text] of Object.entries(files)) {
+    const entry = new ZipDeflate(name, { level: LEVEL })
+    entry.mtime = at
+    zip.add(entry)
+    entry.push(strToU8(text), true)
+    await rest()
+  }
+  zip.end()
+  const bytes = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0))
+  let to = 0
+  for (const part of parts) {
+    bytes.set(part, to)
+    to += part.length
+  }
+  return bytes
 }
 
 /**

@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { packageFiles, writePackage } from '../../core/release/package'
 import { inZone } from '../../core/release/inZone'
 import type { Brief } from '../../shared/brief'
@@ -9,7 +10,7 @@ export function briefPackage(
   { workspaces, workspaceItems, briefItems }: Pick<Runtime, 'workspaces' | 'workspaceItems' | 'briefItems'>,
   brief: Brief,
   now: number,
-): Uint8Array {
+): Promise<Uint8Array> {
   const { name, channelTitle, timeZone } = workspaces.get(brief.workspaceId)!
   return writePackage(
     packageFiles({
@@ -21,5 +22,6 @@ export function briefPackage(
       now,
     }),
     now,
+    nextTurn,
   )
 }

@@ -33,8 +33,8 @@ const given = {
 const texts = (bytes: Uint8Array) =>
   Object.fromEntries(Object.entries(unzipSync(bytes)).map(([name, data]) => [name, new TextDecoder().decode(data)]))
 
-test('a package holds the brief, texts, captions, chapters, what sites read, and a page to follow', () => {
-  const files = texts(writePackage(packageFiles(given), NOW))
+test('a package holds the brief, texts, captions, chapters, what sites read, and a page to follow', async () => {
+  const files = texts(await writePackage(packageFiles(given), NOW))
   expect(Object.keys(files).sort()).toEqual([
     'brief.json',
     'captions.vtt',
@@ -63,20 +63,20 @@ test('a package holds the brief, texts, captions, chapters, what sites read, and
   })
 })
 
-test('it is read back as the same brief', () => {
+test('it is read back as the same brief', async () => {
   const {
     id,
     createdAt,
     fields: back,
     localised: texts,
-  } = readBriefFile(readPackage(writePackage(packageFiles(given), NOW)))
+  } = readBriefFile(readPackage(await writePackage(packageFiles(given), NOW)))
   expect({ id, createdAt, fields: back }).toEqual({ id: ID, createdAt: NOW - 5000, fields })
   expect(texts).toEqual(localised)
 })
 
-test('a brief in which nothing is written makes a package too', () => {
+test('a brief in which nothing is written makes a package too', async () => {
   const empty = { ...given, localised: [], playlists: [], brief: { ...given.brief, fields: emptyFields() } }
-  const bytes = writePackage(packageFiles(empty), NOW)
+  const bytes = await writePackage(packageFiles(empty), NOW)
   expect(readBriefFile(readPackage(bytes)).fields).toEqual(emptyFields())
   expect(Object.keys(texts(bytes))).not.toContain('captions.vtt')
 })
@@ -113,8 +113,8 @@ describe('what is no package', () => {
     expect(read.length).toBeLessThanOrEqual(1000)
   })
 
-  test('mutated packages are read or refused, and nothing else happens', () => {
-    const whole = writePackage(packageFiles(given), NOW)
+  test('mutated packages are read or refused, and nothing else happens', async () => {
+    const whole = await writePackage(packageFiles(given), NOW)
     const random = seeded(14)
     const any = (most: number) => Math.floor(random() * most)
     for (let run = 0; run < runs(400); run++) {

@@ -32,7 +32,7 @@ const LOCALISED = {
   phrases: [{ text: 'kette', from: null, counts: true }],
 }
 
-test('a package imports into an empty store as the same brief; a second time it is refused', () => {
+test('a package imports into an empty store as the same brief; a second time it is refused', async () => {
   const from = stores()
   const made = from.briefs.create({
     topic: 'Chains',
@@ -48,7 +48,7 @@ test('a package imports into an empty store as the same brief; a second time it 
     revision: 0,
     value: LOCALISED,
   })
-  const file = readBriefFile(readPackage(briefPackage(from, from.briefs.get(made.id)!, clock())))
+  const file = readBriefFile(readPackage(await briefPackage(from, from.briefs.get(made.id)!, clock())))
 
   const to = stores()
   const home = { workspace: to.workspaces.list()[0]!.id }
