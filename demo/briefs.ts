@@ -8,7 +8,7 @@ const USUAL_SHEET: SheetAnswers = {
   visibility: 'public',
   madeForChildren: false,
   ageLimit: false,
-  category: 'How-to and repair',
+  category: 'Workshop',
   recordedIn: 'Marrowby',
   licence: 'standard',
   embedding: true,

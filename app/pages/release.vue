@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { mdiCheckAll, mdiFormatListChecks, mdiRefresh } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
+import { useChanges } from '~/stores/changes'
 import { useLibrary } from '~/stores/library'
 import { useRelease } from '~/stores/release'
 
@@ -20,6 +21,11 @@ const address = useAddress()
 const part = computed<Part>(() => PARTS.find(each => each.side === route.query.part)?.side ?? 'sheet')
 const turn = (to: Part) => address({ part: to === 'sheet' ? undefined : to }, true)
 useViewKeys({ views: PARTS.map(each => () => turn(each.side)) })
+/** What surrounds the brief may have changed on another screen or in another window. */
+const { revisions } = useChanges()
+watch([() => brief.brief?.id, () => revisions.workspaces, () => revisions.briefs], () => void release.load(), {
+  immediate: true,
+})
 const checklistOpen = ref(false)
 const newOpen = ref(false)
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { checklistSchema, type Checklist } from '../../core/release/checklist'
 import { inZone } from '../../core/release/inZone'
 import { leftOf, readiness, type ReleasePoint } from '../../core/release/readiness'
@@ -12,7 +12,6 @@ import { api, messageOf } from '~/composables/api'
 import { now } from '~/composables/clock'
 import { counted } from '~/composables/figures'
 import { useBrief } from './brief'
-import { useChanges } from './changes'
 import { useNotices } from './notices'
 
 /** The hour goes by while the sheet is looked at. */
@@ -25,7 +24,6 @@ const TICK = 30_000
 export const useRelease = defineStore('release', () => {
   const brief = useBrief()
   const notices = useNotices()
-  const changes = useChanges()
   const limits = useLimits()
   const around = shallowRef<ReadinessAnswer | null>(null)
   const of = ref('')
@@ -50,7 +48,13 @@ export const useRelease = defineStore('release', () => {
   })
   const left = computed(() => (points.value ? leftOf(points.value) : []))
   const steps = computed(() =>
-    brief.fields && around.value ? handOverSteps(brief.fields, { playlists: around.value.playlists, inWords }) : [],
+    brief.fields && around.value
+      ? handOverSteps(brief.fields, {
+          playlists: around.value.playlists,
+          rights: around.value.account.rights,
+          inWords,
+        })
+      : [],
   )
   const toHand = computed(() => steps.value.filter(step => handedState(step, brief.fields!) !== 'done'))
   const stage = computed(() =>
@@ -78,7 +82,6 @@ export const useRelease = defineStore('release', () => {
       if (brief.brief?.id === id) problem.value = messageOf(error)
     }
   }
-  watch([() => brief.brief?.id, () => changes.revisions.workspaces], () => void load(), { immediate: true })
 
   /** Answers a question; `null` takes the answer back. */
   function answer<Id extends QuestionId>(id: Id, value: SheetAnswers[Id]) {
@@ -113,9 +116,9 @@ export const useRelease = defineStore('release', () => {
   }
 
   /** Saves the channel's checklist. @returns whether it was; why not is said. */
-  async function setChecklist(next: Checklist | null, said: string, back = around.value?.checklist): Promise<boolean> {
-    const workspace = brief.brief!.workspaceId
-    const { success, error } = checklistSchema.nullable().safeParse(next)
+  async function setChecklist(next: Checklist, workspace = brief.brief!.workspaceId): Promise<boolean> {
+    const before = workspace === brief.brief?.workspaceId ? around.value?.checklist : undefined
+    const { success, error } = checklistSchema.safeParse(next)
     if (!success) {
       notices.show(error.issues[0]!.message, { serious: true })
       return false
@@ -123,7 +126,8 @@ export const useRelease = defineStore('release', () => {
     try {
       await api('PUT /api/workspaces/:id/settings', { params: { id: workspace }, body: { checklist: next } })
       await load()
-      notices.show(said, back ? { undo: async () => void (await setChecklist(back, 'Checklist as before.')) } : {})
+      // The way back knows its channel: another one may be looked at by then.
+      notices.show('Checklist saved.', before ? { undo: async () => void (await setChecklist(before, workspace)) } : {})
       return true
     } catch (error) {
       notices.show(messageOf(error), { serious: true })

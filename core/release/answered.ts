@@ -6,15 +6,20 @@ import { answerInWords, type QuestionId, type SheetQuestion } from './sheet'
 /** Why a question does not apply to a brief; `null` where it does. */
 const MOOT: Partial<Record<QuestionId, (fields: BriefFields) => string | null>> = {
   notifySubscribers: ({ sheet }) =>
-    sheet.visibility !== null && sheet.visibility !== 'public' ? 'Only a public video is told of.' : null,
+    sheet.visibility !== null && sheet.visibility !== 'public' ? 'Subscribers are told of public videos only.' : null,
   premiere: ({ sheet, releaseAt }) =>
     sheet.visibility !== null && sheet.visibility !== 'public'
-      ? 'Only a public video can be one.'
+      ? 'Only a public video can be a premiere.'
       : releaseAt === 'now'
         ? 'A premiere needs an hour.'
         : null,
-  adverts: ({ sheet }) => (sheet.monetised === true ? null : 'There are none, as far as is answered.'),
-  comments: ({ sheet }) => (sheet.madeForChildren === true ? 'Videos made for children have none.' : null),
+  adverts: ({ sheet }) =>
+    sheet.monetised === true
+      ? null
+      : sheet.monetised === false
+        ? 'There are no adverts.'
+        : 'Answer first whether there are adverts.',
+  comments: ({ sheet }) => (sheet.madeForChildren === true ? 'Videos made for children have no comments.' : null),
   automaticCaptions: ({ captions }) => (captions.trim() ? null : 'There are no captions of your own yet.'),
 }
 

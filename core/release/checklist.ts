@@ -1,11 +1,15 @@
 import { z } from 'zod'
 import { readJsonFile } from '../formats/jsonFile'
+import { HOUR_ID, SEEN_IDS } from './point'
+import { SHEET_QUESTIONS } from './sheet'
 
 const pointId = z.string().min(1).max(60)
+/** Points that are there already. */
+const TAKEN: ReadonlySet<string> = new Set([...SEEN_IDS, ...SHEET_QUESTIONS.map(({ id }) => id), HOUR_ID])
 
 /** A point of a channel's own, ticked by hand. */
 export const ownPointSchema = z.object({
-  id: pointId,
+  id: pointId.refine(id => !TAKEN.has(id), 'Another point has this id.'),
   text: z.string().trim().min(1, 'Write what is to be done.').max(200, 'A point can be 200 characters at most.'),
 })
 export type OwnPoint = z.infer<typeof ownPointSchema>
@@ -28,7 +32,7 @@ export const FIRST_CHECKLIST: Checklist = {
   own: [
     { id: 'thumbnail-looked-at', text: 'Thumbnail looked at small, among the others' },
     { id: 'cards-placed', text: 'Cards placed where the other video is mentioned' },
-    { id: 'end-screen-placed', text: 'End screen over the last seconds, over nothing that matters' },
+    { id: 'end-screen-placed', text: 'End screen placed, covering nothing that matters' },
     { id: 'watched-to-the-end', text: 'Watched to the end once after the upload' },
   ],
   off: [],

@@ -1,5 +1,8 @@
 import { tidyTags } from '../draft/limits'
 import type { BriefFields } from '../brief/brief'
+import { questionState } from './answered'
+import type { PointState } from './point'
+import type { ChannelRight } from './rights'
 import { answerInWords, SHEET_QUESTIONS } from './sheet'
 
 /** One step of handing a video over by hand. */
@@ -21,13 +24,22 @@ function digestOf(text: string): string {
   return (hash >>> 0).toString(16).padStart(8, '0')
 }
 
+/** States of questions that have an answer. */
+const GIVEN: readonly PointState[] = ['done', 'open']
+
 /**
  * What is handed over, in the order of use: the file first, then the texts as they stand in most forms, the answers of
- * the sheet, and the hour last. Steps with nothing in them are left out.
+ * the sheet that apply, and the hour last. Steps with nothing in them are left out.
+ *
+ * @param rights what the site lets one do for the channel; `null` where nobody told.
  */
 export function handOverSteps(
   fields: BriefFields,
-  { playlists, inWords }: { playlists: readonly string[]; inWords: (at: number) => string },
+  {
+    playlists,
+    rights,
+    inWords,
+  }: { playlists: readonly string[]; rights: readonly ChannelRight[] | null; inWords: (at: number) => string },
 ): HandOverStep[] {
   const { sheet, releaseAt } = fields
   const paste = (id: string, title: string, text: string) => ({ id, title, text, how: 'paste' as const })
@@ -38,12 +50,15 @@ export function handOverSteps(
     paste('description', 'Description', fields.description),
     paste('tags', 'Tags', tidyTags(fields.tags).join(', ')),
     { id: 'playlists', title: 'Playlists', text: playlists.join('\n'), how: 'choose' },
-    ...SHEET_QUESTIONS.map(question => ({
-      id: question.id,
-      title: question.title,
-      text: answerInWords(question, sheet[question.id] ?? null) ?? '',
-      how: 'choose' as const,
-    })),
+    // An answer that no longer applies, or to something that is not allowed, would mislead whoever follows it.
+    ...SHEET_QUESTIONS.filter(question => GIVEN.includes(questionState(question, fields, rights).state)).map(
+      question => ({
+        id: question.id,
+        title: question.title,
+        text: answerInWords(question, sheet[question.id] ?? null)!,
+        how: 'choose' as const,
+      }),
+    ),
     { id: 'captions', title: 'Captions', text: fields.captions, how: 'file' },
     { id: 'hour', title: 'Hour of release', text: hour, how: 'choose' },
   ]

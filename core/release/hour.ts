@@ -1,3 +1,4 @@
+import type { BriefFields } from '../brief/brief'
 import { counted } from '../text/inWords'
 import { MINUTE } from '../time'
 import { done, open, unanswered, type Found } from './point'
@@ -5,16 +6,16 @@ import { processingTime } from './processing'
 
 /**
  * How the hour of a release stands: chosen, and far enough away for the site to have the video ready by then.
+ * With a video that is out there is nothing left to choose.
  *
- * @param releaseAt UTC milliseconds, `now`, or `null` while it is open. @param seconds the video's length, if known.
  * @param inWords an hour as the channel's clock shows it.
  */
 export function hourState(
-  releaseAt: number | 'now' | null,
-  seconds: number | null,
+  { releaseAt, seconds, videoAddress }: Pick<BriefFields, 'releaseAt' | 'seconds' | 'videoAddress'>,
   now: number,
   inWords: (at: number) => string,
 ): Found {
+  if (videoAddress) return done('The video is out.')
   const takes = processingTime(seconds)
   const minutes = counted(takes / MINUTE, 'minute')
   if (releaseAt === null) return unanswered('Choose an hour, or release it as soon as it is ready.')

@@ -7,6 +7,7 @@ import { chaptersOf } from '../chapters/lines'
 import { FileFault } from '../formats/jsonFile'
 import { writeVideoObject } from '../formats/jsonLd'
 import { handOverPage } from './handOverPage'
+import type { ChannelRight } from './rights'
 import { captionsEnding, handOverSteps } from './handOver'
 
 /** The brief itself within a package: what it is read back from. */
@@ -22,6 +23,8 @@ export interface PackageFrom {
   brief: { id: string; createdAt: number; updatedAt: number; fields: BriefFields }
   localised: readonly Localised[]
   playlists: readonly string[]
+  /** What the site lets one do for the channel; `null` where nobody told. */
+  rights: readonly ChannelRight[] | null
   channel: string
   /** An hour as the channel's clock shows it. */
   inWords: (at: number) => string
@@ -34,6 +37,7 @@ export function packageFiles({
   brief,
   localised,
   playlists,
+  rights,
   channel,
   inWords,
   now,
@@ -43,7 +47,7 @@ export function packageFiles({
   const chapters = chaptersOf(description)
   const files: Record<string, string> = {
     [BRIEF_NAME]: writeBriefFile(brief, localised, now),
-    'hand-over.html': handOverPage(fields, handOverSteps(fields, { playlists, inWords }), channel),
+    'hand-over.html': handOverPage(fields, handOverSteps(fields, { playlists, rights, inWords }), channel),
     'texts.txt': exportedText({ ...fields, captions: '' }),
     'video.jsonld': writeVideoObject({
       title: fields.title,

@@ -4,6 +4,23 @@
  */
 export type PointState = 'done' | 'open' | 'unanswered' | 'not-allowed' | 'n/a'
 
+/** The points that Fonetra sees for itself, in their order. */
+export const SEEN_IDS = [
+  'title',
+  'description',
+  'gaps',
+  'links',
+  'tags',
+  'hashtags',
+  'chapters',
+  'file',
+  'captions',
+  'playlist',
+] as const
+export type SeenId = (typeof SEEN_IDS)[number]
+/** The point of the hour of release. */
+export const HOUR_ID = 'hour'
+
 /** What was found at a point, and where it falls short, what to do. */
 export interface Found {
   state: PointState

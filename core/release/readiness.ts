@@ -2,7 +2,7 @@ import type { BriefFields } from '../brief/brief'
 import { questionState } from './answered'
 import { inOrder, type Checklist } from './checklist'
 import { hourState } from './hour'
-import { done, open, type Found, type PointState } from './point'
+import { done, HOUR_ID, open, type Found, type PointState } from './point'
 import { SEEN_POINTS, triedChecks, type ReleaseAround } from './seen'
 import { QUESTION_GROUPS, SHEET_QUESTIONS, type QuestionId } from './sheet'
 
@@ -48,9 +48,9 @@ export function readiness(from: ReadinessFrom): ReleasePoint[] {
     ...SHEET_QUESTIONS.map(question =>
       point(question.id, question.group, question.title, questionState(question, fields, rights), question.id),
     ),
-    point('hour', 'when', 'Hour of release', hourState(fields.releaseAt, fields.seconds, now, inWords)),
+    point(HOUR_ID, 'when', 'Hour of release', hourState(fields, now, inWords)),
     ...checklist.own.map(({ id, text }) =>
-      point(id, 'own', text, fields.ticked[id] === undefined ? open('Not ticked yet.') : done('Ticked.')),
+      point(id, 'own', text, Object.hasOwn(fields.ticked, id) ? done('Ticked.') : open('Not ticked yet.')),
     ),
   ]
   const off = new Set(checklist.off)

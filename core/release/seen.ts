@@ -6,7 +6,7 @@ import { pointsOf, stateOf, type TriedCheck } from '../draft/score'
 import { linksOf } from '../draft/links'
 import { gapsOf } from '../descriptions/gaps'
 import { listed } from '../text/inWords'
-import { done, na, notAllowed, open, type Found } from './point'
+import { done, na, notAllowed, open, type Found, type SeenId } from './point'
 import { LACKING, type ChannelRight } from './rights'
 
 /** What is known around a brief that its release depends on. */
@@ -46,7 +46,7 @@ const lacks = ({ rights }: ReleaseAround, right: ChannelRight) => rights !== nul
 
 /** What Fonetra sees for itself, point by point. */
 export const SEEN_POINTS: readonly {
-  id: string
+  id: SeenId
   title: string
   look: (fields: BriefFields, around: ReleaseAround, checks: ReadonlyMap<string, TriedCheck>) => Found
 }[] = [

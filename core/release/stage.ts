@@ -16,8 +16,7 @@ export function stageOf(
   { gaps, left, handedOver }: { gaps: number; left: number; handedOver: boolean },
 ): Stage {
   if (videoAddress) return 'out'
-  if (handedOver) return 'handed over'
   const isWritten = title.trim() !== '' && description.trim() !== '' && tags.length > 0 && gaps === 0
-  if (isWritten) return left === 0 ? 'ready' : 'written'
+  if (isWritten) return handedOver ? 'handed over' : left === 0 ? 'ready' : 'written'
   return tray.lead ? 'settled' : 'collecting'
 }

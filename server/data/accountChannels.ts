@@ -44,6 +44,10 @@ export function accountStore(db: Db) {
     },
     /** When the account told of its channels last; `null` for never. */
     toldAt: (): number | null => newest.get() ?? null,
+    /** Another site is asked from now on. */
+    forget: (): void => {
+      clear.run()
+    },
     /** Keeps what the account told; what it told before is gone. */
     save: (answer: Answer<{ channels: OwnedChannel[] }>) => save.immediate(answer),
   }

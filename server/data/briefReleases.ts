@@ -16,12 +16,10 @@ export type BriefReleaseStore = ReturnType<typeof briefReleaseStore>
 
 /** What briefs say of their release, without their texts. */
 export function briefReleaseStore(db: Db) {
-  const sheetsOf = db
-    .prepare<[workspace: string, except: string, most: number], string>(
-      `SELECT f.value FROM brief b JOIN brief_field f ON f.brief_id = b.id AND f.field = 'sheet'
+  const sheetsOf = db.prepare<[workspace: string, except: string, most: number], { value: string; format: number }>(
+    `SELECT f.value, f.format FROM brief b JOIN brief_field f ON f.brief_id = b.id AND f.field = 'sheet'
         WHERE b.workspace_id = ? AND b.id <> ? AND b.deleted_at IS NULL ORDER BY b.updated_at DESC LIMIT ?`,
-    )
-    .pluck()
+  )
   const planned = db.prepare<
     [string],
     { brief_id: string; updated_at: number; field: (typeof FIELDS)[number]; value: string; format: number }
@@ -34,7 +32,9 @@ export function briefReleaseStore(db: Db) {
   return {
     /** The sheets of a workspace's briefs, newest change first. @param except a brief that is left out. */
     sheets: (workspace: string, except: string, most: number): SheetAnswers[] =>
-      sheetsOf.all(workspace, except, most).map(value => JSON.parse(value) as SheetAnswers),
+      sheetsOf
+        .all(workspace, except, most)
+        .map(({ value, format }) => upgraded('sheet', JSON.parse(value), format) as SheetAnswers),
     /** The briefs of a workspace whose hour of release is chosen, by that hour. */
     planned(workspace: string): PlannedRelease[] {
       const found = new Map<string, PlannedRelease>()

@@ -1,3 +1,4 @@
+import type { ChannelRight } from '../../core/release/rights'
 import { DAY } from '../../core/time'
 import type { AccountStore } from '../data/accountChannels'
 import type { AccountLook } from '../../shared/release'
@@ -16,6 +17,15 @@ export interface AccountDeps extends MayAsk {
   now: () => number
 }
 
+/**
+ * What the site lets one do for a channel: nothing for one that it does not name.
+ * @returns `null` without a channel, and where the site was never asked.
+ */
+export function rightsFor(accounts: AccountStore, channel: string | null): readonly ChannelRight[] | null {
+  if (channel === null || accounts.toldAt() === null) return null
+  return accounts.get(channel)?.rights ?? []
+}
+
 /** Looks what the account may do for a channel, at most once an hour. @param anew asks also before that. */
 export async function lookAtAccount(
   { accounts, services, asked, now, mayAsk = true, ownDataOnly }: AccountDeps,
@@ -30,8 +40,12 @@ export async function lookAtAccount(
     else
       try {
         const answer = await withRetry(() => services.site.account())
-        accounts.save(answer)
-        if (!answer.data.channels.length) asked.nothing([WHAT])
+        if (answer.complete) accounts.save(answer)
+        else {
+          // Half a list would say of channels left out that nothing is allowed for them.
+          problem = 'The site told only a part. Ask again.'
+          asked.failed([WHAT], problem)
+        }
       } catch (error) {
         if (!isServiceFault(error)) throw error
         problem = (error as Error).message
@@ -39,5 +53,5 @@ export async function lookAtAccount(
       }
   }
   const found = channel === null ? null : accounts.get(channel)
-  return { channel: found, told: accounts.toldAt() !== null, problem }
+  return { channel: found, told: channel !== null && accounts.toldAt() !== null, problem }
 }

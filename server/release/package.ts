@@ -4,19 +4,26 @@ import { inZone } from '../../core/release/inZone'
 import type { Brief } from '../../shared/brief'
 import { playlistsOf } from '../desk/playlistsOf'
 import type { Runtime } from '../runtime'
+import { rightsFor } from './account'
 
 /** A brief as a package: a ZIP file with everything that is handed over. */
 export function briefPackage(
-  { workspaces, workspaceItems, briefItems }: Pick<Runtime, 'workspaces' | 'workspaceItems' | 'briefItems'>,
+  {
+    accounts,
+    workspaces,
+    workspaceItems,
+    briefItems,
+  }: Pick<Runtime, 'accounts' | 'workspaces' | 'workspaceItems' | 'briefItems'>,
   brief: Brief,
   now: number,
 ): Promise<Uint8Array> {
-  const { name, channelTitle, timeZone } = workspaces.get(brief.workspaceId)!
+  const { name, channelId, channelTitle, timeZone } = workspaces.get(brief.workspaceId)!
   return writePackage(
     packageFiles({
       brief,
       localised: briefItems.list(brief.id, 'localised').map(({ value }) => value),
       playlists: playlistsOf(workspaceItems, brief.workspaceId, brief.id).map(({ title }) => title),
+      rights: rightsFor(accounts, channelId),
       channel: channelTitle ?? name,
       inWords: at => inZone(at, timeZone),
       now,

@@ -3,7 +3,6 @@ import { computed, ref, watch } from 'vue'
 import type { SheetQuestion } from '../../../core/release/sheet'
 import { answerInWords, sheetSchema } from '../../../core/release/sheet'
 import type { UsualAnswer } from '../../../core/release/usual'
-import { CATEGORIES } from '~/composables/categories'
 
 type Value = string | boolean | null
 /** A question of the sheet with its answers; choosing the chosen one again takes it back. */
@@ -39,21 +38,7 @@ function take() {
       </button></span
     >
     <template v-if="typeof question.answer === 'string'"
-      ><v-combobox
-        v-if="question.id === 'category'"
-        v-model:search="written"
-        :model-value="typeof value === 'string' ? value : null"
-        :items="CATEGORIES"
-        hide-details
-        density="compact"
-        variant="underlined"
-        class="text"
-        :aria-label="label"
-        data-test="answer-category"
-        @update:model-value="value = $event || null"
-        @blur="take"
-      /><v-text-field
-        v-else
+      ><v-text-field
         v-model="written"
         :type="question.answer === 'date' ? 'date' : 'text'"
         density="compact"

@@ -77,7 +77,7 @@ const checklist = computed<Checklist>(() => ({
   order: groups.value.flatMap(group => group.rows.map(({ id }) => id)),
 }))
 async function save() {
-  if (await release.setChecklist(checklist.value, 'Checklist saved.')) open.value = false
+  if (await release.setChecklist(checklist.value)) open.value = false
 }
 async function first() {
   rows.value = rowsOf(FIRST_CHECKLIST)

@@ -51,7 +51,10 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
                 ></template
               >
               <ReleaseAnswer
-                v-if="point.state !== 'n/a' && point.state !== 'not-allowed'"
+                v-if="
+                  point.state !== 'n/a' &&
+                  (point.state !== 'not-allowed' || valueOf(QUESTIONS.get(point.question)!) !== null)
+                "
                 :question="QUESTIONS.get(point.question)!"
                 :label="point.title"
                 :usual="release.around!.usual[point.question] ?? null"

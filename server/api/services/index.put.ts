@@ -7,11 +7,12 @@ import { remoteServices } from '../../services/remote'
 import { isServiceFault } from '../../services/retry'
 
 /** Attaches a live service once it has answered, goes back to the simulated ones, or asks none from now on. */
-export default route('PUT /api/services', async (event, { attached, services }, { body }) => {
+export default route('PUT /api/services', async (event, { accounts, attached, services }, { body }) => {
   const { address, key } = body
   const use = body.use ?? (address === null ? 'simulated' : 'live')
   if (use !== 'live') {
     attached.forget(use)
+    accounts.forget()
     services.attach(use === 'none' ? 'none' : null)
     return servicesInUse(attached)
   }
@@ -29,6 +30,7 @@ export default route('PUT /api/services', async (event, { attached, services }, 
     throw new Problem(422, 'no-service', `${(error as Error).message} Nothing was changed.`)
   }
   attached.set(next.address, next.key)
+  accounts.forget()
   services.attach(next)
   return servicesInUse(attached)
 })

@@ -65,7 +65,7 @@ CREATE TABLE phrase (
 );
 CREATE VIRTUAL TABLE phrase_words USING fts5(text, content='', tokenize='unicode61 remove_diacritics 2', detail=none);
 
--- Who told a figure. The lower the place, the sooner it is believed.
+-- Sources of figures. Where two know one, the source with the lower place is used.
 CREATE TABLE source (
   id INTEGER PRIMARY KEY,
   name TEXT NOT NULL UNIQUE,

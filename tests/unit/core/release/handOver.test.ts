@@ -5,7 +5,7 @@ import { stageOf } from '../../../../core/release/stage'
 
 const inWords = (at: number) => `at ${at}`
 const fields = (more: Partial<BriefFields> = {}): BriefFields => ({ ...emptyFields(), ...more })
-const steps = (of: BriefFields, playlists: string[] = []) => handOverSteps(of, { playlists, inWords })
+const steps = (of: BriefFields, playlists: string[] = []) => handOverSteps(of, { playlists, rights: null, inWords })
 
 describe('handing over', () => {
   test('file, texts, answers and hour in the order of use; what is empty is left out', () => {
@@ -31,6 +31,19 @@ describe('handing over', () => {
       ['Hour of release', 'at 5', 'choose'],
     ])
     expect(steps(fields())).toEqual([])
+  })
+
+  test('an answer that does not apply any more, or to what is not allowed, is not handed on', () => {
+    const sheet = {
+      ...EMPTY_SHEET,
+      visibility: 'unlisted' as const,
+      premiere: true,
+      monetised: false,
+      adverts: 'before' as const,
+    }
+    expect(steps(fields({ sheet })).map(({ id }) => id)).toEqual(['visibility', 'monetised'])
+    const earning = fields({ sheet: { ...sheet, monetised: true } })
+    expect(handOverSteps(earning, { playlists: [], rights: [], inWords }).map(({ id }) => id)).toEqual(['visibility'])
   })
 
   test('a text that changed since it was handed over is seen', () => {
@@ -72,5 +85,6 @@ test('the stage follows from what is there', () => {
   expect(stageOf(written, { ...nothing, gaps: 1 })).toBe('settled')
   expect(stageOf(written, { ...nothing, left: 0 })).toBe('ready')
   expect(stageOf(written, { ...nothing, left: 0, handedOver: true })).toBe('handed over')
+  expect(stageOf(settled, { ...nothing, handedOver: true })).toBe('settled')
   expect(stageOf({ ...written, videoAddress: 'https://videos.example/a' }, nothing)).toBe('out')
 })

@@ -26,6 +26,7 @@ const given = {
   brief: { id: ID, createdAt: NOW - 5000, updatedAt: NOW - 1000, fields },
   localised,
   playlists: ['Chains'],
+  rights: null,
   channel: 'Marrowby Wheel Shed',
   inWords: (at: number) => new Date(at).toISOString(),
   now: NOW,

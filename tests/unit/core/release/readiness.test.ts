@@ -3,6 +3,7 @@ import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { FIRST_CHECKLIST } from '../../../../core/release/checklist'
 import { leftOf, POINT_GROUPS, readiness, type ReadinessFrom } from '../../../../core/release/readiness'
 import { CHANNEL_RIGHTS } from '../../../../core/release/rights'
+import { SEEN_IDS } from '../../../../core/release/point'
 import { SHEET_QUESTIONS, type SheetAnswers } from '../../../../core/release/sheet'
 import { DAY, MINUTE } from '../../../../core/time'
 
@@ -157,6 +158,7 @@ describe('the hour', () => {
     expect(point('hour', { releaseAt: NOW }).message).toMatch(/is over/u)
     expect(point('hour', { releaseAt: 'now' }).message).toMatch(/20 minutes/u)
     expect(point('hour', { releaseAt: null })).toMatchObject({ state: 'unanswered' })
+    expect(point('hour', { releaseAt: NOW, videoAddress: 'https://videos.example/a' })).toMatchObject({ state: 'done' })
   })
 
   test('a length nobody knows counts as a long one', () => {
@@ -177,9 +179,16 @@ describe('the checklist', () => {
     expect(all.map(({ id }) => id)).not.toContain('hashtags')
     expect(all.slice(0, 3).map(({ id }) => id)).toEqual(['captions', 'title', 'description'])
     expect(points({ ticked: { a: NOW } }, { checklist }).at(-1)).toMatchObject({ state: 'done' })
+    const inherited = { ...checklist, own: [{ id: 'constructor', text: 'Ask Ina' }] }
+    expect(points({ ticked: {} }, { checklist: inherited }).at(-1)).toMatchObject({ state: 'open' })
   })
 
-  test('every question of the sheet is a point', () => {
+  test('every question of the sheet is a point, and so is all that Fonetra sees', () => {
+    expect(
+      points()
+        .filter(({ group }) => group === 'seen')
+        .map(({ id }) => id),
+    ).toEqual([...SEEN_IDS])
     expect(points().flatMap(({ question }) => question ?? [])).toEqual(SHEET_QUESTIONS.map(({ id }) => id))
   })
 })

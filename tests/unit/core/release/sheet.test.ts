@@ -65,6 +65,8 @@ describe('a checklist as a file', () => {
     }
     expect(faults('{')[0]).toMatch(/not JSON/u)
     expect(faults('{ "format": 1 }').join()).toMatch(/not a file of a checklist/u)
+    const taken = { ...FIRST_CHECKLIST, own: [{ id: 'title', text: 'Mine' }] }
+    expect(faults(writeChecklist(taken)).join()).toMatch(/Another point has this id/u)
     const twice = { ...FIRST_CHECKLIST, own: [FIRST_CHECKLIST.own[0]!, FIRST_CHECKLIST.own[0]!] }
     expect(faults(writeChecklist(twice)).join()).toMatch(/id of its own/u)
   })

@@ -1,6 +1,7 @@
 import { readBriefFile } from '../../../../core/brief/briefFile'
 import { EMPTY_SHEET } from '../../../../core/release/sheet'
 import { readPackage } from '../../../../core/release/package'
+import { accountStore } from '../../../../server/data/accountChannels'
 import { briefItemStore } from '../../../../server/data/briefItems'
 import { briefStore } from '../../../../server/data/briefs'
 import { videoStore } from '../../../../server/data/videos'
@@ -17,6 +18,7 @@ function stores() {
   const briefItems = briefItemStore(db)
   return {
     db,
+    accounts: accountStore(db),
     briefItems,
     briefs: briefStore(db, clock, briefItems),
     workspaces: workspaceStore(db, videoStore(db), clock),

@@ -82,6 +82,26 @@ describe('what the account may do', () => {
     expect(times).toBe(before)
   })
 
+  test('half a list is not kept: of a channel left out it would say that nothing is allowed', async () => {
+    const given = stores()
+    const account = () => Promise.resolve({ source: 'site', at: clock(), complete: false, data: { channels: [] } })
+    const services = { site: { account } } as unknown as Pick<Services, 'site'>
+    expect(await lookAtAccount({ ...given, services }, 'ch-own')).toMatchObject({
+      told: false,
+      problem: expect.stringMatching(/only a part/u),
+    })
+  })
+
+  test('another site is asked anew', async () => {
+    const given = stores()
+    const { asked, services } = site(() => [OWN])
+    await lookAtAccount({ ...given, services }, 'ch-own')
+    given.accounts.forget()
+    expect(given.accounts.get('ch-own')).toBeNull()
+    await lookAtAccount({ ...given, services }, 'ch-own')
+    expect(asked.times).toBe(2)
+  })
+
   test('without a channel, without a service, or without leave to ask, nobody is asked', async () => {
     const given = stores()
     const { asked, services } = site(() => [OWN])
@@ -90,6 +110,9 @@ describe('what the account may do', () => {
     expect(await lookAtAccount({ ...given, services, mayAsk: false }, 'ch-own')).toEqual(nothing)
     expect(await lookAtAccount({ ...given, services, ownDataOnly: true }, 'ch-own')).toEqual(nothing)
     expect(asked.times).toBe(0)
+    // What was told of other channels says nothing of a channel that no site knows.
+    await lookAtAccount({ ...given, services }, 'ch-own')
+    expect(await lookAtAccount({ ...given, services }, null)).toEqual(nothing)
   })
 })
 
