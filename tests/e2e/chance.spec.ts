@@ -20,7 +20,7 @@ test('a chance learnt from result pages says from how many, what speaks for it, 
     await call(app, `/api/phrases/detail?phrase=${encodeURIComponent(phrase)}&region=GB&workspace=${workspaces[0]!.id}`)
   ).json
   const { parts, constants, pairs } = detail.chanceWorking!
-  await expect(panel).toContainText(/Learnt from \d+ result pages/u)
+  await expect(panel).toContainText(/Learnt from [\d,]+ result pages/u)
   await expect(panel).toContainText('fixed weights put')
   await expect(panel.locator('tr')).toHaveCount(parts.length)
   expect(pairs.learnt).toBeGreaterThan(pairs.constants)

@@ -154,7 +154,7 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
           >By the fixed weights of strength the chance would be
           {{ chanceText(reading.learntFrom.constants) }}.</template
         >
-        The likely ranks are the fewest in a row that hold half of all cases.<template
+        The likely ranks are the fewest in a row that hold about half of all cases.<template
           v-if="reading.compared !== null && page.rows.length > 20"
         >
           Demand compares all phrases by their first 20 results; from these alone the chance is
