@@ -59,7 +59,7 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: false },
     // The server and its threads must load the very same driver: two copies of SQLite in one process do not see each
     // other's locks. Left out of the bundle's own packages, it is found in the project's by both.
-    rollupConfig: { external: ['better-sqlite3'] } as never,
+    rollupConfig: { external: ['better-sqlite3', 'sharp'] } as never,
   },
   typescript: {
     strict: true,

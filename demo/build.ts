@@ -29,6 +29,7 @@ import { phrasesQuerySchema } from '../shared/phrases'
 import { BRIEFS, LISTS } from './briefs'
 import { LOCALISED } from './localised'
 import { giveOwnCaptions } from './ownCaptions'
+import { giveThumbnails, PICTURED } from './pictures'
 import { PLAYLISTS } from './playlists'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
@@ -114,6 +115,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
       if (missing.length) throw new Error(`Could not load ${missing.join(', ')}.`)
     }
   }
+  await giveThumbnails(data, briefItems, made.get(PICTURED)!)
   for await (const row of assess(deps, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
   const lists = listStore(db, phrases)
   for (const { name, note, phrases: held } of LISTS) {

@@ -11,7 +11,7 @@ const shared = {
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['better-sqlite3', '@playwright/test'],
+  external: ['better-sqlite3', 'sharp', '@playwright/test'],
   logLevel: 'warning',
   sourcemap: 'linked',
   // Bundled CommonJS packages ask for Node's own modules by require.
@@ -30,6 +30,7 @@ await build({
     evidence: 'server/threads/evidenceThread.ts',
     chance: 'server/threads/chanceThread.ts',
     file: 'server/threads/fileThread.ts',
+    picture: 'server/threads/pictureThread.ts',
   },
   outExtension: { '.js': '.mjs' },
 })

@@ -14,6 +14,7 @@ import { phraseStore, type PhraseStore } from './data/phrases'
 import { resultStore, type ResultStore } from './data/results'
 import { listStore, type ListStore } from './data/lists'
 import { playlistPageStore, type PlaylistPageStore } from './data/playlistPages'
+import { pictureFolder, pictureStore, type PictureStore } from './data/pictures'
 import { placeStore, type PlaceStore } from './data/places'
 import { sourceStore, type SourceStore } from './data/sources'
 import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
@@ -27,6 +28,7 @@ import { chanceModelStore } from './data/chanceModels'
 import { startLearning } from './threads/startLearning'
 import { startReading } from './threads/startReading'
 import { startFileWork, type FileWork } from './threads/startFileWork'
+import { startPictures, type PictureWork } from './threads/startPictures'
 import { startEvidence, type EvidenceWork } from './threads/startEvidence'
 import { startScoring, type Scoring } from './threads/startScoring'
 import type { PageReader } from './rivals/pageReader'
@@ -75,6 +77,9 @@ export interface Runtime {
   /** Goes through the pages kept, in threads of its own. */
   evidenceWork: EvidenceWork
   fileWork: FileWork
+  pictures: PictureStore
+  /** Unpacks, looks at and writes pictures, in a thread of its own. */
+  pictureWork: PictureWork
   jobs: Jobs
   backups: DailyBackups
   /** The built entry of the threads that read files. */
@@ -207,10 +212,15 @@ async function opened(): Promise<Runtime> {
       evidence: evidenceStore(db),
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
+      pictures: pictureStore(pictureFolder(file)),
+      pictureWork: startPictures(join(workers, 'picture.mjs')),
       jobs: new Jobs(db, () => {
         changes.changed('jobs')
       }),
-      backups: dailyBackups(fileWork.copy, file, () => retention(db).thin()),
+      backups: dailyBackups(fileWork.copy, file, async () => {
+        await retention(db).thin()
+        await fileWork.removeUnusedPictures(Date.now())
+      }),
       importThread: join(workers, 'import.mjs'),
       uploads: data,
     }
@@ -244,6 +254,7 @@ async function close(problem: unknown): Promise<void> {
   await open.scoring.close()
   await open.evidenceWork.close()
   await open.fileWork.close()
+  await open.pictureWork.close()
   open.db.close()
 }
 

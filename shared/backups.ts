@@ -14,6 +14,8 @@ export interface BackupsAnswer {
   file: string
   bytes: number
   backups: Backup[]
+  /** Pictures are kept beside the file, each once. */
+  pictures: { count: number; bytes: number }
   problem: string | null
 }
 

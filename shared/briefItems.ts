@@ -15,6 +15,14 @@ const bodyOf = <Kind extends ItemKind>(kind: Kind) =>
   z.object({ ...saved, kind: z.literal(kind), value: ITEM_KINDS[kind].schema })
 export const itemBodySchema = z.discriminatedUnion(
   'kind',
-  [bodyOf('candidate'), bodyOf('snapshot'), bodyOf('placed'), bodyOf('kept'), bodyOf('filming'), bodyOf('localised')],
+  [
+    bodyOf('candidate'),
+    bodyOf('snapshot'),
+    bodyOf('placed'),
+    bodyOf('kept'),
+    bodyOf('filming'),
+    bodyOf('localised'),
+    bodyOf('thumbnail'),
+  ],
   KINDS_IN_WORDS,
 )

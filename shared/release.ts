@@ -31,6 +31,8 @@ export interface ReadinessAnswer {
   left: number
   /** Titles of the playlists it stands in. */
   playlists: string[]
+  /** The pictures kept for it here, by their SHA-256. */
+  pictures: string[]
   account: {
     /** Whether the channel has agreed that this account acts for it; `null` where nobody told. */
     authorised: boolean | null

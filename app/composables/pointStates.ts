@@ -9,8 +9,9 @@ export const POINT_SHAPES: Record<PointState, { shape: 'met' | 'missing' | 'unan
   'n/a': { shape: 'n/a', name: 'Does not apply' },
 }
 
-/** Where a point that Fonetra sees for itself is seen to: the query of the Desk. */
-export const SEEN_TO: Record<string, { part?: string; side?: string }> = {
+/** Where a point that Fonetra sees for itself is seen to: a screen and its part. */
+export const SEEN_TO: Record<string, { path?: '/release'; part?: string }> = {
+  thumbnail: { path: '/release', part: 'thumbnail' },
   title: {},
   description: {},
   gaps: {},

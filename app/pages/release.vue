@@ -13,6 +13,7 @@ const library = useLibrary()
 const release = useRelease()
 const PARTS = [
   { side: 'sheet', title: 'Sheet' },
+  { side: 'thumbnail', title: 'Thumbnail' },
   { side: 'hand-over', title: 'Hand over' },
 ] as const
 type Part = (typeof PARTS)[number]['side']
@@ -111,6 +112,7 @@ const account = computed(() => {
       </p>
       <v-skeleton-loader v-else-if="!release.points" type="heading, paragraph@3" />
       <ReleaseSheet v-else-if="part === 'sheet'" :key="brief.brief!.id" />
+      <LazyReleaseThumbnail v-else-if="part === 'thumbnail'" :key="`picture-${brief.brief!.id}`" />
       <LazyReleaseHandOver v-else :key="`hand-${brief.brief!.id}`" />
       <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />
     </template>

@@ -13,6 +13,7 @@ import { now } from '~/composables/clock'
 import { counted } from '~/composables/figures'
 import { useBrief } from './brief'
 import { useNotices } from './notices'
+import { useThumbnails } from './thumbnails'
 
 /** The hour goes by while the sheet is looked at. */
 const TICK = 30_000
@@ -25,6 +26,7 @@ export const useRelease = defineStore('release', () => {
   const brief = useBrief()
   const notices = useNotices()
   const limits = useLimits()
+  const thumbnails = useThumbnails()
   const around = shallowRef<ReadinessAnswer | null>(null)
   const of = ref('')
   const problem = ref('')
@@ -35,11 +37,12 @@ export const useRelease = defineStore('release', () => {
   const inWords = (at: number) => inZone(at, zone.value)
   const points = computed<ReleasePoint[] | null>(() => {
     if (!brief.fields || !around.value || of.value !== brief.brief?.id) return null
-    const { account, playlists, checklist } = around.value
+    const { account, playlists, pictures, checklist } = around.value
     return readiness({
       fields: brief.fields,
       profile: limits.value,
       playlists,
+      pictures: [...pictures, ...(thumbnails.items ?? []).map(({ value }) => value.hash)],
       rights: account.rights,
       checklist,
       now: time.value,

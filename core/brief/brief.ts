@@ -15,6 +15,7 @@ import { ruleSet } from './fields/ruleSet'
 import { seconds } from './fields/seconds'
 import { sheet } from './fields/sheet'
 import { tags } from './fields/tags'
+import { thumbnail } from './fields/thumbnail'
 import { ticked } from './fields/ticked'
 import { title } from './fields/title'
 import { topic } from './fields/topic'
@@ -38,6 +39,7 @@ const FIELDS = {
   profile,
   forSearch,
   sheet,
+  thumbnail,
   releaseAt,
   ticked,
   handed,

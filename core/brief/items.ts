@@ -5,6 +5,7 @@ import { filmingNoteSchema } from './items/filmingNote'
 import { keptPromiseSchema } from './items/keptPromise'
 import { localisedSchema } from './items/localised'
 import { snapshotSchema } from './items/snapshot'
+import { thumbnailSchema } from '../thumbnail/picture'
 
 /**
  * What a brief has many of, each edited by itself: every kind with the schema of its values, the version of their
@@ -17,6 +18,7 @@ export const ITEM_KINDS = {
   kept: { schema: keptPromiseSchema, format: 1, most: 300, copied: true },
   localised: { schema: localisedSchema, format: 1, most: 60, copied: true },
   filming: { schema: filmingNoteSchema, format: 1, most: 300, copied: true },
+  thumbnail: { schema: thumbnailSchema, format: 1, most: 40, copied: false },
 } as const
 
 export type ItemKind = keyof typeof ITEM_KINDS

@@ -2,6 +2,7 @@ import townLibrary from './profiles/town-library.json' with { type: 'json' }
 import videoSite from './profiles/video-site.json' with { type: 'json' }
 import { count, type Unit } from '../text/count'
 import { trimSigns } from '../text/trim'
+import type { PictureFormat } from '../thumbnail/mend'
 import { PLAIN_PHRASE } from '../text/words'
 
 /** What a site allows, as data: several may be kept and edited. */
@@ -18,6 +19,8 @@ export interface LimitProfile {
   hashtags: { shown: number; ignoredPast: number }
   chapters: { least: number; leastSeconds: number }
   playlist: { titleLimit: number; titleUnit: Unit; descriptionLimit: number; descriptionUnit: Unit }
+  /** The size advised, the width below which a picture is refused, its weight in bytes, and what it may be. */
+  thumbnail: { width: number; height: number; leastWidth: number; bytes: number; formats: PictureFormat[] }
   /** How much of a title a surface shows, in ems of the shipped text font. */
   surfaces: { phone: number; desktopList: number; suggestion: number }
 }

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { UNITS } from '../text/count'
+import { PICTURE_FORMATS } from '../thumbnail/mend'
+import videoSite from './profiles/video-site.json' with { type: 'json' }
 
 const unit = z.enum(UNITS, `A unit is one of ${UNITS.join(', ')}.`)
 const limit = z
@@ -7,6 +9,11 @@ const limit = z
   .int('A limit is a whole number.')
   .min(0, 'A limit is 0 or more.')
   .max(1_000_000, 'A limit is 1,000,000 at most.')
+const pixels = z
+  .number('A size is a number of pixels.')
+  .int('A size is a whole number of pixels.')
+  .min(16, 'A size is 16 pixels at least.')
+  .max(20_000, 'A size is 20,000 pixels at most.')
 const forbidden = z.array(z.string().min(1).max(8)).max(50)
 const ems = z.number('A width is a number.').positive('A width is more than 0.').max(1000, 'A width is 1,000 at most.')
 
@@ -20,6 +27,20 @@ export const ownProfileSchema = z.object({
   hashtags: z.object({ shown: limit, ignoredPast: limit }),
   chapters: z.object({ least: limit, leastSeconds: limit }),
   playlist: z.object({ titleLimit: limit, titleUnit: unit, descriptionLimit: limit, descriptionUnit: unit }),
+  thumbnail: z
+    .object({
+      width: pixels,
+      height: pixels,
+      leastWidth: pixels,
+      bytes: z
+        .number('A weight is a number of bytes.')
+        .int('A weight is a whole number of bytes.')
+        .min(1000, 'A weight is 1,000 bytes at least.')
+        .max(100_000_000, 'A weight is 100,000,000 bytes at most.'),
+      formats: z.array(z.enum(PICTURE_FORMATS)).min(1, 'At least one format is taken.').max(PICTURE_FORMATS.length),
+    })
+    // Files from before thumbnails were looked at say nothing of them.
+    .default(videoSite.thumbnail as never),
   surfaces: z.object({ phone: ems, desktopList: ems, suggestion: ems }),
 })
 export type OwnProfile = z.infer<typeof ownProfileSchema>

@@ -1,4 +1,6 @@
 import { tidyTags } from '../draft/limits'
+import { formatName } from '../thumbnail/mend'
+import { fileEnding, type Picture } from '../thumbnail/picture'
 import type { BriefFields } from '../brief/brief'
 import { questionState } from './answered'
 import type { PointState } from './point'
@@ -49,6 +51,7 @@ export function handOverSteps(
     paste('title', 'Title', fields.title),
     paste('description', 'Description', fields.description),
     paste('tags', 'Tags', tidyTags(fields.tags).join(', ')),
+    { id: 'thumbnail', title: 'Thumbnail', text: thumbnailInWords(fields, rights), how: 'file' },
     { id: 'playlists', title: 'Playlists', text: playlists.join('\n'), how: 'choose' },
     // An answer that no longer applies, or to something that is not allowed, would mislead whoever follows it.
     ...SHEET_QUESTIONS.filter(question => GIVEN.includes(questionState(question, fields, rights).state)).map(
@@ -64,6 +67,17 @@ export function handOverSteps(
   ]
   return steps.filter(({ text }) => text.trim()).map(step => ({ ...step, digest: digestOf(step.text) }))
 }
+
+/** The picture by its size and the beginning of its name, so that another one is seen to be another. */
+function thumbnailInWords({ thumbnail }: BriefFields, rights: readonly ChannelRight[] | null): string {
+  if (!thumbnail || (rights && !rights.includes('thumbnails'))) return ''
+  const { width, height, format, hash } = thumbnail
+  return `${width}×${height} ${formatName(format)} (${hash.slice(0, 8)})`
+}
+
+/** The name of the file of a thumbnail: as the video's own, so that both are found together. */
+export const thumbnailFile = ({ fileName }: Pick<BriefFields, 'fileName'>, picture: Pick<Picture, 'format'>) =>
+  `${fileName.replace(/\.[a-z0-9]+$/iu, '') || 'thumbnail'}.${fileEnding(picture)}`
 
 /** The ending of a file of captions: they are WebVTT where they say so, else SRT. */
 export const captionsEnding = (captions: string) => (captions.trimStart().startsWith('WEBVTT') ? 'vtt' : 'srt')

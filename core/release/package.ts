@@ -1,4 +1,4 @@
-import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate } from 'fflate'
+import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate'
 import { exportedText, type BriefFields } from '../brief/brief'
 import { writeBriefFile } from '../brief/briefFile'
 import type { Localised } from '../brief/items/localised'
@@ -9,11 +9,13 @@ import { writeVideoObject } from '../formats/jsonLd'
 import { handOverPage } from './handOverPage'
 import type { ChannelRight } from './rights'
 import { captionsEnding, handOverSteps } from './handOver'
+import { fileEnding, MOST_PICTURE_BYTES } from '../thumbnail/picture'
 
 /** The brief itself within a package: what it is read back from. */
 export const BRIEF_NAME = 'brief.json'
 /** A brief's file can be so large, in bytes; what claims to be larger is not unpacked. */
 const MOST_BYTES = 4_000_000
+const PICTURE_ENTRY = /^thumbnail\.[a-z]{3,4}$/u
 /** A package has a dozen entries; a file that claims to have very many would be gone through for ever. */
 const MOST_ENTRIES = 1000
 /** Texts shrink to a third at the fastest level already; the next ones take three times as long. */
@@ -23,6 +25,8 @@ export interface PackageFrom {
   brief: { id: string; createdAt: number; updatedAt: number; fields: BriefFields }
   localised: readonly Localised[]
   playlists: readonly string[]
+  /** The bytes of the brief's thumbnail; `null` where it has none, or it is not here. */
+  picture: Uint8Array | null
   /** What the site lets one do for the channel; `null` where nobody told. */
   rights: readonly ChannelRight[] | null
   channel: string
@@ -37,15 +41,16 @@ export function packageFiles({
   brief,
   localised,
   playlists,
+  picture,
   rights,
   channel,
   inWords,
   now,
-}: PackageFrom): Record<string, string> {
+}: PackageFrom): Record<string, string | Uint8Array> {
   const { fields } = brief
   const { captions, description, seconds } = fields
   const chapters = chaptersOf(description)
-  const files: Record<string, string> = {
+  const files: Record<string, string | Uint8Array> = {
     [BRIEF_NAME]: writeBriefFile(brief, localised, now),
     'hand-over.html': handOverPage(fields, handOverSteps(fields, { playlists, rights, inWords }), channel),
     'texts.txt': exportedText({ ...fields, captions: '' }),
@@ -60,6 +65,7 @@ export function packageFiles({
       publishedAt: typeof fields.releaseAt === 'number' ? fields.releaseAt : null,
     }),
   }
+  if (picture && fields.thumbnail) files[`thumbnail.${fileEnding(fields.thumbnail)}`] = picture
   if (captions.trim()) files[`captions.${captionsEnding(captions)}`] = captions
   if (chapters.length) {
     files['chapters.txt'] = formatChapters(chapters, 'text')
@@ -75,7 +81,7 @@ export function packageFiles({
  * while, and others may have something to do.
  */
 export async function writePackage(
-  files: Readonly<Record<string, string>>,
+  files: Readonly<Record<string, string | Uint8Array>>,
   at: number,
   rest: () => Promise<unknown> = () => Promise.resolve(),
 ): Promise<Uint8Array> {
@@ -84,11 +90,13 @@ export async function writePackage(
     if (error) throw error
     parts.push(part)
   })
-  for (const [name, text] of Object.entries(files)) {
-    const entry = new ZipDeflate(name, { level: LEVEL })
+  for (const [name, content] of Object.entries(files)) {
+    // A picture is packed already.
+    const text = typeof content === 'string'
+    const entry = text ? new ZipDeflate(name, { level: LEVEL }) : new ZipPassThrough(name)
     entry.mtime = at
     zip.add(entry)
-    entry.push(strToU8(text), true)
+    entry.push(text ? strToU8(content) : content, true)
     await rest()
   }
   zip.end()
@@ -101,19 +109,32 @@ export async function writePackage(
   return bytes
 }
 
+/** What is read back from a package. */
+export interface PackageContent {
+  /** The brief's file, as text. */
+  brief: string
+  /** The bytes of its thumbnail; `null` where there is none. */
+  picture: Uint8Array | null
+}
+
 /**
- * The brief's file of a package. Nothing else of it is unpacked, whatever it is called and however large it claims to
- * be.
+ * The brief's file of a package, and its thumbnail. Nothing else of it is unpacked, whatever it is called and however
+ * large it claims to be.
  *
  * @throws FileFault that says why there is none.
  */
-export function readPackage(bytes: Uint8Array): string {
+export function readPackage(bytes: Uint8Array): PackageContent {
   let looked = 0
   let found: Record<string, Uint8Array>
+  let picture: string | null = null
   try {
     found = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
         if (++looked > MOST_ENTRIES) throw new Error('it has too many entries')
+        if (picture === null && PICTURE_ENTRY.test(name) && originalSize <= MOST_PICTURE_BYTES) {
+          picture = name
+          return true
+        }
         return name === BRIEF_NAME && originalSize <= MOST_BYTES
       },
     })
@@ -122,5 +143,5 @@ export function readPackage(bytes: Uint8Array): string {
   }
   const brief = found[BRIEF_NAME]
   if (!brief) throw new FileFault([`There is no ${BRIEF_NAME} in this package, or it is too large.`])
-  return strFromU8(brief)
+  return { brief: strFromU8(brief), picture: picture === null ? null : found[picture]! }
 }

@@ -15,6 +15,7 @@ export const SEEN_IDS = [
   'chapters',
   'file',
   'captions',
+  'thumbnail',
   'playlist',
 ] as const
 export type SeenId = (typeof SEEN_IDS)[number]

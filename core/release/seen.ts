@@ -6,6 +6,7 @@ import { pointsOf, stateOf, type TriedCheck } from '../draft/score'
 import { linksOf } from '../draft/links'
 import { gapsOf } from '../descriptions/gaps'
 import { listed } from '../text/inWords'
+import { faultInWords, formatName, megabytes, thumbnailFaults } from '../thumbnail/mend'
 import { done, na, notAllowed, open, type Found, type SeenId } from './point'
 import { LACKING, type ChannelRight } from './rights'
 
@@ -14,6 +15,8 @@ export interface ReleaseAround {
   profile: LimitProfile
   /** Titles of the playlists it stands in. */
   playlists: readonly string[]
+  /** The pictures kept for it, by their SHA-256; a brief that came as a text alone has none. */
+  pictures: readonly string[]
   /** What the account may do for the channel; `null` where nobody told. */
   rights: readonly ChannelRight[] | null
 }
@@ -83,6 +86,7 @@ export const SEEN_POINTS: readonly {
           ? done('Loaded, with times.')
           : open('They have no times yet. Time them under Spoken.'),
   },
+  { id: 'thumbnail', title: 'Thumbnail', look: (fields, around) => thumbnailFits(fields, around) },
   {
     id: 'playlist',
     title: 'Playlist',
@@ -111,6 +115,16 @@ function gapsLeft(description: string): Found {
 function linksIn(description: string, around: ReleaseAround, checks: ReadonlyMap<string, TriedCheck>): Found {
   if (linksOf(description).length && lacks(around, 'links')) return notAllowed(LACKING.links)
   return byChecks(checks, 'link-scheme')
+}
+
+function thumbnailFits({ thumbnail }: BriefFields, around: ReleaseAround): Found {
+  if (lacks(around, 'thumbnails')) return notAllowed(LACKING.thumbnails)
+  if (!thumbnail) return open('No thumbnail is chosen yet. Without one the site takes a frame of the video.')
+  if (!around.pictures.includes(thumbnail.hash)) return open('The picture itself is not here. Add it under Thumbnail.')
+  const [fault] = thumbnailFaults(thumbnail, around.profile)
+  if (fault) return open(`${faultInWords(fault, thumbnail, around.profile)} Mend it under Thumbnail.`)
+  const { width, height, format, bytes } = thumbnail
+  return done(`${width}×${height}, ${formatName(format)}, ${megabytes(bytes)}.`)
 }
 
 function fileNamed({ fileName, tray, forSearch }: BriefFields, checks: ReadonlyMap<string, TriedCheck>): Found {

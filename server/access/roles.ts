@@ -19,6 +19,7 @@ const READING = new Set(
     '/api/returned',
     '/api/tags/pack',
     '/api/tags/suggest',
+    '/api/thumbnails/analyse',
     '/api/titles/ideas',
     '/api/titles/measure',
     '/api/truth',

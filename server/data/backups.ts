@@ -1,10 +1,11 @@
 import { DAY } from '../../core/time'
 import Database from 'better-sqlite3'
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, statfsSync } from 'node:fs'
-import { copyFile, open } from 'node:fs/promises'
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync, statfsSync } from 'node:fs'
+import { copyFile } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import type { Backup, BackupKind } from '../../shared/backups'
 import { DataProblem, openingProblem } from './dataProblem'
+import { onDisk, publish } from './onDisk'
 
 /** Backups of each kind that are kept. */
 const KEPT = 7
@@ -39,22 +40,6 @@ function prune(file: string, kind: BackupKind): void {
     .filter(each => each.kind === kind)
     .slice(KEPT))
     for (const ending of ENDINGS) rmSync(join(folder, name + ending), { force: true })
-}
-
-async function onDisk(path: string): Promise<void> {
-  const handle = await open(path, 'r')
-  try {
-    await handle.sync()
-  } finally {
-    await handle.close()
-  }
-}
-
-/** A name that appears only once the copy is whole and on disk. */
-async function publish(part: string, whole: string): Promise<void> {
-  await onDisk(part)
-  renameSync(part, whole)
-  await onDisk(dirname(whole))
 }
 
 /** Copies a database that may be in use, as it is at one moment, to a path where nothing is yet. */

@@ -5,24 +5,30 @@ import type { Brief } from '../../shared/brief'
 import { playlistsOf } from '../desk/playlistsOf'
 import type { Runtime } from '../runtime'
 import { rightsFor } from './account'
+import { readFile } from 'node:fs/promises'
+import { pictureName } from '../../core/thumbnail/picture'
 
 /** A brief as a package: a ZIP file with everything that is handed over. */
-export function briefPackage(
+export async function briefPackage(
   {
     accounts,
     workspaces,
     workspaceItems,
     briefItems,
-  }: Pick<Runtime, 'accounts' | 'workspaces' | 'workspaceItems' | 'briefItems'>,
+    pictures,
+  }: Pick<Runtime, 'accounts' | 'workspaces' | 'workspaceItems' | 'briefItems' | 'pictures'>,
   brief: Brief,
   now: number,
 ): Promise<Uint8Array> {
   const { name, channelId, channelTitle, timeZone } = workspaces.get(brief.workspaceId)!
+  const { thumbnail } = brief.fields
+  const file = thumbnail && pictures.find(pictureName(thumbnail))
   return writePackage(
     packageFiles({
       brief,
       localised: briefItems.list(brief.id, 'localised').map(({ value }) => value),
       playlists: playlistsOf(workspaceItems, brief.workspaceId, brief.id).map(({ title }) => title),
+      picture: file ? await readFile(file) : null,
       rights: rightsFor(accounts, channelId),
       channel: channelTitle ?? name,
       inWords: at => inZone(at, timeZone),

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import type { Picture } from '../../core/thumbnail/picture'
 import type { BriefFile } from '../../core/brief/briefFile'
 import type { BriefHome } from '../data/briefs'
 import { Problem } from '../http/problem'
@@ -6,12 +7,14 @@ import type { Runtime } from '../runtime'
 
 /**
  * Makes a brief from its file, with its texts in other languages.
+ * @param thumbnail the picture that came with it and is kept here now.
  * @throws Problem 409 where the brief is here already, also when it was deleted: what differs has to be seen first.
  */
 export function takeBrief(
   { db, briefs, briefItems }: Pick<Runtime, 'db' | 'briefs' | 'briefItems'>,
   { id, fields, localised }: BriefFile,
   home: BriefHome,
+  thumbnail: Picture | null = null,
 ): { briefId: string } {
   const here = briefs.get(id)
   if (here)
@@ -24,6 +27,10 @@ export function takeBrief(
     )
   const take = db.transaction(() => {
     briefs.create(fields, id, home)
+    if (thumbnail) {
+      const value = { ...thumbnail, name: 'Thumbnail', original: null }
+      briefItems.save(id, { id: uuid(), kind: 'thumbnail', revision: 0, value })
+    }
     for (const value of localised) briefItems.save(id, { id: uuid(), kind: 'localised', revision: 0, value })
   })
   take.immediate()

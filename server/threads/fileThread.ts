@@ -4,16 +4,19 @@ import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort, workerData } from 'node:worker_threads'
 import { spaceOf } from '../data/space'
+import { removeUnusedPictures } from '../data/unusedPictures'
 
 /** More pages than a file can have: all of them in one step. */
 const ALL = 0x7fffffff
 
 /** What reads the user's whole file, in a thread of its own. */
-const db = new Database((workerData as { file: string }).file, { readonly: true })
+const { file } = workerData as { file: string }
+const db = new Database(file, { readonly: true })
 // It goes through the file once and comes back to nothing.
 db.pragma('cache_size = -1000')
 const thread = {
   space: () => spaceOf(db),
+  removeUnusedPictures: (now: number) => removeUnusedPictures(file, now),
   /**
    * Copies the file as it is at this moment. In one step: between two, another connection's write would begin it anew.
    */

@@ -7,6 +7,8 @@ export interface FileWork {
   space: () => Promise<SpaceAnswer>
   /** Copies the file while it is being used. @throws Error with SQLite's code, as a connection of one's own would. */
   copy: (to: string) => Promise<void>
+  /** Removes pictures that nothing names any more. @returns how many. */
+  removeUnusedPictures: (now: number) => Promise<number>
   close: () => Promise<void>
 }
 
@@ -33,6 +35,7 @@ export function startFileWork(entry: string, file: string): FileWork {
         .catch((error: Error) => {
           throw error.name.startsWith('SQLITE_') ? Object.assign(error, { code: error.name }) : error
         }),
+    removeUnusedPictures: now => thread.ask(remote => remote.removeUnusedPictures(now)),
     close: thread.close,
   }
 }

@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { BRIEF_FIELDS } from '../../core/brief/brief'
 import type { Score } from '../../core/draft/score'
+import { PICTURE_WIDTHS } from '../../core/thumbnail/picture'
 import type { PackedTags } from '../../core/draft/tags'
+import { regionInput } from '../../core/text/inputs'
 import {
   briefPatchSchema,
   newBriefSchema,
@@ -16,8 +18,9 @@ import {
 import { itemBodySchema, itemKindInput, type BriefItem } from '../briefItems'
 import { checkBodySchema, limitProfileSchema } from '../check'
 import type { ReadinessAnswer } from '../release'
+import { mendBodySchema, type ThumbnailAnalysis, type ThumbnailsAnswer } from '../thumbnails'
 import { call, type, type Done } from './call'
-import { anew, ofWorkspace, unlessChanged } from './inputs'
+import { anew, language, ofWorkspace, unlessChanged } from './inputs'
 
 export const briefCalls = {
   'GET /api/briefs': call({ query: ofWorkspace, answer: type<{ briefs: BriefLine[] }>() }),
@@ -52,6 +55,33 @@ export const briefCalls = {
   'PUT /api/briefs/:id/items/:item': call({ body: itemBodySchema, answer: type<BriefItem>() }),
   'DELETE /api/briefs/:id/items/:item': call({ answer: type<Done>() }),
   'GET /api/briefs/:id/readiness': call({ query: z.object({ anew }), answer: type<ReadinessAnswer>() }),
+  /** A brief's candidates for its thumbnail among the pictures of a kept page; its lead's unless a phrase is given. */
+  'GET /api/briefs/:id/thumbnails': call({
+    query: z.object({ phrase: z.string().max(600).optional() }),
+    answer: type<ThumbnailsAnswer>(),
+  }),
+  /** The body is the picture. */
+  'POST /api/briefs/:id/thumbnails': call({
+    query: z.object({ name: z.string().max(1000).optional() }),
+    answer: type<BriefItem<'thumbnail'>>(),
+  }),
+  /** Makes a candidate fit the site's rules, as one of its own. */
+  'POST /api/briefs/:id/thumbnails/:item': call({ body: mendBodySchema, answer: type<BriefItem<'thumbnail'>>() }),
+  /** The body is the picture; it is not kept. */
+  'POST /api/thumbnails/analyse': call({
+    query: z.object({
+      phrase: z.string().max(600).default(''),
+      region: regionInput,
+      language,
+      profile: z.string().max(100).default('video-site'),
+    }),
+    answer: type<ThumbnailAnalysis>(),
+  }),
+  /** A kept picture's bytes; with a width, scaled down to it as WebP. */
+  'GET /api/pictures/:picture': call({
+    query: z.object({ width: z.enum(PICTURE_WIDTHS, `A width is ${PICTURE_WIDTHS.join(', ')}.`).optional() }),
+    answer: type<Buffer>(),
+  }),
   /** Answered with an iCalendar file. */
   'GET /api/calendar.ics': call({
     query: ofWorkspace.extend({ brief: z.string().max(60).optional() }),

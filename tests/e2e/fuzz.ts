@@ -153,7 +153,7 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
-  ...['checklist', 'sheet', 'releaseAt', 'ticked', 'handed', 'forSearch', 'videoAddress'],
+  ...['checklist', 'sheet', 'releaseAt', 'ticked', 'handed', 'forSearch', 'videoAddress', 'thumbnail', 'focus'],
 ]
 const BODIES: Record<string, unknown>[] = [
   {
@@ -167,6 +167,7 @@ const BODIES: Record<string, unknown>[] = [
   { candidates: [{ tag: 'a', value: 1 }], lead: 'b' },
   { fields: { topic: 'Fuzz' } },
   { fields: { topic: 'Fuzz', sheet: { visibility: 'public' }, releaseAt: 'now', ticked: { a: 1 } } },
+  { focus: { x: 0.5, y: 0.5 } },
   { checklist: { own: [{ id: 'a', text: 'b' }], off: ['title'], order: ['tags'] } },
   { phrase: 'bike chain', text: 'note' },
 ]

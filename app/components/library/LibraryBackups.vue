@@ -3,7 +3,7 @@ import { mdiBackupRestore, mdiContentSaveOutline } from '@mdi/js'
 import { ref, shallowRef } from 'vue'
 import type { Backup, BackupKind, BackupsAnswer } from '../../../shared/backups'
 import { api, messageOf } from '~/composables/api'
-import { dateTime, fileSize, inFull } from '~/composables/figures'
+import { counted, dateTime, fileSize, inFull } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
 
 /** The backups of the data file: made, listed and restored, also while the file itself cannot be opened. */
@@ -82,6 +82,11 @@ const restore = (backup: Backup) =>
       <p v-if="!closed" class="small">
         The data file <span class="figure">{{ answer.file }}</span> takes
         <span class="figure" :title="inFull(answer.bytes, 'bytes')">{{ fileSize(answer.bytes) }}</span>.
+        <template v-if="answer.pictures.count"
+          >{{ counted(answer.pictures.count, 'picture') }} beside it:
+          <span class="figure">{{ fileSize(answer.pictures.bytes) }}</span>, in the folder <code>pictures</code>. Copy
+          it too when you move the data.</template
+        >
       </p>
       <p v-if="answer.problem && !closed" class="problem small" role="alert">{{ answer.problem }}</p>
       <p v-if="!answer.backups.length" class="muted">No backups yet.</p>

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { v4 as uuid } from 'uuid'
 import { fieldOf, shownValue, type BriefField } from '../../../core/brief/brief'
 import type { Since } from '../../../core/brief/briefFile'
+import { MOST_PICTURE_BYTES } from '../../../core/thumbnail/picture'
 import { exportedLocalised, type Localised } from '../../../core/brief/items/localised'
 import type { ReturnedBrief } from '../../../shared/brief'
 import { api, ApiProblem, messageOf } from '~/composables/api'
@@ -66,11 +67,29 @@ const rows = computed<Row[]>(() => [
 ])
 const taken = ref<string[]>([])
 
-/** The text of a brief's file, also where it stands in a package. */
-async function briefTextOf(from: File) {
-  if (!(await isPackage(from))) return from.text()
+/** The picture that came in a package. */
+const picture = shallowRef<Blob | null>(null)
+/** Keeps it here as one of the brief's. */
+async function keepPicture(id: string) {
+  if (picture.value)
+    await api('POST /api/briefs/:id/thumbnails', {
+      params: { id },
+      query: { name: 'Thumbnail' },
+      file: picture.value,
+    })
+}
+
+/** The text of a brief's file, also where it stands in a package; `null` where it is too large to be one. */
+async function briefTextOf(from: File): Promise<string | null> {
+  picture.value = null
+  // A character takes four bytes at most.
+  const most = LONGEST * 4
+  if (!(await isPackage(from))) return from.size > most ? null : from.text()
+  if (from.size > most + MOST_PICTURE_BYTES) return null
   const { readPackage } = await import('../../../core/release/package')
-  return readPackage(new Uint8Array(await from.arrayBuffer()))
+  const content = readPackage(new Uint8Array(await from.arrayBuffer()))
+  if (content.picture) picture.value = new Blob([content.picture as Uint8Array<ArrayBuffer>])
+  return content.brief
 }
 /** Whether a file begins like a ZIP file. */
 const isPackage = async (from: File) => (await from.slice(0, 2).text()) === 'PK'
@@ -83,8 +102,7 @@ async function compare() {
   if (!now) return
   const large = `“${now.name}” is too large to be a brief.`
   try {
-    // A character takes four bytes at most.
-    const text = now.size > LONGEST * 4 ? null : await briefTextOf(now)
+    const text = await briefTextOf(now)
     if (text === null || text.length > LONGEST) throw new Error(large)
     if (open.brief) await open.flush()
     returned.value = await api('POST /api/returned', { body: { file: text } })
@@ -116,6 +134,8 @@ async function take() {
   busy.value = true
   try {
     if (fields.length) {
+      // The picture first: a thumbnail that is named has to be there.
+      if (fields.some(({ field }) => field === 'thumbnail')) await keepPicture(id)
       // What was changed elsewhere since it was compared is not written over.
       const written = await write(
         id,
@@ -161,9 +181,10 @@ async function add() {
     // Under its own id, so that it is known again when it goes back; one that was deleted here gets another.
     let made = await api('POST /api/briefs', { body: { id: given.id, ...body } })
     if (made.deletedAt !== null) made = await api('POST /api/briefs', { body: { id: uuid(), ...body } })
+    await keepPicture(made.id)
     for (const value of given.localised) await writeLocalised(made.id, uuid(), 0, value)
-    // Its texts in other languages have changed it: taking it back asks for it as it is now.
-    if (given.localised.length) made = await api('GET /api/briefs/:id', { params: { id: made.id } })
+    // Its picture and its texts in other languages have changed it: taking it back asks for it as it is now.
+    if (given.localised.length || picture.value) made = await api('GET /api/briefs/:id', { params: { id: made.id } })
     await library.refresh()
     notices.show(`“${made.fields.topic || 'Untitled'}” added.`, { undo: () => library.takeBack([made]) })
     file.value = null

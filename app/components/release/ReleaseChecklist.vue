@@ -34,6 +34,7 @@ const rowsOf = (checklist: Checklist): Row[] => {
     fields: emptyFields(),
     profile: limits.value,
     playlists: [],
+    pictures: [],
     rights: null,
     checklist: { own: checklist.own, off: [], order: [] },
     now: 0,

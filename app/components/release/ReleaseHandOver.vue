@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { mdiCheck, mdiContentCopy, mdiDownloadOutline, mdiFolderZipOutline } from '@mdi/js'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
-import { captionsEnding, handedState, type HandOverStep } from '../../../core/release/handOver'
+import { captionsEnding, handedState, thumbnailFile, type HandOverStep } from '../../../core/release/handOver'
 import { fieldOf } from '../../../core/brief/brief'
 import { copyText } from '~/composables/copyText'
-import { saveFile } from '~/composables/saveFile'
+import { saveAddress, saveFile } from '~/composables/saveFile'
 import { typing } from '~/composables/shellKeys'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import { useRelease } from '~/stores/release'
+import { pictureAddress } from '~/stores/thumbnails'
 
 /** Handing over by hand: step after step in the order of use, each copied and ticked with one key. */
 const brief = useBrief()
@@ -25,8 +26,14 @@ function saveCaptions({ text }: HandOverStep) {
   const name = brief.fields!.fileName.replace(/\.[a-z0-9]+$/iu, '') || 'captions'
   saveFile(`${name}.${captionsEnding(text)}`, text, 'text/plain')
 }
+/** What is uploaded beside the video is saved as a file first. */
+function save(step: HandOverStep) {
+  const { thumbnail } = brief.fields!
+  if (step.id !== 'thumbnail') saveCaptions(step)
+  else if (thumbnail) saveAddress(thumbnailFile(brief.fields!, thumbnail), pictureAddress(thumbnail))
+}
 async function give(step: HandOverStep) {
-  if (step.how === 'file') saveCaptions(step)
+  if (step.how === 'file') save(step)
   else await copyText(step.text)
   release.hand(step.id, true)
   const next = release.toHand[0]

@@ -26,6 +26,10 @@ const sides = computed(() =>
       .filter(({ points }) => points.length),
   ),
 )
+const seenTo = (id: string) => {
+  const { path = '/desk', ...query } = SEEN_TO[id]!
+  return { path, query: { brief: brief.brief!.id, ...query } }
+}
 const leftIn = (points: { state: string }[]) =>
   points.filter(({ state }) => state === 'open' || state === 'unanswered').length
 const valueOf = ({ id }: SheetQuestion) => brief.fields!.sheet[id] ?? null
@@ -83,7 +87,7 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
               ><NuxtLink
                 v-if="point.state === 'open' && SEEN_TO[point.id]"
                 class="link small go"
-                :to="{ path: '/desk', query: { brief: brief.brief!.id, ...SEEN_TO[point.id] } }"
+                :to="seenTo(point.id)"
                 :aria-label="`See to it: ${point.title}`"
                 >See to it<v-icon :icon="mdiArrowRight" size="14" /></NuxtLink
             ></ReleasePoint>

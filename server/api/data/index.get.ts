@@ -1,5 +1,6 @@
 import { statSync } from 'node:fs'
 import { basename } from 'node:path'
+import { pictureFolder, pictureStore } from '../../data/pictures'
 import { listBackups } from '../../data/backups'
 import { closedRoute } from '../../http/route'
 import { places, useRuntime } from '../../runtime'
@@ -17,5 +18,11 @@ export default closedRoute('GET /api/data', () => {
     (sum, ending) => sum + (statSync(file + ending, { throwIfNoEntry: false })?.size ?? 0),
     0,
   )
-  return { file: basename(file), bytes, backups: listBackups(file), problem }
+  return {
+    file: basename(file),
+    bytes,
+    backups: listBackups(file),
+    pictures: pictureStore(pictureFolder(file)).space(),
+    problem,
+  }
 })

@@ -1,16 +1,24 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { likelyPlace, SURFACE_NAMES, SURFACES, type Surface } from '../../../../core/draft/preview'
+import { RESULTS_READ } from '../../../../core/rivals/forecast'
 import type { ResultsAnswer } from '../../../../shared/rivals'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import type { SeenLine as Line } from '~/composables/seenLine'
 import { remember } from '~/composables/remember'
 import { useBrief } from '~/stores/brief'
+import { pictureAddress } from '~/stores/thumbnails'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 /** My video among the results it will stand with, as each surface shows them. */
+const props = defineProps<{
+  /** The address of another picture than the brief's thumbnail. */
+  picture?: string | null
+  /** Whether pictures are as large as the surfaces show them, where there is room for it. */
+  real?: boolean
+}>()
 const brief = useBrief()
 const tray = useTray()
 const workspace = useWorkspace()
@@ -20,6 +28,10 @@ const phrases = computed(() => tray.phrases.map(each => each.phrase))
 const phrase = ref(phrases.value[0] ?? '')
 watch(phrases, list => {
   if (!list.includes(phrase.value)) phrase.value = list[0] ?? ''
+})
+const picture = computed(() => {
+  const { thumbnail } = fields.value
+  return props.picture ?? (thumbnail && pictureAddress(thumbnail, 640))
 })
 const surface = ref<Surface>(SURFACES.find(each => each === localStorage.getItem('fonetra.surface')) ?? 'list')
 watch(surface, value => {
@@ -54,6 +66,11 @@ async function load(ask = false) {
 }
 watch([phrase, () => fields.value.region], () => void load(), { immediate: true })
 
+/** Whether it stands last only since it likely stands on no page that is read. */
+const beyond = computed(() => {
+  const likely = page.value?.reading.forecast?.likely
+  return !!likely && likely[0] > RESULTS_READ && place.value === likelyPlace(likely)
+})
 const lines = computed<Line[]>({
   get: () => {
     const others: Line[] = (page.value?.rows ?? [])
@@ -105,7 +122,10 @@ const earned = useEarned(
       <button class="plain link" data-test="seen-load" @click="load(true)">Load them</button>
     </p>
     <p v-else-if="page" class="small muted" data-test="seen-place">
-      <template v-if="place === null"
+      <template v-if="beyond"
+        >Your video likely stands beyond rank {{ RESULTS_READ }}; here it stands last. Drag it anywhere.</template
+      >
+      <template v-else-if="place === null"
         >Your place is not known: choose your channel in the Library. Drag it anywhere.</template
       >
       <template v-else-if="page.reading.forecast && likelyPlace(page.reading.forecast.likely) === place"
@@ -114,7 +134,16 @@ const earned = useEarned(
       >
       <template v-else>Place {{ place }}, where you put it.</template>
     </p>
-    <DeskSeenList v-model="lines" class="paper" :surface="surface" :dark="dark" :percents="earned" @move="move" />
+    <DeskSeenList
+      v-model="lines"
+      class="paper"
+      :surface="surface"
+      :dark="dark"
+      :real="real"
+      :picture="picture"
+      :percents="earned"
+      @move="move"
+    />
   </section>
 </template>
 

@@ -3,9 +3,7 @@ import { mdiDragVertical } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { DEFAULT_PROFILE as profile } from '../../../../core/draft/limits'
-import { sharedStretches } from '../../../../core/draft/copied'
 import { preview, type Surface } from '../../../../core/draft/preview'
-import { cutAtRanges, readText } from '../../../../core/text/match'
 import type { RivalRow } from '../../../../shared/rivals'
 import { ageWords, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
 import { now } from '~/composables/clock'
@@ -18,6 +16,10 @@ const lines = defineModel<Line[]>({ required: true })
 const props = defineProps<{
   surface: Surface
   dark: boolean
+  /** Whether pictures are as large as the surface shows them. */
+  real?: boolean
+  /** The address of my picture; `null` without one. */
+  picture: string | null
   /** Percent of the brief's rule set by video. */
   percents: ReadonlyMap<string, number | null>
 }>()
@@ -41,6 +43,8 @@ const shown = (line: Line) =>
   line.mine
     ? preview(fields.value.title, fields.value.description, props.surface, profile)
     : preview(line.row.title, line.row.description ?? '', props.surface, profile)
+const pictureOf = (line: Line) => (line.mine ? props.picture : line.row.thumbnail)
+const secondsOf = (line: Line) => (line.mine ? fields.value.seconds : line.row.durationSeconds)
 const facts = ({ channel, views, publishedAt }: RivalRow) =>
   [
     channel.title,
@@ -55,23 +59,10 @@ const percentOf = (id: string) => {
   const found = props.percents.get(id)
   return found == null ? UNKNOWN : `${Math.floor(found)} %`
 }
-/** The text of a result, cut where a stretch of it stands in my description. */
-const withTaken = (text: string) => {
-  const { language, description } = fields.value
-  const found = sharedStretches(readText(description, language), readText(text, language))
-  return cutAtRanges(
-    text,
-    found.map(({ theirs }) => theirs),
-  )
-}
-const hasTag = (tag: string) => fields.value.tags.includes(tag)
-const takeTag = (tag: string) => {
-  if (!hasTag(tag)) brief.change(`“${tag}” taken as a tag.`, 'tags', [...fields.value.tags, tag])
-}
 </script>
 
 <template>
-  <div ref="paper" class="paper" :class="[surface, { dark }]" data-test="seen-list">
+  <div ref="paper" class="paper" :class="[surface, { dark, real }]" data-test="seen-list">
     <VueDraggable v-model="lines" tag="ol" handle=".grip" :animation="120">
       <li
         v-for="line in lines"
@@ -90,10 +81,8 @@ const takeTag = (tag: string) => {
           <v-icon :icon="mdiDragVertical" size="18" />
         </button>
         <span class="tile" aria-hidden="true">
-          <img v-if="!line.mine && line.row.thumbnail" :src="line.row.thumbnail" alt="" loading="lazy" />
-          <span v-if="!line.mine && line.row.durationSeconds !== null" class="length figure">{{
-            lengthWords(line.row.durationSeconds)
-          }}</span>
+          <img v-if="pictureOf(line)" :src="pictureOf(line)!" alt="" loading="lazy" />
+          <span v-if="secondsOf(line) !== null" class="length figure">{{ lengthWords(secondsOf(line)) }}</span>
         </span>
         <div class="words">
           <p class="title">
@@ -118,32 +107,7 @@ const takeTag = (tag: string) => {
             >
           </p>
           <p v-if="shown(line).opening" class="opening">{{ shown(line).opening!.text }}</p>
-          <div v-if="!line.mine && open === line.key" class="full" data-test="seen-full">
-            <p class="whole">{{ line.row.title }}</p>
-            <p class="text">
-              <template v-if="!line.row.description">{{
-                line.row.description === null ? 'The description is unknown.' : 'No description.'
-              }}</template><template v-for="(part, i) in withTaken(line.row.description)" v-else :key="i"
-                ><mark v-if="part.marked" title="This stands in your description too" data-test="seen-taken">{{
-                  part.text
-                }}</mark
-                ><template v-else>{{ part.text }}</template></template
-              >
-            </p>
-            <p v-if="line.row.tags?.length" class="taken">
-              <button
-                v-for="tag in line.row.tags"
-                :key="tag"
-                class="plain"
-                :disabled="hasTag(tag)"
-                :title="hasTag(tag) ? 'Among your tags' : 'Take it as a tag'"
-                @click="takeTag(tag)"
-              >
-                {{ tag }}<template v-if="hasTag(tag)"> (taken)</template>
-              </button>
-            </p>
-            <p v-else>{{ line.row.tags === null ? 'Its tags are unknown.' : 'No tags.' }}</p>
-          </div>
+          <DeskSeenFull v-if="!line.mine && open === line.key" :row="line.row" />
         </div>
       </li>
     </VueDraggable>
@@ -275,27 +239,23 @@ li {
 .web .tile {
   width: 96px;
 }
-.full {
-  font-size: 13px;
-  margin-top: 8px;
-  display: grid;
-  gap: 6px;
+.real.list .tile {
+  width: min(300px, 50%);
 }
-.text {
-  white-space: pre-wrap;
-  overflow-wrap: anywhere;
-  max-height: 220px;
-  overflow-y: auto;
+.real.column .tile {
+  width: 168px;
 }
-mark {
-  background: none;
-  color: inherit;
-  border-bottom: 2px dotted currentcolor;
+.real.playlist .tile {
+  width: 120px;
 }
-.taken {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 12px;
-  color: var(--soft);
+.real.web .tile {
+  width: 144px;
+}
+.real.watch ol {
+  max-width: 854px;
+}
+.real.column ol,
+.real.playlist ol {
+  max-width: 420px;
 }
 </style>

@@ -3,7 +3,7 @@ import { emptyFields } from '../../../../core/brief/brief'
 import { readBriefFile } from '../../../../core/brief/briefFile'
 import { FileFault } from '../../../../core/formats/jsonFile'
 import { videosOfJsonLd } from '../../../../core/formats/jsonLd'
-import { packageFiles, readPackage, writePackage } from '../../../../core/release/package'
+import { BRIEF_NAME, packageFiles, readPackage, writePackage } from '../../../../core/release/package'
 import { seeded } from '../../../../core/random'
 import { runs } from '../../../setup/runs'
 
@@ -26,6 +26,7 @@ const given = {
   brief: { id: ID, createdAt: NOW - 5000, updatedAt: NOW - 1000, fields },
   localised,
   playlists: ['Chains'],
+  picture: null,
   rights: null,
   channel: 'Marrowby Wheel Shed',
   inWords: (at: number) => new Date(at).toISOString(),
@@ -70,15 +71,27 @@ test('it is read back as the same brief', async () => {
     createdAt,
     fields: back,
     localised: texts,
-  } = readBriefFile(readPackage(await writePackage(packageFiles(given), NOW)))
+  } = readBriefFile(readPackage(await writePackage(packageFiles(given), NOW)).brief)
   expect({ id, createdAt, fields: back }).toEqual({ id: ID, createdAt: NOW - 5000, fields })
   expect(texts).toEqual(localised)
+})
+
+test('its thumbnail comes with it, byte by byte, and nothing under another name does', async () => {
+  const picture = Uint8Array.from({ length: 5000 }, (_, i) => (i * 31) % 256)
+  const thumbnail = { hash: 'b'.repeat(64), format: 'jpeg' as const, width: 1280, height: 720, bytes: 5000 }
+  const files = packageFiles({ ...given, picture, brief: { ...given.brief, fields: { ...fields, thumbnail } } })
+  expect(Object.keys(files)).toContain('thumbnail.jpg')
+  const bytes = await writePackage(files, NOW)
+  expect(readPackage(bytes).picture).toEqual(picture)
+  expect(readBriefFile(readPackage(bytes).brief).fields.thumbnail).toEqual(thumbnail)
+  const renamed = await writePackage({ [BRIEF_NAME]: files[BRIEF_NAME]!, 'x/thumbnail.jpg': picture }, NOW)
+  expect(readPackage(renamed).picture).toBeNull()
 })
 
 test('a brief in which nothing is written makes a package too', async () => {
   const empty = { ...given, localised: [], playlists: [], brief: { ...given.brief, fields: emptyFields() } }
   const bytes = await writePackage(packageFiles(empty), NOW)
-  expect(readBriefFile(readPackage(bytes)).fields).toEqual(emptyFields())
+  expect(readBriefFile(readPackage(bytes).brief).fields).toEqual(emptyFields())
   expect(Object.keys(texts(bytes))).not.toContain('captions.vtt')
 })
 
@@ -107,7 +120,7 @@ describe('what is no package', () => {
       if (view.getUint32(i, true) === 0x02014b50) view.setUint32(i + 24, 1000, true)
     let read = ''
     try {
-      read = readPackage(bytes)
+      read = readPackage(bytes).brief
     } catch (error) {
       expect(error).toBeInstanceOf(FileFault)
     }
@@ -130,7 +143,7 @@ describe('what is no package', () => {
         if (!bytes.length) break
       }
       try {
-        readBriefFile(readPackage(bytes))
+        readBriefFile(readPackage(bytes).brief)
       } catch (error) {
         expect(error).toBeInstanceOf(FileFault)
       }

@@ -5,6 +5,7 @@ import { leftOf, POINT_GROUPS, readiness, type ReadinessFrom } from '../../../..
 import { CHANNEL_RIGHTS } from '../../../../core/release/rights'
 import { SEEN_IDS } from '../../../../core/release/point'
 import { SHEET_QUESTIONS, type SheetAnswers } from '../../../../core/release/sheet'
+import type { Picture } from '../../../../core/thumbnail/picture'
 import { DAY, MINUTE } from '../../../../core/time'
 
 const NOW = Date.UTC(2026, 2, 14, 9)
@@ -27,6 +28,7 @@ const ANSWERS: SheetAnswers = {
   adverts: null,
   automaticCaptions: 'remove',
 }
+const PICTURE: Picture = { hash: 'a'.repeat(64), format: 'jpeg', width: 1280, height: 720, bytes: 180_000 }
 const written = (more: Partial<BriefFields> = {}): BriefFields => ({
   ...emptyFields(),
   tray: { lead: 'clean a bike chain', support: [], setAside: [] },
@@ -36,6 +38,7 @@ const written = (more: Partial<BriefFields> = {}): BriefFields => ({
   fileName: 'clean-a-bike-chain.mp4',
   captions: 'WEBVTT\n\n00:00.000 --> 00:02.000\nToday we clean a chain.',
   seconds: 600,
+  thumbnail: PICTURE,
   sheet: ANSWERS,
   releaseAt: NOW + DAY,
   ticked: Object.fromEntries(FIRST_CHECKLIST.own.map(({ id }) => [id, NOW])),
@@ -44,6 +47,7 @@ const written = (more: Partial<BriefFields> = {}): BriefFields => ({
 const around = (more: Partial<ReadinessFrom> = {}): Omit<ReadinessFrom, 'fields'> => ({
   profile: DEFAULT_PROFILE,
   playlists: ['Chains'],
+  pictures: [PICTURE.hash],
   rights: CHANNEL_RIGHTS,
   checklist: FIRST_CHECKLIST,
   now: NOW,
@@ -190,5 +194,22 @@ describe('the checklist', () => {
         .map(({ id }) => id),
     ).toEqual([...SEEN_IDS])
     expect(points().flatMap(({ question }) => question ?? [])).toEqual(SHEET_QUESTIONS.map(({ id }) => id))
+  })
+})
+
+describe('the thumbnail', () => {
+  const state = (thumbnail: Picture | null, more: Partial<ReadinessFrom> = {}) =>
+    point('thumbnail', { thumbnail }, more)
+  test('is open until one is chosen that is here and that the site takes', () => {
+    expect(state(PICTURE)).toMatchObject({ state: 'done', message: '1280×720, JPEG, 180 KB.' })
+    expect(state(null)).toMatchObject({ state: 'open', message: expect.stringContaining('No thumbnail') as string })
+    expect(state(PICTURE, { pictures: [] }).message).toContain('not here')
+    expect(state({ ...PICTURE, bytes: 2_100_000 }).message).toContain('weighs 2.1 MB')
+    expect(state({ ...PICTURE, format: 'webp' }).message).toContain('does not take WebP')
+    expect(state({ ...PICTURE, width: 500, height: 281 }).message).toContain('500 pixels wide')
+  })
+  test('is not asked for where the account may not set one', () => {
+    const rights = CHANNEL_RIGHTS.filter(right => right !== 'thumbnails')
+    expect(state(null, { rights }).state).toBe('not-allowed')
   })
 })

@@ -62,6 +62,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/session',
     'POST /api/tags/pack',
     'POST /api/tags/suggest',
+    'POST /api/thumbnails/analyse',
     'POST /api/titles/ideas',
     'POST /api/titles/measure',
     'POST /api/truth',

@@ -1,9 +1,11 @@
+import { join } from 'node:path'
 import { readBriefFile } from '../../../../core/brief/briefFile'
 import { EMPTY_SHEET } from '../../../../core/release/sheet'
 import { readPackage } from '../../../../core/release/package'
 import { accountStore } from '../../../../server/data/accountChannels'
 import { briefItemStore } from '../../../../server/data/briefItems'
 import { briefStore } from '../../../../server/data/briefs'
+import { pictureStore } from '../../../../server/data/pictures'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
@@ -23,6 +25,7 @@ function stores() {
     briefs: briefStore(db, clock, briefItems),
     workspaces: workspaceStore(db, videoStore(db), clock),
     workspaceItems: workspaceItemStore(db, clock),
+    pictures: pictureStore(join(folder, 'pictures')),
   }
 }
 const LOCALISED = {
@@ -50,7 +53,7 @@ test('a package imports into an empty store as the same brief; a second time it 
     revision: 0,
     value: LOCALISED,
   })
-  const file = readBriefFile(readPackage(await briefPackage(from, from.briefs.get(made.id)!, clock())))
+  const file = readBriefFile(readPackage(await briefPackage(from, from.briefs.get(made.id)!, clock())).brief)
 
   const to = stores()
   const home = { workspace: to.workspaces.list()[0]!.id }

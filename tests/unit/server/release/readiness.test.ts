@@ -1,3 +1,4 @@
+import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { EMPTY_SHEET } from '../../../../core/release/sheet'
 import { FIRST_CHECKLIST } from '../../../../core/release/checklist'
@@ -7,6 +8,8 @@ import { accountStore } from '../../../../server/data/accountChannels'
 import { askedStore } from '../../../../server/data/asked'
 import { briefReleaseStore } from '../../../../server/data/briefReleases'
 import { briefStore } from '../../../../server/data/briefs'
+import { pictureStore } from '../../../../server/data/pictures'
+import { briefItemStore } from '../../../../server/data/briefItems'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
@@ -44,6 +47,8 @@ function stores() {
     briefReleases: briefReleaseStore(db),
     workspaces: workspaceStore(db, videoStore(db), clock),
     workspaceItems: workspaceItemStore(db, clock),
+    briefItems: briefItemStore(db, clock),
+    pictures: pictureStore(join(folder, 'pictures')),
     now: clock,
   }
 }
