@@ -18,7 +18,7 @@ const WINTER_CARE: [start: number, said: string][] = [
   ],
   [
     425,
-    'If you would rather not wipe at all, there is wax. How to wax bike chain links takes an old pan and low heat. Melt the wax in the pan until the wax is as clear as water. The chain must be clean and dry before the wax, or the wax does not hold. Lay the chain in the pan and move it until no more bubbles come up. Lift the chain out with a wire and let it hang until the wax is hard. A waxed chain is stiff at first. It runs quiet for three hundred kilometres.',
+    'If you would rather not wipe at all, there is wax. How to wax bike chain links takes an old pan and low heat. Melt the wax in the pan until the wax is as clear as water. The chain must be clean and dry before the wax, or the wax does not hold. How to remove a bike chain you see in another film of ours. Lay the chain in the pan and move it until no more bubbles come up. Lift the chain out with a wire and let it hang until the wax is hard. A waxed chain is stiff at first. It runs quiet for three hundred kilometres.',
   ],
   [
     560,

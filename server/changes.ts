@@ -82,6 +82,7 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'workspaces':
     case 'blocks':
     case 'tag-lists':
+    case 'end-layouts':
       return 'workspaces'
     case 'import':
       return rest[0] === 'package' ? 'briefs' : null

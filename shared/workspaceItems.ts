@@ -3,6 +3,7 @@ import { blockSchema } from '../core/blocks/block'
 import { ownRuleSetSchema, ownRuleSetShape } from '../core/draft/ruleSetSchema'
 import { ownProfileSchema } from '../core/draft/profileSchema'
 import { playlistSchema, playlistShape } from '../core/playlist/playlist'
+import { endLayoutSchema } from '../core/release/endScreen'
 import { tagListSchema } from '../core/tags/tagList'
 import type { WorkspaceKind, WorkspaceValue } from '../core/workspace/items'
 import { workspaceInput } from './api/inputs'
@@ -18,6 +19,7 @@ export type SavedBlock = WorkspaceItem<'block'>
 export type SavedTagList = WorkspaceItem<'tagList'>
 export type SavedRuleSet = WorkspaceItem<'ruleSet'>
 export type SavedProfile = WorkspaceItem<'limitProfile'>
+export type SavedEndLayout = WorkspaceItem<'endLayout'>
 export type SavedPlaylist = WorkspaceItem<'playlist'>
 
 /** An id of the client's own, so that a repeat makes no second; one that was deleted comes back. */
@@ -26,6 +28,7 @@ export const newBlockSchema = blockSchema.extend(made)
 export const newTagListSchema = tagListSchema.extend(made)
 export const newRuleSetSchema = ownRuleSetSchema.safeExtend(made)
 export const newPlaylistSchema = playlistSchema.extend(made)
+export const newEndLayoutSchema = endLayoutSchema.extend(made)
 export const newProfileSchema = ownProfileSchema.extend(made)
 
 const revision = z.number({ error: 'State the revision it was changed from.' }).int().min(0)

@@ -12,6 +12,8 @@ export const POINT_SHAPES: Record<PointState, { shape: 'met' | 'missing' | 'unan
 /** Where a point that Fonetra sees for itself is seen to: a screen and its part. */
 export const SEEN_TO: Record<string, { path?: '/release'; part?: string }> = {
   thumbnail: { path: '/release', part: 'thumbnail' },
+  cards: { path: '/release', part: 'video' },
+  endScreen: { path: '/release', part: 'video' },
   title: {},
   description: {},
   gaps: {},

@@ -14,6 +14,7 @@ const release = useRelease()
 const PARTS = [
   { side: 'sheet', title: 'Sheet' },
   { side: 'thumbnail', title: 'Thumbnail' },
+  { side: 'video', title: 'Cards and end' },
   { side: 'hand-over', title: 'Hand over' },
 ] as const
 type Part = (typeof PARTS)[number]['side']
@@ -113,6 +114,7 @@ const account = computed(() => {
       <v-skeleton-loader v-else-if="!release.points" type="heading, paragraph@3" />
       <ReleaseSheet v-else-if="part === 'sheet'" :key="brief.brief!.id" />
       <LazyReleaseThumbnail v-else-if="part === 'thumbnail'" :key="`picture-${brief.brief!.id}`" />
+      <LazyReleaseVideo v-else-if="part === 'video'" :key="`video-${brief.brief!.id}`" />
       <LazyReleaseHandOver v-else :key="`hand-${brief.brief!.id}`" />
       <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />
     </template>

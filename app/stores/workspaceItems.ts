@@ -7,7 +7,7 @@ import { RULE_SETS, type RuleSet } from '../../core/draft/ruleset'
 import { DEFAULT_PROFILE, PROFILES, type LimitProfile } from '../../core/draft/limits'
 import type { OwnProfile } from '../../core/draft/profileSchema'
 import type { OwnRuleSet } from '../../core/draft/ruleSetSchema'
-import type { SavedBlock, SavedProfile, SavedRuleSet, SavedTagList } from '../../shared/workspaceItems'
+import type { SavedEndLayout, SavedBlock, SavedProfile, SavedRuleSet, SavedTagList } from '../../shared/workspaceItems'
 import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
@@ -20,6 +20,7 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
   const notices = useNotices()
   const blocks = shallowRef<SavedBlock[] | null>(null)
   const tagLists = shallowRef<SavedTagList[] | null>(null)
+  const endLayouts = shallowRef<SavedEndLayout[]>([])
   const ownRuleSets = shallowRef<SavedRuleSet[]>([])
   /** All there are to choose from: those that ship, then one's own. */
   const ruleSets = computed<RuleSet[]>(() => [
@@ -43,17 +44,20 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
     if (!of) return
     try {
       const query = { workspace: of }
-      const [{ blocks: found }, { tagLists: lists }, { ruleSets: sets }, { profiles: limits }] = await Promise.all([
-        api('GET /api/blocks', { query }),
-        api('GET /api/tag-lists', { query }),
-        api('GET /api/rule-sets', { query }),
-        api('GET /api/limit-profiles', { query }),
-      ])
+      const [{ blocks: found }, { tagLists: lists }, { ruleSets: sets }, { profiles: limits }, { layouts }] =
+        await Promise.all([
+          api('GET /api/blocks', { query }),
+          api('GET /api/tag-lists', { query }),
+          api('GET /api/rule-sets', { query }),
+          api('GET /api/limit-profiles', { query }),
+          api('GET /api/end-layouts', { query }),
+        ])
       if (of !== id.value) return
       blocks.value = found
       tagLists.value = lists
       ownRuleSets.value = sets
       ownProfiles.value = limits
+      endLayouts.value = layouts
       problem.value = ''
     } catch (error) {
       problem.value = messageOf(error)
@@ -77,6 +81,7 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
   return {
     blocks,
     tagLists,
+    endLayouts,
     ruleSets,
     ownRuleSets,
     /** The set of an id; the first one for an id that none has. */
@@ -103,6 +108,17 @@ export const useWorkspaceItems = defineStore('workspaceItems', () => {
         notices.show(`Block “${name}” deleted. Its text stays where it stands.`, {
           undo: async () => {
             await change(() => api('POST /api/blocks', { body: { id, name, text, standing, workspace: of } }))
+          },
+        })
+    },
+    addEndLayout: (name: string, elements: SavedEndLayout['elements']) =>
+      change(() => api('POST /api/end-layouts', { body: { id: uuid(), name, elements, workspace: id.value } })),
+    async removeEndLayout({ id, name, elements }: SavedEndLayout) {
+      const of = workspace.id
+      if (await change(() => api('DELETE /api/end-layouts/:id', { params: { id } })))
+        notices.show(`Layout “${name}” deleted.`, {
+          undo: async () => {
+            await change(() => api('POST /api/end-layouts', { body: { id, name, elements, workspace: of } }))
           },
         })
     },

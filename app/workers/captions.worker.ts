@@ -12,6 +12,8 @@ import { namedChapters, type NamedChapter } from '../../core/chapters/titles'
 import type { DraftTexts } from '../../core/draft/draft'
 import { readDraft } from '../../core/draft/read'
 import { truthOf, type Truth } from '../../core/draft/truth'
+import { spokenUnder, type Covered } from '../../core/release/endScreen'
+import { momentsOf, type Mentionable, type Moment } from '../../core/release/moments'
 import { decodeText } from '../../core/formats/encoding'
 
 /** Characters a brief keeps of captions at most. */
@@ -52,6 +54,10 @@ const worker = {
     return { cues, timed }
   },
   spoken: (captions: Captions, phrases: string[], language: string): Spoken[] => spoken(captions, phrases, language),
+  moments: (targets: Mentionable[], cues: readonly Cue[], language: string): Moment[] =>
+    momentsOf(targets, cues, language),
+  under: (from: number, cues: readonly Cue[], phrases: string[], language: string): Covered[] =>
+    spokenUnder({ from }, cues, phrases, language),
   cut: (cues: readonly Cue[], question: CutQuestion & { phrases: string[] }): NamedChapter[] =>
     namedChapters(cues, question),
   /** Chapters of a file in any of the formats. @throws Error that says what is wrong with it. */

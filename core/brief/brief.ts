@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import type { DraftTexts } from '../draft/draft'
 import type { FieldDefinition } from './field'
+import { cards } from './fields/cards'
 import { captions } from './fields/captions'
 import { description } from './fields/description'
+import { endScreen } from './fields/endScreen'
 import { fileName } from './fields/fileName'
 import { forSearch } from './fields/forSearch'
 import { handed } from './fields/handed'
@@ -40,6 +42,8 @@ const FIELDS = {
   forSearch,
   sheet,
   thumbnail,
+  cards,
+  endScreen,
   releaseAt,
   ticked,
   handed,

@@ -21,6 +21,10 @@ export interface LimitProfile {
   playlist: { titleLimit: number; titleUnit: Unit; descriptionLimit: number; descriptionUnit: Unit }
   /** The size advised, the width below which a picture is refused, its weight in bytes, and what it may be. */
   thumbnail: { width: number; height: number; leastWidth: number; bytes: number; formats: PictureFormat[] }
+  /** Cards at most, and the characters of each of their texts. */
+  cards: { most: number; text: number }
+  /** Elements at most, and the seconds an end screen lasts. */
+  endScreen: { most: number; shortest: number; longest: number }
   /** How much of a title a surface shows, in ems of the shipped text font. */
   surfaces: { phone: number; desktopList: number; suggestion: number }
 }

@@ -39,8 +39,10 @@ export const ownProfileSchema = z.object({
         .max(100_000_000, 'A weight is 100,000,000 bytes at most.'),
       formats: z.array(z.enum(PICTURE_FORMATS)).min(1, 'At least one format is taken.').max(PICTURE_FORMATS.length),
     })
-    // Files from before thumbnails were looked at say nothing of them.
+    // Files from before these were looked at say nothing of them.
     .default(videoSite.thumbnail as never),
+  cards: z.object({ most: limit, text: limit }).default(videoSite.cards),
+  endScreen: z.object({ most: limit, shortest: limit, longest: limit }).default(videoSite.endScreen),
   surfaces: z.object({ phone: ems, desktopList: ems, suggestion: ems }),
 })
 export type OwnProfile = z.infer<typeof ownProfileSchema>

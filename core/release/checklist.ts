@@ -31,8 +31,6 @@ export type Checklist = z.infer<typeof checklistSchema>
 export const FIRST_CHECKLIST: Checklist = {
   own: [
     { id: 'thumbnail-looked-at', text: 'Thumbnail looked at small, among the others' },
-    { id: 'cards-placed', text: 'Cards placed where the other video is mentioned' },
-    { id: 'end-screen-placed', text: 'End screen placed, covering nothing that matters' },
     { id: 'watched-to-the-end', text: 'Watched to the end once after the upload' },
   ],
   off: [],

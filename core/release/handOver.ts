@@ -1,7 +1,7 @@
 import { tidyTags } from '../draft/limits'
 import { formatName } from '../thumbnail/mend'
 import { fileEnding, type Picture } from '../thumbnail/picture'
-import type { BriefFields } from '../brief/brief'
+import { fieldOf, type BriefFields } from '../brief/brief'
 import { questionState } from './answered'
 import type { PointState } from './point'
 import type { ChannelRight } from './rights'
@@ -52,6 +52,8 @@ export function handOverSteps(
     paste('description', 'Description', fields.description),
     paste('tags', 'Tags', tidyTags(fields.tags).join(', ')),
     { id: 'thumbnail', title: 'Thumbnail', text: thumbnailInWords(fields, rights), how: 'file' },
+    { id: 'cards', title: 'Cards', text: fieldOf('cards').shown(fields.cards), how: 'choose' },
+    { id: 'endScreen', title: 'End screen', text: fieldOf('endScreen').shown(fields.endScreen), how: 'choose' },
     { id: 'playlists', title: 'Playlists', text: playlists.join('\n'), how: 'choose' },
     // An answer that no longer applies, or to something that is not allowed, would mislead whoever follows it.
     ...SHEET_QUESTIONS.filter(question => GIVEN.includes(questionState(question, fields, rights).state)).map(

@@ -16,6 +16,8 @@ export const SEEN_IDS = [
   'file',
   'captions',
   'thumbnail',
+  'cards',
+  'endScreen',
   'playlist',
 ] as const
 export type SeenId = (typeof SEEN_IDS)[number]

@@ -5,8 +5,11 @@ import type { RuleSet } from '../draft/ruleset'
 import { pointsOf, stateOf, type TriedCheck } from '../draft/score'
 import { linksOf } from '../draft/links'
 import { gapsOf } from '../descriptions/gaps'
+import { clock } from '../captions/cue'
 import { listed } from '../text/inWords'
 import { faultInWords, formatName, megabytes, thumbnailFaults } from '../thumbnail/mend'
+import { cardFaults } from './cards'
+import { elementFaults, endScreenFaults } from './endScreen'
 import { done, na, notAllowed, open, type Found, type SeenId } from './point'
 import { LACKING, type ChannelRight } from './rights'
 
@@ -87,6 +90,8 @@ export const SEEN_POINTS: readonly {
           : open('They have no times yet. Time them under Spoken.'),
   },
   { id: 'thumbnail', title: 'Thumbnail', look: (fields, around) => thumbnailFits(fields, around) },
+  { id: 'cards', title: 'Cards', look: (fields, around) => cardsFit(fields, around) },
+  { id: 'endScreen', title: 'End screen', look: (fields, around) => endScreenFits(fields, around) },
   {
     id: 'playlist',
     title: 'Playlist',
@@ -125,6 +130,27 @@ function thumbnailFits({ thumbnail }: BriefFields, around: ReleaseAround): Found
   if (fault) return open(`${faultInWords(fault, thumbnail, around.profile)} Mend it under Thumbnail.`)
   const { width, height, format, bytes } = thumbnail
   return done(`${width}×${height}, ${formatName(format)}, ${megabytes(bytes)}.`)
+}
+
+function cardsFit({ cards, seconds, endScreen }: BriefFields, { profile, rights }: ReleaseAround): Found {
+  if (!cards.length) return open('No card leads to another video yet.')
+  const found = cardFaults(cards, { seconds, endFrom: endScreen?.from ?? null, profile, rights })
+  const at = found.findIndex(faults => faults.length)
+  return at < 0
+    ? done(`${cards.length === 1 ? 'One card' : `${cards.length} cards`}, each at its moment.`)
+    : open(`At ${clock(cards[at]!.at)}: ${found[at]![0]!}`)
+}
+
+function endScreenFits({ endScreen, seconds }: BriefFields, { profile, rights }: ReleaseAround): Found {
+  if (!endScreen) return open('There is no end screen yet: nothing leads on after the video.')
+  const [fault] = [
+    ...endScreenFaults(endScreen, seconds, profile),
+    ...elementFaults(endScreen.elements, profile, rights).flat(),
+  ]
+  if (fault) return open(fault)
+  return done(
+    `From ${clock(endScreen.from)} to the end, with ${endScreen.elements.length === 1 ? 'one element' : `${endScreen.elements.length} elements`}.`,
+  )
 }
 
 function fileNamed({ fileName, tray, forSearch }: BriefFields, checks: ReadonlyMap<string, TriedCheck>): Found {

@@ -3,6 +3,7 @@ import { blockSchema } from '../blocks/block'
 import { ownProfileSchema } from '../draft/profileSchema'
 import { ownRuleSetSchema } from '../draft/ruleSetSchema'
 import { playlistSchema } from '../playlist/playlist'
+import { endLayoutSchema } from '../release/endScreen'
 import { tagListSchema } from '../tags/tagList'
 
 /** What a workspace has many of, each edited by itself. */
@@ -11,6 +12,7 @@ export const WORKSPACE_KINDS = {
   tagList: { schema: tagListSchema, format: 1, most: 200, copied: false },
   ruleSet: { schema: ownRuleSetSchema, format: 1, most: 50, copied: false },
   playlist: { schema: playlistSchema, format: 1, most: 200, copied: false },
+  endLayout: { schema: endLayoutSchema, format: 1, most: 50, copied: false },
   limitProfile: { schema: ownProfileSchema, format: 1, most: 50, copied: false },
 } as const
 

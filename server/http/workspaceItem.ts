@@ -14,6 +14,7 @@ const NAMES: Record<WorkspaceKind, string> = {
   tagList: 'tag list',
   ruleSet: 'rule set',
   limitProfile: 'limit profile',
+  endLayout: 'layout',
   playlist: 'playlist',
 }
 

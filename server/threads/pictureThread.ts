@@ -13,9 +13,13 @@ class PictureFault extends Error {
   override name = 'PictureFault'
 }
 
-/** What unpacks to more pixels is refused before any of them is; formats that are unpacked whole have half of it. */
+/**
+ * What unpacks to more pixels is refused before any of them is; fewer are taken where all of them are unpacked at once,
+ * eight bytes each at most.
+ */
 const MOST_PIXELS = 80_000_000
-const WHOLE: readonly PictureFormat[] = ['avif', 'webp', 'gif', 'png']
+const MOST_WHOLE = 24_000_000
+const WHOLE: readonly PictureFormat[] = ['avif', 'webp', 'gif']
 /** Pictures that are remembered: a dozen pages of twenty, and as many of one's own. */
 const REMEMBERED = 300
 const FINE = { width: 480, height: 270 }
@@ -72,7 +76,7 @@ async function factsOf(input: string, bytes: number): Promise<PictureFacts> {
   // Orientations past four are turned on their side.
   const turned = (found.orientation ?? 1) > 4
   const [width, height] = turned ? [found.height, found.width] : [found.width, found.height]
-  const most = WHOLE.includes(format) ? MOST_PIXELS / 2 : MOST_PIXELS
+  const most = WHOLE.includes(format) || found.isProgressive ? MOST_WHOLE : MOST_PIXELS
   if (width * height > most) throw new PictureFault(tooLarge(most))
   return { format, width, height, bytes }
 }

@@ -153,7 +153,20 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
-  ...['checklist', 'sheet', 'releaseAt', 'ticked', 'handed', 'forSearch', 'videoAddress', 'thumbnail', 'focus'],
+  ...[
+    'checklist',
+    'sheet',
+    'releaseAt',
+    'ticked',
+    'handed',
+    'forSearch',
+    'videoAddress',
+    'thumbnail',
+    'focus',
+    'cards',
+    'endScreen',
+    'elements',
+  ],
 ]
 const BODIES: Record<string, unknown>[] = [
   {

@@ -62,11 +62,11 @@ test('the sheet: what is seen, what is answered, what is usual; a reload keeps a
   await state('recordedIn', 'done')
   await page.getByTestId('left-out-recordedOn').click()
   await state('recordedOn', 'done')
-  await page.getByTestId('tick-cards-placed').check()
+  await page.getByTestId('tick-watched-to-the-end').check()
   await saved(page)
   await page.reload()
   await state('recordedIn', 'done')
-  await state('cards-placed', 'done')
+  await state('watched-to-the-end', 'done')
   expect((await fieldsOf(app, id)).sheet).toMatchObject({
     embedding: true,
     licence: 'standard',

@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { Cue } from '../../../../core/captions/cue'
 import { beginsAt } from '../../../../core/captions/timing'
 import { useBrief } from '~/stores/brief'
+import { useFilm } from '~/stores/film'
 import { useNotices } from '~/stores/notices'
 import { useSpoken } from '~/stores/spoken'
 
@@ -11,28 +12,24 @@ import { useSpoken } from '~/stores/spoken'
 const brief = useBrief()
 const spoken = useSpoken()
 const notices = useNotices()
-const film = ref<HTMLVideoElement | null>(null)
-const address = ref('')
+const film = useFilm()
+const player = ref<HTMLVideoElement | null>(null)
 const problem = ref('')
 const { open, onChange } = useFileDialog({ accept: 'video/*,audio/*', multiple: false, reset: true })
+onChange(files => {
+  problem.value = ''
+  if (files?.[0]) film.open(files[0])
+})
 function close() {
-  if (address.value) URL.revokeObjectURL(address.value)
-  address.value = ''
+  film.close()
   spoken.playhead = null
 }
-onChange(files => {
-  if (!files?.[0]) return
-  close()
-  problem.value = ''
-  address.value = URL.createObjectURL(files[0])
+// The file stays open for other screens of the same brief.
+onBeforeUnmount(() => {
+  spoken.playhead = null
 })
-onBeforeUnmount(close)
-function known() {
-  const seconds = film.value?.duration
-  if (seconds && Number.isFinite(seconds)) brief.set('seconds', Math.round(seconds * 1000) / 1000)
-}
 const moved = () => {
-  spoken.playhead = film.value?.currentTime ?? null
+  spoken.playhead = player.value?.currentTime ?? null
 }
 /** The line that begins next, while times are set by hand; `null` where they are not. */
 const next = ref<number | null>(null)
@@ -48,8 +45,8 @@ watch(
 )
 function begin() {
   const at = next.value
-  if (at === null || !film.value) return
-  const timed = beginsAt(cues.value, at, film.value.currentTime)
+  if (at === null || !player.value) return
+  const timed = beginsAt(cues.value, at, player.value.currentTime)
   if (!timed) {
     problem.value = 'This is before the line above begins. Play on first.'
     return
@@ -75,7 +72,7 @@ watch(
   () => spoken.shown,
   now => {
     const cue = now && spoken.captions.cues[now.cue]
-    if (cue && film.value) film.value.currentTime = cue.start
+    if (cue && player.value) player.value.currentTime = cue.start
     if (cue && next.value !== null) next.value = now.cue
   },
 )
@@ -84,18 +81,18 @@ watch(
 <template>
   <div class="film small">
     <video
-      v-if="address"
-      ref="film"
-      :src="address"
+      v-if="film.address"
+      ref="player"
+      :src="film.address"
       controls
       preload="metadata"
-      @loadedmetadata="known"
+      @loadedmetadata="film.known(player!.duration)"
       @timeupdate="moved"
       @error="problem = 'This browser cannot play the file.'"
     />
     <button v-else class="plain link" data-test="film-open" @click="open()">Play the video beside its captions</button>
     <span v-if="problem" role="alert">{{ problem }}</span>
-    <div v-if="address" class="ways">
+    <div v-if="film.address" class="ways">
       <template v-if="next !== null">
         <p class="line" data-test="film-line">{{ cues[next]?.text }}</p>
         <v-btn size="small" variant="flat" color="primary" data-test="film-begin" @click="begin"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiAutoFix, mdiCheck, mdiDeleteOutline, mdiDownloadOutline, mdiImagePlusOutline } from '@mdi/js'
+import { mdiFilmstrip, mdiAutoFix, mdiCheck, mdiDeleteOutline, mdiDownloadOutline, mdiImagePlusOutline } from '@mdi/js'
 import { useDropZone, useEventListener, useFileDialog } from '@vueuse/core'
 import { ref } from 'vue'
 import { faultInWords, formatName, thumbnailFaults } from '../../../../core/thumbnail/mend'
@@ -7,6 +7,7 @@ import { thumbnailFile } from '../../../../core/release/handOver'
 import { fileSize } from '~/composables/figures'
 import { typing } from '~/composables/shellKeys'
 import { useBrief } from '~/stores/brief'
+import { useFilm } from '~/stores/film'
 import { pictureAddress, useThumbnails, type Candidate } from '~/stores/thumbnails'
 
 /** The pictures there are, with what the site would say of each; new ones by drop, paste or file. */
@@ -15,23 +16,36 @@ const emit = defineEmits<{ look: [id: string] }>()
 const brief = useBrief()
 const thumbnails = useThumbnails()
 const limits = useLimits()
+const film = useFilm()
+const framing = ref(false)
 const TYPES = ['image/png', 'image/jpeg', 'image/webp', 'image/gif', 'image/avif']
 
-async function add(files: readonly File[]) {
-  const added = await thumbnails.add(files.map(file => ({ name: file.name, file })))
+async function add(files: readonly { name: string; file: Blob }[]) {
+  const added = await thumbnails.add(files)
   if (added) emit('look', added.id)
 }
-const { open: choose, onChange } = useFileDialog({ accept: TYPES.join(','), multiple: true, reset: true })
-onChange(files => {
-  if (files?.length) void add([...files])
+const named = (files: Iterable<File>) => [...files].map(file => ({ name: file.name, file }))
+const { open: choose, onChange: onFiles } = useFileDialog({ accept: TYPES.join(','), multiple: true, reset: true })
+onFiles(files => {
+  if (files?.length) void add(named(files))
+})
+// A frame needs the video, which stays on this machine.
+const { open: chooseFilm, onChange: onFilm } = useFileDialog({ accept: 'video/*', multiple: false, reset: true })
+onFilm(files => {
+  if (!files?.[0]) return
+  film.open(files[0])
+  framing.value = true
 })
 const zone = ref<HTMLElement | null>(null)
-const { isOverDropZone } = useDropZone(zone, { onDrop: files => files?.length && void add(files), multiple: true })
+const { isOverDropZone } = useDropZone(zone, {
+  onDrop: files => files?.length && void add(named(files)),
+  multiple: true,
+})
 useEventListener('paste', (event: ClipboardEvent) => {
   const files = [...(event.clipboardData?.files ?? [])].filter(({ type }) => type.startsWith('image/'))
   if (!files.length || typing(event.target)) return
   event.preventDefault()
-  void add(files)
+  void add(named(files))
 })
 
 const isChosen = ({ value }: Candidate) => thumbnails.chosen?.hash === value.hash
@@ -135,8 +149,22 @@ async function mend(focus: { x: number; y: number }) {
         @click="choose()"
         >Add pictures</v-btn
       >
+      <v-btn
+        size="small"
+        variant="text"
+        :prepend-icon="mdiFilmstrip"
+        :disabled="!!thumbnails.busy"
+        data-test="picture-frame"
+        @click="film.address ? (framing = true) : chooseFilm()"
+        >Take a frame of the video</v-btn
+      >
       <p class="small muted">Or drop or paste them. PNG, JPEG, WebP, GIF and AVIF, up to 64 MB each.</p>
     </div>
+    <LazyReleaseThumbnailFrames
+      v-if="framing"
+      v-model="framing"
+      @take="(name, picture) => add([{ name, file: picture }])"
+    />
     <LazyReleaseThumbnailMend v-if="mending" :candidate="mending" @mend="mend" @close="mending = null" />
   </aside>
 </template>

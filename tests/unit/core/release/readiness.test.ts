@@ -39,6 +39,11 @@ const written = (more: Partial<BriefFields> = {}): BriefFields => ({
   captions: 'WEBVTT\n\n00:00.000 --> 00:02.000\nToday we clean a chain.',
   seconds: 600,
   thumbnail: PICTURE,
+  cards: [{ id: 'c', at: 60, kind: 'video', target: 'v', title: 'V', message: '', teaser: 'See it' }],
+  endScreen: {
+    from: 580,
+    elements: [{ id: 'e', kind: 'video', pick: 'best', target: '', title: '', x: 0.1, y: 0.1, width: 0.3 }],
+  },
   sheet: ANSWERS,
   releaseAt: NOW + DAY,
   ticked: Object.fromEntries(FIRST_CHECKLIST.own.map(({ id }) => [id, NOW])),

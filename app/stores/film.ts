@@ -1,0 +1,56 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { useBrief } from './brief'
+import { useSpoken } from './spoken'
+
+/** The open brief's video as a file of this machine, which is sent nowhere, and where it stands while it plays. */
+export const useFilm = defineStore('film', () => {
+  const brief = useBrief()
+  const spoken = useSpoken()
+  /** Where this window finds the file; '' while none is open. */
+  const address = ref('')
+  const name = ref('')
+  const problem = ref('')
+  /** Seconds from the beginning. */
+  const at = ref(0)
+  const playing = ref(false)
+  /** The length of the video, or of what is spoken where that is all there is; `null` while neither is known. */
+  const seconds = computed(() => brief.fields?.seconds ?? (spoken.captions.cues.at(-1)?.end || null))
+
+  function close() {
+    if (address.value) URL.revokeObjectURL(address.value)
+    address.value = ''
+    name.value = ''
+    problem.value = ''
+    playing.value = false
+  }
+  watch(
+    () => brief.brief?.id,
+    () => {
+      close()
+      at.value = 0
+    },
+  )
+
+  return {
+    address,
+    name,
+    problem,
+    at,
+    playing,
+    seconds,
+    close,
+    open(file: File) {
+      close()
+      address.value = URL.createObjectURL(file)
+      name.value = file.name
+    },
+    /** Takes the length that the file has. */
+    known(length: number) {
+      if (Number.isFinite(length) && length > 0) brief.set('seconds', Math.round(length * 1000) / 1000, true)
+    },
+    seek(to: number) {
+      at.value = Math.min(seconds.value ?? to, Math.max(0, to))
+    },
+  }
+})
