@@ -108,6 +108,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
   for (const fields of BRIEFS) {
     const { id } = briefs.create(fields)
     made.set(fields.topic, id)
+    if (fields.topic === PICTURED) await giveThumbnails(data, briefItems, id)
     for (const { text } of LOCALISED.filter(each => each.of === fields.topic)) {
       briefItems.save(id, { id: uuid(), kind: 'localised', revision: 0, value: text })
       const phrases = text.phrases.map(phrase => phrase.text)
@@ -115,7 +116,6 @@ async function build(data: string, fresh: boolean): Promise<void> {
       if (missing.length) throw new Error(`Could not load ${missing.join(', ')}.`)
     }
   }
-  await giveThumbnails(data, briefItems, made.get(PICTURED)!)
   for await (const row of assess(deps, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
   const lists = listStore(db, phrases)
   for (const { name, note, phrases: held } of LISTS) {

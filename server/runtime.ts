@@ -16,6 +16,8 @@ import { listStore, type ListStore } from './data/lists'
 import { playlistPageStore, type PlaylistPageStore } from './data/playlistPages'
 import { pictureFolder, pictureStore, type PictureStore } from './data/pictures'
 import { placeStore, type PlaceStore } from './data/places'
+import { publicationStore, type PublicationStore } from './data/publications'
+import { openOutgoing } from './release/publish'
 import { sourceStore, type SourceStore } from './data/sources'
 import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
 import { videoStore, type VideoStore } from './data/videos'
@@ -78,6 +80,9 @@ export interface Runtime {
   evidenceWork: EvidenceWork
   fileWork: FileWork
   pictures: PictureStore
+  publications: PublicationStore
+  /** Where files wait until a site has all of them. */
+  outgoing: string
   /** Unpacks, looks at and writes pictures, in a thread of its own. */
   pictureWork: PictureWork
   jobs: Jobs
@@ -183,6 +188,7 @@ async function opened(): Promise<Runtime> {
     const asked = askedStore(db, services.now)
     const fileWork = startFileWork(join(workers, 'file.mjs'), file)
     const briefItems = briefItemStore(db)
+    const publications = publicationStore(db)
     const opening: Runtime = {
       db,
       briefs: briefStore(db, Date.now, briefItems),
@@ -212,6 +218,8 @@ async function opened(): Promise<Runtime> {
       evidence: evidenceStore(db),
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
+      publications,
+      outgoing: openOutgoing(join(data, 'outgoing'), publications.sending()),
       pictures: pictureStore(pictureFolder(file)),
       pictureWork: startPictures(join(workers, 'picture.mjs')),
       jobs: new Jobs(db, () => {

@@ -31,6 +31,8 @@ export interface ReadinessAnswer {
   left: number
   /** Titles of the playlists it stands in. */
   playlists: string[]
+  /** Whether it was published from here. */
+  published: boolean
   /** The pictures kept for it here, by their SHA-256. */
   pictures: string[]
   account: {

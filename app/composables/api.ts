@@ -42,6 +42,8 @@ export type ApiOptions<Name extends CallName> = (unknown extends ParamsOf<Name>
     file?: Blob
     signal?: AbortSignal
     keepalive?: boolean
+    /** The key under which a repeat of the call is answered as before. */
+    once?: string
     accept?: string
   }
 /** Options may be left out where nothing must be sent. */
@@ -63,7 +65,7 @@ export function apiPath<Name extends CallName>(name: Name, ...[options]: Given<N
 
 /** Asks the server and gives the raw answer. @throws ApiProblem; with status 0 when the server cannot be reached. */
 export async function apiResponse<Name extends CallName>(name: Name, ...given: Given<Name>): Promise<Response> {
-  const { body, file, signal, keepalive, accept } = given[0] ?? ({} as ApiOptions<Name>)
+  const { body, file, signal, keepalive, accept, once } = given[0] ?? ({} as ApiOptions<Name>)
   let response: Response
   try {
     response = await fetch(apiPath(name, ...given), {
@@ -73,6 +75,7 @@ export async function apiResponse<Name extends CallName>(name: Name, ...given: G
       headers: {
         [WINDOW_HEADER]: WINDOW,
         ...(accept ? { Accept: accept } : {}),
+        ...(once ? { 'Idempotency-Key': once } : {}),
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
       },
       ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body) }),

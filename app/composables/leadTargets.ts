@@ -11,25 +11,35 @@ export interface LeadTarget {
 
 const videos = shallowRef<LeadTarget[]>([])
 let of = ''
+let loading: Promise<void> = Promise.resolve()
+
+async function load(workspace: string): Promise<void> {
+  try {
+    const found = await api('GET /api/videos/texts', { query: { workspace } })
+    if (of === workspace) videos.value = found.videos.map(({ id, title }) => ({ id, title }))
+  } catch (error) {
+    // Whoever needs them next asks again.
+    of = ''
+    throw error
+  }
+}
 
 /** My channel's videos and the playlists here, asked for once a workspace. */
 export function useLeadTargets() {
   const workspace = useWorkspace()
   const playlists = usePlaylists()
-  async function load(id: string) {
-    if (id === of) return
-    of = id
-    try {
-      const found = await api('GET /api/videos/texts', { query: { workspace: id } })
-      if (of === id) videos.value = found.videos.map(({ id, title }) => ({ id, title }))
-    } catch {
-      // Whoever opens the list again asks again.
-      of = ''
+  function wanted() {
+    const id = workspace.id
+    if (id && id !== of) {
+      of = id
+      loading = load(id)
     }
+    return loading
   }
+  // Without them the lists say that nothing is known; whoever looks for moments is told why.
   watch(
     () => workspace.id,
-    id => void (id && load(id)),
+    () => void wanted().catch(() => undefined),
     { immediate: true },
   )
   return {
@@ -37,5 +47,10 @@ export function useLeadTargets() {
     playlists: computed<LeadTarget[]>(() =>
       (playlists.lines ?? []).map(({ id, title }) => ({ id, title: title || 'Untitled' })),
     ),
+    /** Waits until they are known. @throws ApiProblem where they cannot be had. */
+    ready: async () => {
+      await wanted()
+      if (!playlists.lines) await playlists.load()
+    },
   }
 }

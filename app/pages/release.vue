@@ -4,18 +4,21 @@ import { computed, ref, watch } from 'vue'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useChanges } from '~/stores/changes'
+import { useJobs } from '~/stores/jobs'
 import { useLibrary } from '~/stores/library'
 import { useRelease } from '~/stores/release'
 
 useHead({ title: 'Release · Fonetra' })
 const brief = useBrief()
 const library = useLibrary()
+const jobs = useJobs()
 const release = useRelease()
 const PARTS = [
   { side: 'sheet', title: 'Sheet' },
   { side: 'thumbnail', title: 'Thumbnail' },
   { side: 'video', title: 'Cards and end' },
   { side: 'hand-over', title: 'Hand over' },
+  { side: 'publish', title: 'Publish' },
 ] as const
 type Part = (typeof PARTS)[number]['side']
 const route = useRoute()
@@ -25,9 +28,13 @@ const turn = (to: Part) => address({ part: to === 'sheet' ? undefined : to }, tr
 useViewKeys({ views: PARTS.map(each => () => turn(each.side)) })
 /** What surrounds the brief may have changed on another screen or in another window. */
 const { revisions } = useChanges()
-watch([() => brief.brief?.id, () => revisions.workspaces, () => revisions.briefs], () => void release.load(), {
-  immediate: true,
-})
+watch(
+  [() => brief.brief?.id, () => revisions.workspaces, () => revisions.briefs, () => jobs.ended],
+  () => void release.load(),
+  {
+    immediate: true,
+  },
+)
 const checklistOpen = ref(false)
 const newOpen = ref(false)
 
@@ -115,7 +122,8 @@ const account = computed(() => {
       <ReleaseSheet v-else-if="part === 'sheet'" :key="brief.brief!.id" />
       <LazyReleaseThumbnail v-else-if="part === 'thumbnail'" :key="`picture-${brief.brief!.id}`" />
       <LazyReleaseVideo v-else-if="part === 'video'" :key="`video-${brief.brief!.id}`" />
-      <LazyReleaseHandOver v-else :key="`hand-${brief.brief!.id}`" />
+      <LazyReleaseHandOver v-else-if="part === 'hand-over'" :key="`hand-${brief.brief!.id}`" />
+      <LazyReleasePublish v-else :key="`publish-${brief.brief!.id}`" />
       <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />
     </template>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useBrief } from './brief'
 import { useSpoken } from './spoken'
 
@@ -9,7 +9,9 @@ export const useFilm = defineStore('film', () => {
   const spoken = useSpoken()
   /** Where this window finds the file; '' while none is open. */
   const address = ref('')
-  const name = ref('')
+  /** The file itself; `null` while none is open. */
+  const file = shallowRef<File | null>(null)
+  const name = computed(() => file.value?.name ?? '')
   const problem = ref('')
   /** Seconds from the beginning. */
   const at = ref(0)
@@ -20,7 +22,7 @@ export const useFilm = defineStore('film', () => {
   function close() {
     if (address.value) URL.revokeObjectURL(address.value)
     address.value = ''
-    name.value = ''
+    file.value = null
     problem.value = ''
     playing.value = false
   }
@@ -34,16 +36,17 @@ export const useFilm = defineStore('film', () => {
 
   return {
     address,
+    file,
     name,
     problem,
     at,
     playing,
     seconds,
     close,
-    open(file: File) {
+    open(given: File) {
       close()
-      address.value = URL.createObjectURL(file)
-      name.value = file.name
+      address.value = URL.createObjectURL(given)
+      file.value = given
     },
     /** Takes the length that the file has. */
     known(length: number) {

@@ -13,6 +13,7 @@ import { now } from '~/composables/clock'
 import { counted } from '~/composables/figures'
 import { useBrief } from './brief'
 import { useNotices } from './notices'
+import { usePublish } from './publish'
 import { useThumbnails } from './thumbnails'
 
 /** The hour goes by while the sheet is looked at. */
@@ -27,6 +28,7 @@ export const useRelease = defineStore('release', () => {
   const notices = useNotices()
   const limits = useLimits()
   const thumbnails = useThumbnails()
+  const publish = usePublish()
   const around = shallowRef<ReadinessAnswer | null>(null)
   const of = ref('')
   const problem = ref('')
@@ -65,6 +67,7 @@ export const useRelease = defineStore('release', () => {
       ? stageOf(brief.fields, {
           gaps: gapsOf(brief.fields.description).length,
           left: left.value.length,
+          published: publish.answer?.publication?.state === 'out' || (around.value?.published ?? false),
           handedOver: steps.value.length > 0 && toHand.value.length === 0,
         })
       : null,

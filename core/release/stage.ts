@@ -7,15 +7,16 @@ export type Stage = (typeof STAGES)[number]
 /**
  * The stage of a brief, as it follows from what is there: phrases are collected until a lead is settled on; it is
  * written with title, description and tags, gaps filled; ready when nothing is left on its release sheet; handed over
- * with all its texts; out with the address of its video.
+ * with all its texts; out with the address of its video, or published from here.
  *
- * @param left points left on its sheet. @param handedOver whether every step of the hand-over is done.
+ * @param left points left on its sheet. @param handedOver whether every step of the hand-over is done. @param published
+ * whether the site has it.
  */
 export function stageOf(
   { tray, title, description, tags, videoAddress }: BriefFields,
-  { gaps, left, handedOver }: { gaps: number; left: number; handedOver: boolean },
+  { gaps, left, handedOver, published }: { gaps: number; left: number; handedOver: boolean; published: boolean },
 ): Stage {
-  if (videoAddress) return 'out'
+  if (videoAddress || published) return 'out'
   const isWritten = title.trim() !== '' && description.trim() !== '' && tags.length > 0 && gaps === 0
   if (isWritten) return handedOver ? 'handed over' : left === 0 ? 'ready' : 'written'
   return tray.lead ? 'settled' : 'collecting'

@@ -39,6 +39,7 @@ export const HELD: Record<string, SpaceKind> = {
   evidence: 'pages',
   chance_model: 'pages',
   account_channel: 'rest',
+  publication: 'rest',
   playlist_page: 'pages',
   job: 'rest',
   job_input: 'rest',

@@ -10,7 +10,10 @@ import { knownProfile } from '../http/scoring'
 import type { Runtime } from '../runtime'
 import type { AccountLook } from '../../shared/release'
 
-type Stores = Pick<Runtime, 'briefItems' | 'briefReleases' | 'pictures' | 'workspaces' | 'workspaceItems' | 'now'>
+type Stores = Pick<
+  Runtime,
+  'briefItems' | 'briefReleases' | 'pictures' | 'publications' | 'workspaces' | 'workspaceItems' | 'now'
+>
 
 /** How far a brief is from its release. @param account what the account may do for its channel. */
 export function readinessAnswer(
@@ -18,7 +21,7 @@ export function readinessAnswer(
   { id, workspaceId, fields }: Brief,
   { channel, told, problem }: AccountLook,
 ): ReadinessAnswer {
-  const { briefItems, briefReleases, pictures, workspaces, workspaceItems, now } = stores
+  const { briefItems, briefReleases, pictures, publications, workspaces, workspaceItems, now } = stores
   const { checklist } = workspaces.settings(workspaceId)
   const { timeZone } = workspaces.get(workspaceId)!
   const playlists = playlistsOf(workspaceItems, workspaceId, id).map(({ title }) => title)
@@ -43,6 +46,7 @@ export function readinessAnswer(
     left: leftOf(points).length,
     playlists,
     pictures: kept,
+    published: publications.heldOf(id)?.state === 'out',
     account: {
       authorised: channel ? channel.authorised : told ? false : null,
       rights,

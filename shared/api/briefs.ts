@@ -17,6 +17,7 @@ import {
 } from '../brief'
 import { itemBodySchema, itemKindInput, type BriefItem } from '../briefItems'
 import { checkBodySchema, limitProfileSchema } from '../check'
+import { applyBodySchema, type ApplyAnswer, type PublishAnswer } from '../publish'
 import type { ReadinessAnswer } from '../release'
 import { mendBodySchema, type ThumbnailAnalysis, type ThumbnailsAnswer } from '../thumbnails'
 import { call, type, type Done } from './call'
@@ -55,6 +56,16 @@ export const briefCalls = {
   'PUT /api/briefs/:id/items/:item': call({ body: itemBodySchema, answer: type<BriefItem>() }),
   'DELETE /api/briefs/:id/items/:item': call({ answer: type<Done>() }),
   'GET /api/briefs/:id/readiness': call({ query: z.object({ anew }), answer: type<ReadinessAnswer>() }),
+  'GET /api/briefs/:id/publish': call({ answer: type<PublishAnswer>() }),
+  /** The body is the video's file; the header `Idempotency-Key`, a UUID, makes a repeat answer as before. */
+  'POST /api/briefs/:id/publish': call({
+    query: z.object({ name: z.string().max(1000).optional() }),
+    answer: type<PublishAnswer>(),
+  }),
+  /** Gives up one that was cut off or refused. */
+  'DELETE /api/briefs/:id/publish': call({ answer: type<PublishAnswer>() }),
+  /** How a draft stands beside a video that is there, and what of it is changed there. */
+  'POST /api/briefs/:id/apply': call({ body: applyBodySchema, answer: type<ApplyAnswer>() }),
   /** A brief's candidates for its thumbnail among the pictures of a kept page; its lead's unless a phrase is given. */
   'GET /api/briefs/:id/thumbnails': call({
     query: z.object({ phrase: z.string().max(600).optional() }),

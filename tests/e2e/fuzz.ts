@@ -153,20 +153,9 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
-  ...[
-    'checklist',
-    'sheet',
-    'releaseAt',
-    'ticked',
-    'handed',
-    'forSearch',
-    'videoAddress',
-    'thumbnail',
-    'focus',
-    'cards',
-    'endScreen',
-    'elements',
-  ],
+  ...'checklist sheet releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements'.split(
+    ' ',
+  ),
 ]
 const BODIES: Record<string, unknown>[] = [
   {
@@ -181,8 +170,7 @@ const BODIES: Record<string, unknown>[] = [
   { fields: { topic: 'Fuzz' } },
   { fields: { topic: 'Fuzz', sheet: { visibility: 'public' }, releaseAt: 'now', ticked: { a: 1 } } },
   { focus: { x: 0.5, y: 0.5 } },
-  { checklist: { own: [{ id: 'a', text: 'b' }], off: ['title'], order: ['tags'] } },
-  { phrase: 'bike chain', text: 'note' },
+  { phrase: 'bike chain', text: 'note', checklist: { own: [{ id: 'a', text: 'b' }], off: ['title'], order: ['tags'] } },
 ]
 /** What would end what is being tested, wait for the world outside, or go on for as long as one listens. */
 const LEFT_OUT = new Set([

@@ -41,6 +41,7 @@ async function suggest() {
   busy.value = true
   problem.value = ''
   try {
+    await targets.ready()
     const known = new Set(leads.cards.value.map(({ target }) => target))
     const mentions: Mention[] = [
       ...targets.videos.value.map(video => ({ ...video, kind: 'video' as const })),

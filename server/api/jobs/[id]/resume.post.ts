@@ -3,6 +3,7 @@ import { evidenceBodySchema } from '../../../../shared/evidence'
 import { assessBodySchema } from '../../../../shared/phrases'
 import { assessWork } from '../../../demand/assessWork'
 import { Problem } from '../../../http/problem'
+import { startPublishing } from '../../../release/publish'
 import { paramOf, route } from '../../../http/route'
 import { profileOf, ruleSetOf } from '../../../http/scoring'
 
@@ -14,6 +15,12 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   if (state.state === 'running') return state
   const input = runtime.jobs.input(id)
   if (input === null) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
+  if (state.kind === 'publish') {
+    const { publication } = input as { publication: string }
+    if (runtime.publications.get(publication)?.state !== 'sending')
+      throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
+    return startPublishing(runtime, publication, id)
+  }
   if (state.kind === 'evidence') {
     const { ruleSet, profile, ...pages } = evidenceBodySchema.parse(input)
     const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(runtime, profile)]

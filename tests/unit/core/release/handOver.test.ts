@@ -76,7 +76,7 @@ test('a copy has neither hour, ticks, hand-over nor address', () => {
 })
 
 test('the stage follows from what is there', () => {
-  const nothing = { gaps: 0, left: 5, handedOver: false }
+  const nothing = { gaps: 0, left: 5, handedOver: false, published: false }
   const settled = fields({ tray: { lead: 'chain', support: [], setAside: [] } })
   const written = { ...settled, title: 'Chain', description: 'A chain.', tags: ['chain'] }
   expect(stageOf(fields(), nothing)).toBe('collecting')

@@ -8,6 +8,7 @@ import { accountStore } from '../../../../server/data/accountChannels'
 import { askedStore } from '../../../../server/data/asked'
 import { briefReleaseStore } from '../../../../server/data/briefReleases'
 import { briefStore } from '../../../../server/data/briefs'
+import { publicationStore } from '../../../../server/data/publications'
 import { pictureStore } from '../../../../server/data/pictures'
 import { briefItemStore } from '../../../../server/data/briefItems'
 import { videoStore } from '../../../../server/data/videos'
@@ -49,6 +50,7 @@ function stores() {
     workspaceItems: workspaceItemStore(db, clock),
     briefItems: briefItemStore(db, clock),
     pictures: pictureStore(join(folder, 'pictures')),
+    publications: publicationStore(db, clock),
     now: clock,
   }
 }

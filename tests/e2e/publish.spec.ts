@@ -1,0 +1,133 @@
+import type { OwnTexts } from '../../shared/rivals'
+import { call, demoApp, expect, test as shared } from './app'
+import { fieldsOf, newBrief } from './onDesk'
+import { Walk } from './walk'
+
+// What is published changes the site that others look at.
+const test = shared.extend(demoApp)
+const CLIP = 'demo/clips/winter care.webm'
+const SHEET = {
+  visibility: 'public',
+  madeForChildren: false,
+  ageLimit: false,
+  paidPromotion: false,
+  category: '',
+  recordedOn: '',
+  recordedIn: '',
+  licence: 'standard',
+  embedding: true,
+  comments: 'open',
+  ratingsShown: true,
+  notifySubscribers: true,
+  premiere: false,
+  monetised: false,
+  adverts: null,
+  automaticCaptions: null,
+}
+const READY = {
+  topic: 'Publish',
+  title: 'How to true a wheel at home',
+  description: 'True a wheel in ten minutes.',
+  tags: ['true a wheel'],
+  sheet: SHEET,
+  releaseAt: 'now',
+  seconds: 640,
+}
+
+test('the demo’s written brief goes from the Desk out in at most 25 actions', async ({ page, app }) => {
+  const briefs = (await call(app, '/api/briefs')).json.briefs
+  const { id } = briefs.find(({ topic }) => topic === 'Winter care for a bike chain')!
+  const walk = new Walk(page)
+  await page.goto(`/desk?brief=${id}`)
+  await walk.click(page.getByRole('link', { name: 'Release' }))
+  await walk.click('take-usual')
+  // What is of this video alone is answered by hand.
+  const owed = async () =>
+    (await call(app, `/api/briefs/${id}/publish`)).json.problems
+      .map(({ field }) => field)
+      .filter(field => field !== 'hour')
+  await expect.poll(async () => (await owed()).length).toBeLessThan(8)
+  for (const field of await owed()) {
+    const left = page.getByTestId(`left-out-${field}`)
+    const no = page.getByTestId(`point-${field}`).getByRole('button', { name: /^(?:No|Remove)/u })
+    await walk.click((await left.count()) ? left : no)
+  }
+  await walk.click('release-now')
+  await walk.click('part-thumbnail')
+  await walk.click('picture-choose')
+  await walk.click('part-video')
+  await walk.click('card-moments')
+  await walk.click('moment')
+  await walk.click('end-add')
+  await walk.click('end-add-video')
+  await walk.click('part-publish')
+  await walk.file('publish-file', CLIP)
+  await walk.click('publish')
+  await expect(page.getByTestId('publish-state')).toHaveText('Out')
+  await expect(page.getByTestId('release-told')).toContainText('out', { ignoreCase: true })
+  expect(walk.actions).toBeLessThanOrEqual(25)
+  const { publication } = (await call(app, `/api/briefs/${id}/publish`)).json
+  expect(publication).toMatchObject({ state: 'out', problems: [] })
+})
+
+test('what is owed is told with the way to it, what the site refuses at its field; then it goes out', async ({
+  page,
+  app,
+}) => {
+  const id = await newBrief(app, { ...READY, sheet: { ...SHEET, licence: null }, tags: ['one', 'two, three'] })
+  await page.goto(`/release?brief=${id}&part=publish`)
+  await expect(page.getByTestId('publish-problems')).toContainText('Answer first: Licence.')
+  await expect(page.getByTestId('publish')).toBeDisabled()
+  await page.getByTestId('publish-problems').getByRole('link').click()
+  await page.getByTestId('answer-licence-standard').click()
+  await page.getByTestId('part-publish').click()
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByTestId('publish-file').click()
+  await (await chooser).setFiles(CLIP)
+  await page.getByTestId('publish').click()
+  // The site takes no comma within a tag.
+  await expect(page.getByTestId('refused')).toContainText('comma')
+  const { revisions } = (await call(app, `/api/briefs/${id}`)).json
+  await call(app, `/api/briefs/${id}`, {
+    method: 'PATCH',
+    body: { editId: crypto.randomUUID(), fields: { tags: { revision: revisions.tags, value: ['one', 'two'] } } },
+  })
+  await page.getByTestId('publish').click()
+  await expect(page.getByTestId('publish-state')).toHaveText('Out')
+  expect((await fieldsOf(app, id)).tags).toEqual(['one', 'two'])
+})
+
+test('a draft is applied to an old video, part by part', async ({ page, app }) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as { videos: OwnTexts[] }
+  const old = videos[3]!
+  const id = await newBrief(app, { ...READY, title: 'A better title for it' })
+  await page.goto(`/release?brief=${id}&part=publish&onto=there`)
+  await page.getByRole('combobox', { name: 'Video, by its title or id' }).fill(old.id)
+  await page.keyboard.press('Escape')
+  await page.getByTestId('apply-look').click()
+  const title = page.getByTestId('apply-title')
+  await expect(title).toContainText(old.title)
+  await page.getByTestId('apply-description').getByRole('checkbox').uncheck()
+  await page.getByTestId('apply-tags').getByRole('checkbox').uncheck()
+  await page.getByTestId('apply').click()
+  await expect(title).toContainText('the same')
+  await expect(page.getByTestId('apply-description')).not.toContainText('the same')
+})
+
+test('by program: one key is one video, also when it is sent twice at once; another brief has a key of its own', async ({
+  app,
+}) => {
+  const id = await newBrief(app, READY)
+  const other = await newBrief(app, READY)
+  const key = crypto.randomUUID()
+  const send = (brief: string, headers: Record<string, string>) =>
+    call(app, `/api/briefs/${brief}/publish?name=a.webm`, { method: 'POST', raw: Buffer.alloc(3_000_000, 1), headers })
+  const named = { 'Idempotency-Key': key }
+  expect((await send(id, {})).status).toBe(400)
+  const both = await Promise.all([send(id, named), send(id, named)])
+  expect(both.map(({ status }) => status).filter(status => status === 202).length).toBeGreaterThan(0)
+  expect((await send(other, named)).json).toMatchObject({ error: { code: 'other-key' } })
+  await expect.poll(async () => (await call(app, `/api/briefs/${id}/publish`)).json.publication?.state).toBe('out')
+  expect((await send(id, named)).json.publication).toMatchObject({ id: key, state: 'out' })
+  expect((await send(id, { 'Idempotency-Key': crypto.randomUUID() })).json).toMatchObject({ error: { code: 'is-out' } })
+})
