@@ -69,7 +69,7 @@ const toOf = (field: string) => {
     </p>
     <v-skeleton-loader v-else-if="!publish.answer" type="paragraph@3" />
     <div v-else class="two">
-      <section class="sheet sent" aria-label="What is sent">
+      <section class="sheet sent" aria-label="What is sent" tabindex="0">
         <h2>{{ begun ? 'In the brief' : 'What is sent' }}</h2>
         <dl data-test="sent">
           <template v-for="row in rows" :key="row.id"
@@ -128,9 +128,7 @@ const toOf = (field: string) => {
           <p v-else>
             On <strong>{{ channel.title }}</strong><template v-if="when">, {{ when }}</template
             >.
-            <template v-if="channel.authorised === false"
-              >The channel has not agreed yet that this account acts for it.</template
-            >
+            <template v-if="channel.authorised === false">Its owner has not agreed yet that you act for it.</template>
           </p>
           <div v-if="refused.length" role="alert" data-test="refused">
             <p>The site refused it:</p>

@@ -29,7 +29,7 @@ const look = () => video.value.trim() && publish.compare(video.value.trim())
 </script>
 
 <template>
-  <div class="apply sheet">
+  <div class="apply sheet" tabindex="0" role="region" aria-label="A video that is there">
     <div class="ask">
       <v-combobox
         :model-value="videos.find(({ id }) => id === video) ?? video"
