@@ -1,7 +1,7 @@
 import { readCaptions } from '../../core/captions/read'
 import { writeCaptions } from '../../core/captions/write'
 import { fieldOf } from '../../core/brief/brief'
-import { unsendable, writtenSheet } from '../../core/release/videoDraft'
+import { playlistsLedTo, unsendable, writtenSheet } from '../../core/release/videoDraft'
 import type { Brief } from '../../shared/brief'
 import { APPLIED, type Applied, type ApplyAnswer, type ApplyRow } from '../../shared/publish'
 import { Problem } from '../http/problem'
@@ -97,7 +97,9 @@ async function partOf(
   channel: string,
   fields: readonly Applied[],
 ): Promise<Partial<VideoDraft>> {
-  const { draft, problems } = await siteDraft(runtime, brief, channel)
+  // Playlists are made there only for what leads to them.
+  const leads = fields.includes('cards') || fields.includes('endScreen')
+  const { draft, problems } = await siteDraft(runtime, brief, channel, leads ? playlistsLedTo(brief.fields) : [])
   if (problems.length) throw new Problem(422, 'not-ready', problems[0]!.message, { problems })
   const whole: Partial<VideoDraft> = { ...draft }
   if (fields.includes('sheet')) whole.sheet = writtenSheet(brief.fields, rightsFor(runtime.accounts, channel))

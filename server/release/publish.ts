@@ -48,7 +48,7 @@ export function openOutgoing(folder: string, sending: readonly string[]): string
   return folder
 }
 
-/** How a brief stands on its way out. @param account whether the channel agreed; `null` where nobody told. */
+/** How a brief stands on its way out, and what keeps it from being sent. */
 export function publishAnswer(
   { publications, jobs, workspaces, accounts }: Pick<Publishing, 'publications' | 'jobs' | 'workspaces' | 'accounts'>,
   { id, workspaceId, fields }: Brief,
@@ -108,15 +108,20 @@ export async function* publishing(
   const { site } = services
   const { briefId, channel, file, bytes, seconds } = publications.get(id)!
   const ask = <Answer>(call: () => Promise<Answer>) => withRetry(call, { signal })
-  const refuse = (problems: DraftProblem[]): never => {
+  const path = outgoingFile(outgoing, id)
+  async function refuse(problems: DraftProblem[]): Promise<never> {
     publications.end(id, { state: 'refused', problems })
+    await rm(path, { force: true })
     throw new Error(problems[0]!.message)
   }
+  // Cut off between its being asked for and its file being put in place.
+  if (!existsSync(path))
+    return refuse([{ field: 'file', message: 'The file of the video is not here. Publish it again.' }])
 
   const started = (await ask(() => site.startUpload(`${id}/file`, channel, { name: file, bytes, seconds }))).data
   if (!started.upload) return refuse(started.problems)
   let { id: upload, received } = started.upload
-  const handle = await open(outgoingFile(outgoing, id), 'r')
+  const handle = await open(path, 'r')
   try {
     const part = Buffer.alloc(PART)
     // What was sent before a cut counts as done.
@@ -136,39 +141,45 @@ export async function* publishing(
   }
 
   const rights = rightsFor(runtime.accounts, channel)
-  const brief = briefs.get(briefId)!
+  const brief = briefs.get(briefId)
+  if (!brief || brief.deletedAt !== null) throw new Error('The brief was deleted. Nothing was published.')
   // The brief may have been worked on while the file went out.
   const owed = unsendable(brief.fields, rights)
   if (owed.length) return refuse(owed)
-  const { draft, playlists, problems } = await siteDraft(runtime, brief, channel, ask)
+  const member = playlistsOf(runtime.workspaceItems, brief.workspaceId, briefId).map(playlist => playlist.id)
+  const wanted = [...member, ...playlistsLedTo(brief.fields)]
+  const { draft, there, problems } = await siteDraft(runtime, brief, channel, wanted, ask)
   if (problems.length) return refuse(problems)
   const at = typeof brief.fields.releaseAt === 'number' ? brief.fields.releaseAt : null
   const sheet = writtenSheet(brief.fields, rights)
+  const playlists = member.flatMap(each => there.get(each) ?? [])
   const answer = await ask(() => site.publish(id, upload, { ...draft, sheet, playlists }, at))
   const { id: video, visibleFrom, problems: refused } = answer.data
   if (video === null) return refuse(refused)
   publications.end(id, { state: 'out', video, visibleFrom, source: answer.source })
-  await rm(outgoingFile(outgoing, id), { force: true })
+  await rm(path, { force: true })
   yield { sent: bytes, bytes }
 }
 
 /**
  * A brief’s texts in the site's terms, with its picture, and with the playlists here as playlists there: each is made
  * once, under an id that follows from its own.
+ *
+ * @param wanted playlists that have to be there. @returns the site's ids of them, by those here.
  */
 export async function siteDraft(
   { accounts, pictures, workspaceItems, services }: SiteDraftFrom,
   brief: Brief,
   channel: string,
+  wanted: readonly string[],
   ask: <Answer>(call: () => Promise<Answer>) => Promise<Answer> = call => withRetry(call),
-): Promise<{ draft: Omit<VideoDraft, 'playlists' | 'sheet'>; playlists: string[]; problems: DraftProblem[] }> {
+): Promise<{ draft: Omit<VideoDraft, 'playlists' | 'sheet'>; there: Map<string, string>; problems: DraftProblem[] }> {
   const { site } = services
-  const { fields, workspaceId } = brief
+  const { fields } = brief
   const rights = rightsFor(accounts, channel)
   const there = new Map<string, string>()
   const problems: DraftProblem[] = []
-  const member = playlistsOf(workspaceItems, workspaceId, brief.id).map(({ id }) => id)
-  for (const id of new Set([...member, ...playlistsLedTo(fields)])) {
+  for (const id of new Set(wanted)) {
     const found = workspaceItems.get(id, 'playlist')
     if (!found) {
       problems.push({ field: 'playlist', message: 'A playlist it leads to was deleted here. Choose another one.' })
@@ -191,7 +202,7 @@ export async function siteDraft(
       ...texts,
       thumbnail: file ? `data:image/${thumbnail!.format};base64,${(await readFile(file)).toString('base64')}` : null,
     },
-    playlists: member.flatMap(id => there.get(id) ?? []),
+    there,
     problems,
   }
 }

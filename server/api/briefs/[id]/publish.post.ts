@@ -1,5 +1,6 @@
 import { getRequestHeader, setResponseStatus } from 'h3'
-import { rename, rm, stat } from 'node:fs/promises'
+import { renameSync } from 'node:fs'
+import { rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { z } from 'zod'
@@ -44,21 +45,12 @@ export default route('POST /api/briefs/:id/publish', async (event, runtime, { qu
     const { size } = await stat(file)
     if (!size) throw new Problem(422, 'no-file', 'There is no video in this request. Choose its file.')
     await onDisk(file)
-    await rename(file, outgoingFile(runtime.outgoing, id))
     const name = query.name?.split(/[/\\]/u).at(-1)?.slice(0, 500) || brief.fields.fileName || 'video'
-    const begun = runtime.publications.begin({
-      id,
-      briefId: brief.id,
-      channel: now.channel!.id,
-      file: name,
-      bytes: size,
-      seconds,
-    })
-    // Another window was faster while the file came in.
-    if (!begun) assertSendable(answer())
-  } catch (error) {
-    await rm(outgoingFile(runtime.outgoing, id), { force: true })
-    throw error
+    const { channel } = now
+    const given = { id, briefId: brief.id, channel: channel!.id, file: name, bytes: size, seconds }
+    if (runtime.publications.begin(given)) renameSync(file, outgoingFile(runtime.outgoing, id))
+    // The same was asked for twice at once, or another window was faster while the file came in.
+    else if (runtime.publications.get(id)?.briefId !== brief.id) assertSendable(answer())
   } finally {
     await rm(file, { force: true })
   }

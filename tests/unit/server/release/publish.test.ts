@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { readdir } from 'node:fs/promises'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
@@ -247,6 +247,17 @@ describe('publishing', () => {
       'hour',
     ])
     expect(publishAnswer(runtime, owed)).toMatchObject({ publication: null, job: null, channel: null })
+  })
+
+  test('says so where the file is gone, or the brief', async () => {
+    const { runtime, begun, send } = stores()
+    const gone = begun()
+    rmSync(outgoingFile(runtime.outgoing, gone.id))
+    await expect(send(gone.id)).rejects.toThrow('not here')
+    expect(runtime.publications.get(gone.id)).toMatchObject({ state: 'refused', problems: [{ field: 'file' }] })
+    const deleted = begun()
+    runtime.briefs.remove(deleted.of.id)
+    await expect(send(deleted.id)).rejects.toThrow('was deleted')
   })
 
   test('a file that belongs to nothing under way is removed when the program starts', async () => {
