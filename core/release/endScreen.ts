@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { clock, type Cue } from '../captions/cue'
 import type { LimitProfile } from '../draft/limits'
 import { match, readPhrase, readText } from '../text/match'
-import { idsDiffer, momentSchema, TARGET_KINDS, targetFault, targetShape } from './cards'
+import { idsDiffer, KIND_NAMES, momentSchema, TARGET_KINDS, targetFault, targetShape } from './cards'
 import type { ChannelRight } from './rights'
 
 /** What an end screen can show; `subscribe` leads to nothing else. */
@@ -10,6 +10,12 @@ export const ELEMENT_KINDS = [...TARGET_KINDS, 'subscribe'] as const
 export type ElementKind = (typeof ELEMENT_KINDS)[number]
 /** Which video is shown: the site's choice of the newest or of the best for a viewer, or one of mine. */
 export const PICKS = ['newest', 'best', 'chosen'] as const
+
+export const PICK_NAMES: Record<(typeof PICKS)[number], string> = {
+  newest: 'Newest video',
+  best: 'Best video for each viewer',
+  chosen: 'A video of mine',
+}
 
 /** How wide each kind is, as a share of the frame, and its width over its height. */
 export const ELEMENT_SIZES: Record<ElementKind, { least: number; usual: number; most: number; ratio: number }> = {
@@ -40,6 +46,14 @@ export const endScreenSchema = z.object({
   elements: z.array(endElementSchema).max(20).refine(idsDiffer, 'Each element needs an id of its own.'),
 })
 export type EndScreen = z.infer<typeof endScreenSchema>
+
+/** Where an element leads, in words. */
+export const leadsTo = ({ kind, pick, title, target }: EndElement): string =>
+  kind === 'subscribe'
+    ? KIND_NAMES.subscribe
+    : kind === 'video' && pick !== 'chosen'
+      ? PICK_NAMES[pick]
+      : `${KIND_NAMES[kind]}: ${title || target || 'open'}`
 
 /** An arrangement that is kept for the next video. */
 export const endLayoutSchema = z.object({

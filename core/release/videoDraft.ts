@@ -17,6 +17,7 @@ export interface WrittenDraft {
   captions: { language: string; text: string } | null
   sheet: {
     visibility: 'public' | 'unlisted' | 'private'
+    /** `null` is an answer that is still owed, which a site does not accept. */
     madeForChildren: boolean | null
     ageLimit: boolean
     paidPromotion: boolean
@@ -33,7 +34,9 @@ export interface WrittenDraft {
     recordedAt: number | null
     recordedIn: string | null
   }
+  /** Seconds from the beginning, as an end screen's. */
   cards: { at: number; kind: TargetKind; target: string; message: string; teaser: string }[]
+  /** Without a target the site chooses, or there is nothing to choose. */
   endScreen: { from: number; elements: { kind: ElementKind; target: string | null }[] } | null
 }
 

@@ -2,6 +2,7 @@ import type { TranslatedText } from '../../core/translation/marked'
 
 import type { ChannelRecord, VideoRecord } from '../../core/formats/videoRecord'
 import { CHANNEL_RIGHTS, type ChannelRight } from '../../core/release/rights'
+import type { WrittenDraft } from '../../core/release/videoDraft'
 
 /**
  * What the product knows of the world outside. Every service speaks through these interfaces
@@ -87,57 +88,12 @@ export interface SiteProblem {
 }
 
 /** What the uploader declares about a video, and what others may do with it. */
-export interface ReleaseSheet {
-  visibility: 'public' | 'unlisted' | 'private'
-  /** `null`: not answered, which the site does not accept. */
-  madeForChildren: boolean | null
-  ageLimit: boolean
-  paidPromotion: boolean
-  category: string | null
-  licence: 'standard' | 'reuse'
-  embedding: boolean
-  comments: 'open' | 'reviewed' | 'closed'
-  ratingsShown: boolean
-  notifySubscribers: boolean
-  premiere: boolean
-  monetised: boolean
-  automaticCaptions: boolean
-  recordedAt: number | null
-  recordedIn: string | null
-}
-
-/** A pointer to something else that shows while the video plays. */
-export interface SiteCard {
-  /** Seconds from the start. */
-  at: number
-  kind: 'video' | 'playlist' | 'channel' | 'link'
-  target: string
-  message: string
-  teaser: string
-}
-export interface EndScreenElement {
-  kind: 'video' | 'playlist' | 'channel' | 'subscribe' | 'link'
-  /** `null` lets the site choose, for a video, or where there is nothing to choose. */
-  target: string | null
-}
-export interface EndScreen {
-  /** Seconds from the start at which it begins. */
-  from: number
-  elements: EndScreenElement[]
-}
+export type ReleaseSheet = WrittenDraft['sheet']
 
 /** All a video is published with. */
-export interface VideoDraft {
-  title: string
-  description: string
-  tags: string[]
-  language: string
+export interface VideoDraft extends WrittenDraft {
   /** A picture as a `data:` address, 2 MB at most; `null` lets the site choose one. */
   thumbnail: string | null
-  captions: SiteCaptions | null
-  sheet: ReleaseSheet
-  cards: SiteCard[]
-  endScreen: EndScreen | null
   /** Ids of the channel's playlists it is added to. */
   playlists: string[]
 }

@@ -2,28 +2,11 @@ import type { OwnTexts } from '../../shared/rivals'
 import { call, demoApp, expect, test as shared } from './app'
 import { fieldsOf, newBrief } from './onDesk'
 import { Walk } from './walk'
+import { ANSWERED as SHEET } from '../setup/sheet'
 
 // What is published changes the site that others look at.
 const test = shared.extend(demoApp)
 const CLIP = 'demo/clips/winter care.webm'
-const SHEET = {
-  visibility: 'public',
-  madeForChildren: false,
-  ageLimit: false,
-  paidPromotion: false,
-  category: '',
-  recordedOn: '',
-  recordedIn: '',
-  licence: 'standard',
-  embedding: true,
-  comments: 'open',
-  ratingsShown: true,
-  notifySubscribers: true,
-  premiere: false,
-  monetised: false,
-  adverts: null,
-  automaticCaptions: null,
-}
 const READY = {
   topic: 'Publish',
   title: 'How to true a wheel at home',

@@ -55,7 +55,7 @@ test('a card is found, placed, worded and dragged to another line; every step is
   await pin.click()
   await page.getByTestId('card-add').click()
   await expect(cards.nth(1)).toContainText('less than 8 seconds')
-  await page.getByTestId('card-remove').nth(1).click()
+  await page.getByTestId('line-remove').nth(1).click()
   await expect(cards).toHaveCount(1)
   await saved(page)
   expect((await fieldsOf(app, id)).cards).toMatchObject([{ at: 41, kind: 'video', teaser: 'Off with the chain' }])

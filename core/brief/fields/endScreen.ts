@@ -1,12 +1,7 @@
 import { clock } from '../../captions/cue'
-import { KIND_NAMES } from '../../release/cards'
-import { endScreenSchema, type EndElement, type EndScreen } from '../../release/endScreen'
+import { endScreenSchema, leadsTo, type EndScreen } from '../../release/endScreen'
 import { choiceField } from '../field'
 
-const leadsTo = ({ kind, pick, title, target }: EndElement) =>
-  kind === 'subscribe'
-    ? KIND_NAMES.subscribe
-    : `${KIND_NAMES[kind]}: ${kind === 'video' && pick !== 'chosen' ? (pick === 'newest' ? 'the newest' : 'the best for each viewer') : title || target || '(open)'}`
 const percent = (part: number) => `${Math.round(100 * part)} %`
 const lines = (value: EndScreen | null) =>
   value

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCardPlusOutline, mdiDeleteOutline, mdiLightbulbOnOutline } from '@mdi/js'
+import { mdiCardPlusOutline, mdiLightbulbOnOutline } from '@mdi/js'
 import { computed, ref, shallowRef } from 'vue'
 import { clock, secondsOf } from '../../../../core/captions/cue'
 import { KIND_NAMES, TARGET_KINDS, type Card, type TargetKind } from '../../../../core/release/cards'
@@ -111,23 +111,21 @@ function take({ target, at }: Moment<Mention>) {
       A card leads to something else while the video plays. It is pressed most where that is mentioned.
     </p>
     <ol>
-      <li v-for="card in cards" :key="card.id" :class="{ chosen: chosen === card.id }" data-test="card">
-        <div class="line">
-          <button class="plain sum" :aria-expanded="chosen === card.id" @click="open(card)">
-            <span class="figure">{{ clock(card.at) }}</span>
-            {{ card.title || card.target || KIND_NAMES[card.kind] }}
-          </button>
-          <v-btn
-            size="x-small"
-            variant="text"
-            :icon="mdiDeleteOutline"
-            :aria-label="`Remove the card at ${clock(card.at)}`"
-            data-test="card-remove"
-            @click="leads.removeCard(card.id)"
-          />
-        </div>
-        <p v-for="fault in leads.faultsOfCards.value.get(card.id)" :key="fault" class="small fault">{{ fault }}</p>
-        <div v-if="chosen === card.id" class="edit">
+      <ReleaseVideoLine
+        v-for="card in cards"
+        :key="card.id"
+        :open="chosen === card.id"
+        :faults="leads.faultsOfCards.value.get(card.id) ?? []"
+        :removes="`Remove the card at ${clock(card.at)}`"
+        data-test="card"
+        @open="open(card)"
+        @remove="leads.removeCard(card.id)"
+      >
+        <template #sum
+          ><span class="figure">{{ clock(card.at) }}</span>
+          {{ card.title || card.target || KIND_NAMES[card.kind] }}</template
+        >
+        <div class="edit">
           <label class="small">
             At
             <ShellTyped
@@ -178,7 +176,7 @@ function take({ target, at }: Moment<Mention>) {
             @update:model-value="leads.typeCard(card.id, { message: $event })"
           />
         </div>
-      </li>
+      </ReleaseVideoLine>
     </ol>
   </section>
 </template>
@@ -198,34 +196,12 @@ ol {
   margin: 4px 0 12px;
   padding: 0;
 }
-li {
-  border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
-  padding: 4px 0;
-}
-.line {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-.sum {
-  flex: 1;
-  min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.chosen .sum {
-  font-weight: 600;
-}
 .typed {
   width: 70px;
   border: 0;
   border-bottom: 1px solid var(--line);
   background: none;
   color: inherit;
-}
-.fault {
-  color: var(--plum);
 }
 .edit {
   display: grid;

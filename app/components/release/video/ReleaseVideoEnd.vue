@@ -3,7 +3,15 @@ import { mdiDeleteOutline, mdiMonitorDashboard } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { clock, secondsOf } from '../../../../core/captions/cue'
 import { KIND_NAMES } from '../../../../core/release/cards'
-import { ELEMENT_KINDS, type Covered, type ElementKind, type EndElement } from '../../../../core/release/endScreen'
+import {
+  ELEMENT_KINDS,
+  leadsTo,
+  PICK_NAMES,
+  PICKS,
+  type Covered,
+  type ElementKind,
+  type EndElement,
+} from '../../../../core/release/endScreen'
 import { messageOf } from '~/composables/api'
 import { useVideoLeads } from '~/composables/videoLeads'
 import { useBrief } from '~/stores/brief'
@@ -19,11 +27,7 @@ const spoken = useSpoken()
 const items = useWorkspaceItems()
 const leads = useVideoLeads()
 const end = leads.end
-const PICKS = [
-  { value: 'best', title: 'Best for each viewer' },
-  { value: 'newest', title: 'The newest' },
-  { value: 'chosen', title: 'One of mine' },
-]
+const PICK_ITEMS = PICKS.map(value => ({ value, title: PICK_NAMES[value] }))
 function setFrom(text: string) {
   const at = secondsOf(text)
   if (at !== null) leads.moveEnd(at)
@@ -138,42 +142,22 @@ async function saveLayout() {
         At {{ clock(each.at) }} “{{ each.phrase }}” is still spoken under it: “{{ each.text }}”
       </p>
       <ul>
-        <li v-for="element in end.elements" :key="element.id" data-test="end-line">
-          <div class="line">
-            <button
-              class="plain sum"
-              :class="{ chosen: chosen === element.id }"
-              :aria-expanded="chosen === element.id"
-              @click="show(element)"
-            >
-              {{ KIND_NAMES[element.kind]
-              }}<template v-if="element.kind === 'video'"
-                >:
-                {{
-                  element.pick === 'chosen'
-                    ? element.title || 'open'
-                    : PICKS.find(each => each.value === element.pick)!.title
-                }}</template
-              ><template v-else-if="element.kind !== 'subscribe'"
-                >: {{ element.title || element.target || 'open' }}</template
-              >
-            </button>
-            <v-btn
-              size="x-small"
-              variant="text"
-              :icon="mdiDeleteOutline"
-              :aria-label="`Remove ${KIND_NAMES[element.kind]}`"
-              @click="leads.removeElement(element.id)"
-            />
-          </div>
-          <p v-for="fault in leads.faultsOfElements.value.get(element.id)" :key="fault" class="small fault">
-            {{ fault }}
-          </p>
-          <div v-if="chosen === element.id && element.kind !== 'subscribe'" class="edit">
+        <ReleaseVideoLine
+          v-for="element in end.elements"
+          :key="element.id"
+          :open="chosen === element.id"
+          :faults="leads.faultsOfElements.value.get(element.id) ?? []"
+          :removes="`Remove ${KIND_NAMES[element.kind]}`"
+          data-test="end-line"
+          @open="show(element)"
+          @remove="leads.removeElement(element.id)"
+        >
+          <template #sum>{{ leadsTo(element) }}</template>
+          <div v-if="element.kind !== 'subscribe'" class="edit">
             <v-select
               v-if="element.kind === 'video'"
               :model-value="element.pick"
-              :items="PICKS"
+              :items="PICK_ITEMS"
               label="Which video"
               density="compact"
               variant="underlined"
@@ -190,7 +174,7 @@ async function saveLayout() {
               @choose="(target, title) => leads.setElement(element.id, { target, title })"
             />
           </div>
-        </li>
+        </ReleaseVideoLine>
       </ul>
       <div class="adding">
         <v-btn
@@ -239,22 +223,6 @@ ul {
   list-style: none;
   margin: 4px 0;
   padding: 0;
-}
-li {
-  border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
-  padding: 4px 0;
-}
-.line {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-.sum {
-  flex: 1;
-  min-width: 0;
-}
-.sum.chosen {
-  font-weight: 600;
 }
 .typed {
   width: 70px;

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import interact from 'interactjs'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import { KIND_NAMES } from '../../../../core/release/cards'
-import { aligned, boxOf, ELEMENT_SIZES, fitted, type EndElement } from '../../../../core/release/endScreen'
+import { aligned, boxOf, ELEMENT_SIZES, fitted, leadsTo, type EndElement } from '../../../../core/release/endScreen'
 import { useVideoLeads } from '~/composables/videoLeads'
 import { useFilm } from '~/stores/film'
 import { useSpoken } from '~/stores/spoken'
@@ -51,14 +50,6 @@ const styleOf = (element: EndElement) => {
   const { x, y, width, height } = boxOf(element)
   return { left: `${100 * x}%`, top: `${100 * y}%`, width: `${100 * width}%`, height: `${100 * height}%` }
 }
-const nameOf = ({ kind, pick, title, target }: EndElement) =>
-  kind === 'subscribe'
-    ? KIND_NAMES.subscribe
-    : kind === 'video' && pick !== 'chosen'
-      ? pick === 'newest'
-        ? 'Newest video'
-        : 'Best for each viewer'
-      : title || target || KIND_NAMES[kind]
 const othersOf = (id: string) => (ending.value?.elements ?? []).filter(each => each.id !== id)
 const elementOf = (target: Element) => ending.value?.elements.find(({ id }) => id === target.getAttribute('data-id'))
 /** Where it was taken hold of, in pixels moved since. */
@@ -151,12 +142,12 @@ function onKey(event: KeyboardEvent, element: EndElement) {
           :data-id="element.id"
           tabindex="0"
           role="button"
-          :aria-label="`${nameOf(element)}; arrow keys move it, with Shift they size it`"
+          :aria-label="`${leadsTo(element)}; arrow keys move it, with Shift they size it`"
           data-test="end-element"
           @focus="chosen = element.id"
           @keydown="onKey($event, element)"
         >
-          <span class="label">{{ nameOf(element) }}</span><span class="size" aria-hidden="true" />
+          <span class="label">{{ leadsTo(element) }}</span><span class="size" aria-hidden="true" />
         </div>
         <i v-for="x in held?.x" :key="`x${x}`" class="line down" :style="{ left: `${100 * x}%` }" />
         <i v-for="y in held?.y" :key="`y${y}`" class="line across" :style="{ top: `${100 * y}%` }" />

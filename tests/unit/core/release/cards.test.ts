@@ -132,7 +132,7 @@ describe('an end screen', () => {
   test('in an empty brief there is none', () => {
     expect(emptyFields().endScreen).toBeNull()
     expect(fieldOf('endScreen').shown({ from: 580, elements: [element()] })).toBe(
-      'From 9:40 to the end\nVideo: the best for each viewer – 30 % wide, 10 % from the left, 10 % from the top',
+      'From 9:40 to the end\nBest video for each viewer – 30 % wide, 10 % from the left, 10 % from the top',
     )
   })
 })

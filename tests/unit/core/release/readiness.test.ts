@@ -6,28 +6,12 @@ import { CHANNEL_RIGHTS } from '../../../../core/release/rights'
 import { SEEN_IDS } from '../../../../core/release/point'
 import { SHEET_QUESTIONS, type SheetAnswers } from '../../../../core/release/sheet'
 import type { Picture } from '../../../../core/thumbnail/picture'
+import { ANSWERED } from '../../../setup/sheet'
 import { DAY, MINUTE } from '../../../../core/time'
 
 const NOW = Date.UTC(2026, 2, 14, 9)
 const inWords = (at: number) => new Date(at).toISOString().slice(0, 16)
-const ANSWERS: SheetAnswers = {
-  visibility: 'public',
-  madeForChildren: false,
-  ageLimit: false,
-  paidPromotion: false,
-  category: 'How-to',
-  recordedOn: '',
-  recordedIn: '',
-  licence: 'standard',
-  embedding: true,
-  comments: 'open',
-  ratingsShown: true,
-  notifySubscribers: true,
-  premiere: false,
-  monetised: false,
-  adverts: null,
-  automaticCaptions: 'remove',
-}
+const ANSWERS: SheetAnswers = { ...ANSWERED, category: 'How-to', automaticCaptions: 'remove' }
 const PICTURE: Picture = { hash: 'a'.repeat(64), format: 'jpeg', width: 1280, height: 720, bytes: 180_000 }
 const written = (more: Partial<BriefFields> = {}): BriefFields => ({
   ...emptyFields(),

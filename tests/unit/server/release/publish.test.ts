@@ -15,29 +15,13 @@ import { Jobs } from '../../../../server/jobs/jobs'
 import { apply, applyAnswer } from '../../../../server/release/apply'
 import { openOutgoing, outgoingFile, publishing, publishAnswer } from '../../../../server/release/publish'
 import { serviceError, type Services, type SiteProblem, type VideoDraft } from '../../../../server/services/contract'
+import { ANSWERED } from '../../../setup/sheet'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
 const clock = standingClock()
 const CHANNEL = 'ch-own'
-const SHEET: BriefFields['sheet'] = {
-  visibility: 'public',
-  madeForChildren: false,
-  ageLimit: false,
-  paidPromotion: false,
-  category: '',
-  recordedOn: '2026-03-14',
-  recordedIn: '',
-  licence: 'standard',
-  embedding: true,
-  comments: 'open',
-  ratingsShown: true,
-  notifySubscribers: true,
-  premiere: false,
-  monetised: false,
-  adverts: null,
-  automaticCaptions: null,
-}
+const SHEET = { ...ANSWERED, recordedOn: '2026-03-14' }
 
 /** A site that does what it is asked once for each request, and counts what it was asked. */
 function site() {
