@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { mdiMagnifyMinusOutline, mdiMagnifyPlusOutline } from '@mdi/js'
-import { useElementSize } from '@vueuse/core'
 import interact from 'interactjs'
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { clock, type Cue } from '../../../../core/captions/cue'
 import type { Chapter } from '../../../../core/chapters/lines'
 import { nearestStart, ticksOf } from '../../../../core/release/strip'
+import { useStripView } from '~/composables/stripView'
 import { useVideoLeads } from '~/composables/videoLeads'
 import { useFilm } from '~/stores/film'
 
@@ -15,52 +15,20 @@ const props = defineProps<{ seconds: number; cues: readonly Cue[]; chapters: rea
 const film = useFilm()
 const leads = useVideoLeads()
 const view = ref<HTMLElement | null>(null)
-const { width: room } = useElementSize(view)
-/** How often the strip is as wide as its window. */
-const zoom = ref(1)
-const MOST_ZOOM = 64
-const width = computed(() => Math.max(1, room.value) * zoom.value)
-const scale = computed(() => width.value / Math.max(1, props.seconds))
+const strip = useStripView(view, () => props.seconds)
+const { zoom, scale, width, from, shown, zoomTo, timeAt } = strip
 const left = (at: number) => `${at * scale.value}px`
-const from = ref(0)
-/** What of the strip is in its window, in seconds, with a little on both sides. */
-const window_ = computed(() => {
-  const part = room.value / scale.value
-  return { start: from.value / scale.value - part * 0.1, end: from.value / scale.value + part * 1.1 }
-})
-const ticks = computed(() => ticksOf(props.seconds, scale.value, window_.value))
+const ticks = computed(() => ticksOf(props.seconds, scale.value, shown.value))
 /** More cues than this in a window are a blur: zooming in shows them. */
 const MOST_SHOWN = 250
 const cuesShown = computed(() => {
-  const { start, end } = window_.value
+  const { start, end } = shown.value
   const here = props.cues.filter(cue => cue.end > start && cue.start < end)
   return here.length > MOST_SHOWN ? null : here
 })
 
-function zoomTo(next: number, at = film.at) {
-  const before = at * scale.value - from.value
-  zoom.value = Math.min(MOST_ZOOM, Math.max(1, next))
-  void nextTick(() => {
-    if (view.value) view.value.scrollLeft = at * scale.value - before
-  })
-}
-function onWheel(event: WheelEvent) {
-  if (!event.ctrlKey) return
-  event.preventDefault()
-  zoomTo(zoom.value * (event.deltaY < 0 ? 1.25 : 0.8), timeAt(event.clientX))
-}
-const timeAt = (x: number) => {
-  const box = view.value!.getBoundingClientRect()
-  return Math.min(props.seconds, Math.max(0, (x - box.left + from.value) / scale.value))
-}
 // What plays stays in sight.
-watch(
-  () => film.at,
-  at => {
-    const x = at * scale.value
-    if (view.value && (x < from.value || x > from.value + room.value)) view.value.scrollLeft = x - room.value / 4
-  },
-)
+watch(() => film.at, strip.follow)
 
 /** So near a line of the captions, in pixels, what is dragged begins with it; not while Alt is held. */
 const SNAP = 8
@@ -128,7 +96,7 @@ function onCardKey(event: KeyboardEvent, id: string, at: number) {
         :icon="mdiMagnifyMinusOutline"
         aria-label="Zoom out"
         :disabled="zoom <= 1"
-        @click="zoomTo(zoom / 2)"
+        @click="zoomTo(zoom / 2, film.at)"
       />
       <v-btn
         size="x-small"
@@ -136,12 +104,12 @@ function onCardKey(event: KeyboardEvent, id: string, at: number) {
         :icon="mdiMagnifyPlusOutline"
         aria-label="Zoom in"
         title="Zoom in; also Ctrl with the wheel"
-        :disabled="zoom >= MOST_ZOOM"
+        :disabled="zoom >= strip.most"
         data-test="strip-zoom"
-        @click="zoomTo(zoom * 2)"
+        @click="zoomTo(zoom * 2, film.at)"
       />
     </div>
-    <div ref="view" class="view" tabindex="-1" @scroll="from = view!.scrollLeft" @wheel="onWheel">
+    <div ref="view" class="view" tabindex="-1" @scroll="from = view!.scrollLeft" @wheel="strip.onWheel">
       <!-- The lanes are pressed to go there; by keys that is done from the things on them and with j and l. -->
       <div class="lanes" :style="{ width: `${width}px` }" @click="film.seek(timeAt($event.clientX))">
         <div class="lane times">

@@ -53,7 +53,7 @@ export const riding: Trade = {
       0.5,
       [
         'Two thin coats, the second after a night.',
-        'Oil the rough side; the smooth side takes care of itself.',
+        'Oil the rough side only. The smooth side needs no oil.',
         'Buff it, or your breeches will tell everyone.',
       ],
       { care: true, using: ['olive oil', 'coconut oil', 'neatsfoot oil'] },
