@@ -72,6 +72,8 @@ export class Changes {
  */
 export function kindWritten(method: string, path: string): Kind | null {
   if (method === 'GET' || method === 'HEAD') return null
+  // Looked at, not written.
+  if (path === '/api/audience' && method === 'POST') return null
   const [, first, ...rest] = path.split('/').filter(Boolean)
   switch (first) {
     case 'briefs':
@@ -83,9 +85,10 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'blocks':
     case 'tag-lists':
     case 'end-layouts':
+    case 'audience':
       return 'workspaces'
     case 'import':
-      return rest[0] === 'package' ? 'briefs' : null
+      return rest[0] === 'package' ? 'briefs' : rest[0] === 'audience' ? 'workspaces' : null
     case 'phrases':
       return rest[0] === 'note' ? 'phrases' : null
     default:

@@ -5,6 +5,7 @@ import { changes } from './changes'
 import { accessStore, type AccessStore } from './data/accessKeys'
 import { accountStore, type AccountStore } from './data/accountChannels'
 import { briefTrayStore, type BriefTrayStore } from './data/briefTrays'
+import { audienceStore, type AudienceStore } from './data/audiences'
 import { briefReleaseStore, type BriefReleaseStore } from './data/briefReleases'
 import { briefItemStore, type BriefItemStore } from './data/briefItems'
 import { evidenceStore, type EvidenceStore } from './data/evidence'
@@ -53,6 +54,7 @@ export interface Runtime {
   briefReleases: BriefReleaseStore
   access: AccessStore
   accounts: AccountStore
+  audiences: AudienceStore
   phrases: PhraseStore
   results: ResultStore
   videos: VideoStore
@@ -197,6 +199,7 @@ async function opened(): Promise<Runtime> {
       briefReleases: briefReleaseStore(db),
       access: accessStore(db),
       accounts: accountStore(db),
+      audiences: audienceStore(db),
       phrases,
       results: resultStore(db, changed('pages')),
       videos,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { briefFieldsSchema, type BriefField, type BriefFields } from '../core/brief/brief'
+import type { Stage } from '../core/release/stage'
 import type { BriefFile, ReturnedChange, ReturnedLocalised } from '../core/brief/briefFile'
 
 /** A brief as the API returns it: each field with its revision. */
@@ -33,6 +34,9 @@ export interface BriefLine {
   /** Percent of its rule set, worked out when last saved. */
   percent: number | null
   ruleSet: string
+  stage: Stage
+  /** The hour of its release, UTC milliseconds; `now` is as soon as it is ready. */
+  releaseAt: BriefFields['releaseAt']
 }
 
 /** The texts of a brief that are scored beside those of others. */

@@ -1,3 +1,4 @@
+import type { BestHour } from '../core/release/audience'
 import type { Checklist } from '../core/release/checklist'
 import type { ReleasePoint } from '../core/release/readiness'
 import type { ChannelRight } from '../core/release/rights'
@@ -47,4 +48,19 @@ export interface ReadinessAnswer {
   usual: UsualAnswers
   checklist: Checklist
   timeZone: string
+}
+
+/** When a workspace's viewers are there. */
+export interface AudienceAnswer {
+  /** 168 values of the source's own unit by the clock of `timeZone`, Monday 0:00 first; `null` where nobody told. */
+  hours: number[] | null
+  /** Hours to release at, best first; none where the week is even or not known. */
+  best: BestHour[]
+  timeZone: string
+  source: string | null
+  /** UTC milliseconds. */
+  at: number | null
+  /** Whether it is a table that a person read in. */
+  readIn: boolean
+  problem: string | null
 }

@@ -17,6 +17,7 @@ const PARTS = [
   { side: 'sheet', title: 'Sheet' },
   { side: 'thumbnail', title: 'Thumbnail' },
   { side: 'video', title: 'Cards and end' },
+  { side: 'when', title: 'When' },
   { side: 'hand-over', title: 'Hand over' },
   { side: 'publish', title: 'Publish' },
 ] as const
@@ -122,6 +123,7 @@ const account = computed(() => {
       <ReleaseSheet v-else-if="part === 'sheet'" :key="brief.brief!.id" />
       <LazyReleaseThumbnail v-else-if="part === 'thumbnail'" :key="`picture-${brief.brief!.id}`" />
       <LazyReleaseVideo v-else-if="part === 'video'" :key="`video-${brief.brief!.id}`" />
+      <LazyReleaseWhen v-else-if="part === 'when'" :key="`when-${brief.brief!.id}`" />
       <LazyReleaseHandOver v-else-if="part === 'hand-over'" :key="`hand-${brief.brief!.id}`" />
       <LazyReleasePublish v-else :key="`publish-${brief.brief!.id}`" />
       <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />

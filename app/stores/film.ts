@@ -48,8 +48,10 @@ export const useFilm = defineStore('film', () => {
       address.value = URL.createObjectURL(given)
       file.value = given
     },
-    /** Takes the length that the file has. */
-    known(length: number) {
+    /** Takes what the file tells of itself: its length, and the lines of its picture. */
+    known(length: number, width = 0, height = 0) {
+      const lines = Math.min(width, height)
+      if (lines > 0) brief.set('lines', lines, true)
       if (Number.isFinite(length) && length > 0) brief.set('seconds', Math.round(length * 1000) / 1000, true)
     },
     seek(to: number) {

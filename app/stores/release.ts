@@ -3,7 +3,6 @@ import { computed, ref, shallowRef } from 'vue'
 import { checklistSchema, type Checklist } from '../../core/release/checklist'
 import { inZone } from '../../core/release/inZone'
 import { leftOf, readiness, type ReleasePoint } from '../../core/release/readiness'
-import { gapsOf } from '../../core/descriptions/gaps'
 import { handedState, handOverSteps } from '../../core/release/handOver'
 import { SHEET_QUESTIONS, type QuestionId, type SheetAnswers } from '../../core/release/sheet'
 import { stageOf } from '../../core/release/stage'
@@ -65,10 +64,9 @@ export const useRelease = defineStore('release', () => {
   const stage = computed(() =>
     brief.fields && points.value
       ? stageOf(brief.fields, {
-          gaps: gapsOf(brief.fields.description).length,
-          left: left.value.length,
           published: publish.answer?.publication?.state === 'out' || (around.value?.published ?? false),
-          handedOver: steps.value.length > 0 && toHand.value.length === 0,
+          handedOver: () => steps.value.length > 0 && toHand.value.length === 0,
+          left: () => left.value.length,
         })
       : null,
   )

@@ -9,6 +9,7 @@ import { fileName } from './fields/fileName'
 import { forSearch } from './fields/forSearch'
 import { handed } from './fields/handed'
 import { language } from './fields/language'
+import { lines } from './fields/lines'
 import { outline } from './fields/outline'
 import { profile } from './fields/profile'
 import { region } from './fields/region'
@@ -37,6 +38,7 @@ const FIELDS = {
   outline,
   captions,
   seconds,
+  lines,
   ruleSet,
   profile,
   forSearch,

@@ -1,7 +1,7 @@
 import type { BriefFields } from '../brief/brief'
 import { done, na, notAllowed, open, unanswered, type Found } from './point'
 import { LACKING, type ChannelRight } from './rights'
-import { answerInWords, type QuestionId, type SheetQuestion } from './sheet'
+import { answerInWords, SHEET_QUESTIONS, type QuestionId, type SheetQuestion } from './sheet'
 
 /** Why a question does not apply to a brief; `null` where it does. */
 const MOOT: Partial<Record<QuestionId, (fields: BriefFields) => string | null>> = {
@@ -51,3 +51,19 @@ export function questionState(
   const against = AGAINST[id]?.(fields)
   return against ? open(against) : done(told)
 }
+
+/**
+ * Whether a question other than that of the captions is left unanswered or open.
+ * @param fields may lack the captions. @param off ids of points that are not asked for.
+ */
+export const questionsLeft = (
+  fields: BriefFields,
+  rights: readonly ChannelRight[] | null,
+  off: ReadonlySet<string>,
+): boolean =>
+  SHEET_QUESTIONS.some(
+    question =>
+      question.id !== 'automaticCaptions' &&
+      !off.has(question.id) &&
+      ['open', 'unanswered'].includes(questionState(question, fields, rights).state),
+  )

@@ -11,12 +11,12 @@ import { processingTime } from './processing'
  * @param inWords an hour as the channel's clock shows it.
  */
 export function hourState(
-  { releaseAt, seconds, videoAddress }: Pick<BriefFields, 'releaseAt' | 'seconds' | 'videoAddress'>,
+  { releaseAt, seconds, lines, videoAddress }: Pick<BriefFields, 'releaseAt' | 'seconds' | 'lines' | 'videoAddress'>,
   now: number,
   inWords: (at: number) => string,
 ): Found {
   if (videoAddress) return done('The video is out.')
-  const takes = processingTime(seconds)
+  const takes = processingTime({ seconds, lines })
   const minutes = counted(takes / MINUTE, 'minute')
   if (releaseAt === null) return unanswered('Choose an hour, or release it as soon as it is ready.')
   if (releaseAt === 'now') return done(`As soon as it is ready: allow some ${minutes} after the upload.`)

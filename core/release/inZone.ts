@@ -1,16 +1,20 @@
 import { DateTime } from 'luxon'
 
+/** A time in a zone; in UTC where the zone is unknown. @param zone an IANA name. */
+const timeIn = (at: number, zone: string): DateTime => {
+  const local = DateTime.fromMillis(at, { zone, locale: 'en' })
+  return local.isValid ? local : DateTime.fromMillis(at, { zone: 'utc', locale: 'en' })
+}
+
 /**
  * An hour as a clock in a zone shows it.
  * @param at UTC milliseconds. @param zone an IANA name; UTC where it is unknown.
  * @example inZone(1795813948391, 'Europe/London') // 'Fri 27 Nov 2026, 21:12'
  */
-export function inZone(at: number, zone: string): string {
-  const local = DateTime.fromMillis(at, { zone, locale: 'en' })
-  return (local.isValid ? local : DateTime.fromMillis(at, { zone: 'utc', locale: 'en' })).toFormat(
-    'ccc d LLL yyyy, HH:mm',
-  )
-}
+export const inZone = (at: number, zone: string): string => timeIn(at, zone).toFormat('ccc d LLL yyyy, HH:mm')
+
+/** The same without its year: 'Fri 27 Nov, 21:12'. */
+export const shortInZone = (at: number, zone: string): string => timeIn(at, zone).toFormat('ccc d LLL, HH:mm')
 
 /** Date and time of day as a clock in a zone shows them. */
 export interface LocalHour {
@@ -21,9 +25,8 @@ export interface LocalHour {
 }
 
 export function localHour(at: number, zone: string): LocalHour {
-  const local = DateTime.fromMillis(at, { zone })
-  const shown = local.isValid ? local : DateTime.fromMillis(at, { zone: 'utc' })
-  return { date: shown.toFormat('yyyy-MM-dd'), time: shown.toFormat('HH:mm') }
+  const local = timeIn(at, zone)
+  return { date: local.toFormat('yyyy-MM-dd'), time: local.toFormat('HH:mm') }
 }
 
 /**

@@ -2,7 +2,7 @@ import { emptyFields, upgraded, type BriefFields } from '../../core/brief/brief'
 import type { SheetAnswers } from '../../core/release/sheet'
 import type { Db } from './open'
 
-const FIELDS = ['topic', 'title', 'tray', 'seconds', 'releaseAt', 'videoAddress'] as const
+const FIELDS = ['topic', 'title', 'tray', 'seconds', 'lines', 'releaseAt', 'videoAddress'] as const
 
 /** A brief whose hour of release is chosen. */
 export interface PlannedRelease extends Pick<BriefFields, (typeof FIELDS)[number]> {

@@ -278,17 +278,20 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
       patch.immediate(id, editId, changes, by),
     /**
      * Briefs that are not deleted, newest change first: of a workspace, or all. `percent` is as last worked out; those
-     * changed since are told with their fields.
+     * changed since are told whole. `listed` are all of them, without their captions.
      */
     list(workspace?: string): {
-      lines: BriefLine[]
+      lines: Omit<BriefLine, 'stage'>[]
+      listed: Brief[]
       unscored: Brief[]
     } {
       const unscored: Brief[] = []
+      const listed: Brief[] = []
       const lines = (workspace ? [workspace] : workspaces.all().map(each => each.id)).flatMap(of => {
         const rows = group(fieldsIn.all(of), each => each.brief_id)
-        return liveIn.all(of).map((found): BriefLine => {
+        return liveIn.all(of).map(found => {
           const brief = toBrief(found, rows.get(found.id) ?? [])
+          listed.push(brief)
           const { id, fields, updatedAt } = brief
           if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push(get(id)!)
           return {
@@ -305,11 +308,13 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
             gaps: gapsOf(fields.description).length,
             percent: found.percent,
             ruleSet: fields.ruleSet,
+            releaseAt: fields.releaseAt,
           }
         })
       })
       return {
         lines: workspace ? lines : lines.sort((a, b) => b.updatedAt - a.updatedAt || (a.id < b.id ? 1 : -1)),
+        listed,
         unscored,
       }
     },

@@ -40,6 +40,7 @@ export const HELD: Record<string, SpaceKind> = {
   chance_model: 'pages',
   account_channel: 'rest',
   publication: 'rest',
+  audience: 'rest',
   playlist_page: 'pages',
   job: 'rest',
   job_input: 'rest',

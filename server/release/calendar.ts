@@ -16,14 +16,14 @@ export function releaseCalendar(
   channel: string,
   inWords: (at: number) => string,
 ): string {
-  const events = releases.map(({ id, topic, title, tray, seconds, releaseAt, videoAddress, updatedAt }) => ({
+  const events = releases.map(({ id, topic, title, tray, seconds, lines, releaseAt, videoAddress, updatedAt }) => ({
     uid: `${id}@fonetra`,
     calName: `Releases of ${channel}`,
     productId: 'fonetra',
     title: title || topic || 'Untitled',
     description: [
       tray.lead ? `Lead: ${tray.lead}` : '',
-      videoAddress ? '' : `Have it uploaded by ${inWords(releaseAt - processingTime(seconds))}.`,
+      videoAddress ? '' : `Have it uploaded by ${inWords(releaseAt - processingTime({ seconds, lines }))}.`,
     ]
       .filter(Boolean)
       .join('\n'),

@@ -5,6 +5,7 @@ import { fileCalls } from './files'
 import { libraryCalls } from './library'
 import { phraseCalls } from './phrases'
 import { programCalls } from './program'
+import { releaseCalls } from './release'
 import { rivalCalls } from './rivals'
 import { spokenCalls } from './spoken'
 import { textCalls } from './texts'
@@ -20,6 +21,7 @@ export const calls = {
   ...rivalCalls,
   ...libraryCalls,
   ...briefCalls,
+  ...releaseCalls,
   ...textCalls,
   ...spokenCalls,
 }

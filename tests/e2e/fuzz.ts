@@ -153,7 +153,7 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
-  ...'checklist sheet releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements'.split(
+  ...'checklist sheet lines releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements'.split(
     ' ',
   ),
 ]

@@ -2,6 +2,8 @@
 import { mdiContentDuplicate, mdiDeleteOutline, mdiFileUploadOutline, mdiPlus } from '@mdi/js'
 import { useDropZone, useFileDialog } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { shortInZone } from '../../../core/release/inZone'
+import { STAGES, type Stage } from '../../../core/release/stage'
 import type { BriefLine } from '../../../shared/brief'
 import { ago, dateTime, regionName } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -18,11 +20,17 @@ void brief.flush().then(() => library.refresh())
 
 const HEADERS = [
   { key: 'topic', title: 'Brief' },
-  { key: 'lead', title: 'Lead phrase', width: 190 },
-  { key: 'support', title: 'Support', align: 'end', width: 74 },
-  { key: 'region', title: 'Region', width: 118 },
+  {
+    key: 'stage',
+    title: 'Stage',
+    width: 112,
+    sort: (a: Stage, b: Stage) => STAGES.indexOf(a) - STAGES.indexOf(b),
+  },
+  { key: 'lead', title: 'Lead phrase', width: 150 },
+  { key: 'support', title: 'Support', align: 'end', width: 78 },
+  { key: 'region', title: 'Region', width: 96 },
   { key: 'percent', title: 'Points won', align: 'end', width: 80 },
-  { key: 'updatedAt', title: 'Changed', width: 108 },
+  { key: 'updatedAt', title: 'Changed', width: 104 },
   { key: 'actions', title: '', sortable: false, width: 118 },
 ] as const
 const found = computed(() => {
@@ -33,6 +41,15 @@ const found = computed(() => {
 })
 /** Where a brief opens: on its phrases until one leads, then on its text. */
 const openAt = (line: BriefLine) => ({ path: line.lead ? '/desk' : '/demand', query: { brief: line.id } })
+/** The hour of its release; '' where none is chosen. */
+const hourOf = ({ releaseAt, stage }: BriefLine) =>
+  releaseAt === null
+    ? ''
+    : releaseAt === 'now'
+      ? stage === 'out'
+        ? ''
+        : 'as soon as ready'
+      : shortInZone(releaseAt, workspace.current?.timeZone ?? 'UTC')
 
 const attempt = useMutation()
 /** A brief's file that was opened or dropped. */
@@ -103,11 +120,21 @@ const { isOverDropZone } = useDropZone(zone, {
         >
         <div class="muted small title">{{ item.title || 'no title yet' }}</div></template
       >
+      <template #[`item.stage`]="{ item }"
+        ><NuxtLink
+          class="stage"
+          :to="{ path: '/release', query: { brief: item.id } }"
+          :title="`Its release: ${item.topic || 'Untitled brief'}`"
+          data-test="stage"
+          >{{ item.stage }}</NuxtLink
+        >
+        <div v-if="hourOf(item)" class="muted small">{{ hourOf(item) }}</div></template
+      >
       <template #[`item.lead`]="{ item }">{{ item.lead ?? '–' }}</template>
       <template #[`item.support`]="{ item }"
         ><span class="figure">{{ item.support }}</span></template
       >
-      <template #[`item.region`]="{ item }">{{ regionName(item.region) }}</template>
+      <template #[`item.region`]="{ item }"><span :title="regionName(item.region)">{{ item.region ?? regionName(null) }}</span></template>
       <template #[`item.percent`]="{ item }"
         ><span
           class="figure"
@@ -185,6 +212,14 @@ const { isOverDropZone } = useDropZone(zone, {
   font-weight: 600;
   color: var(--ink);
   text-underline-offset: 3px;
+}
+.stage {
+  color: var(--ink);
+  text-underline-offset: 3px;
+  display: inline-block;
+}
+.stage::first-letter {
+  text-transform: uppercase;
 }
 .title {
   overflow: hidden;

@@ -5,6 +5,7 @@ import { useBrief } from '~/stores/brief'
 import { useRelease } from '~/stores/release'
 
 /** When it is to be seen first: at an hour of the channel's clock, or as soon as it is ready. */
+defineProps<{ calendar?: boolean }>()
 const brief = useBrief()
 const release = useRelease()
 const at = computed(() => brief.fields!.releaseAt)
@@ -59,7 +60,7 @@ function take(change: Partial<LocalHour>) {
       >As soon as it is ready</v-btn
     >
     <a
-      v-if="typeof at === 'number'"
+      v-if="calendar && typeof at === 'number'"
       class="link small"
       :href="`/api/calendar.ics?workspace=${brief.brief!.workspaceId}`"
       download

@@ -67,7 +67,7 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
               />
             </ReleasePoint>
             <ReleasePoint v-else-if="point.id === 'hour'" :point="point">
-              <template #below><ReleaseHour /></template>
+              <template #below><ReleaseHour calendar /></template>
             </ReleasePoint>
             <ReleasePoint v-else-if="group.id === 'own'" :point="point">
               <template #state

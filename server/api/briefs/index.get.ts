@@ -2,12 +2,13 @@ import { DEFAULT_PROFILE } from '../../../core/draft/limits'
 import { RULE_SETS } from '../../../core/draft/ruleset'
 import { knownProfile, knownRuleSet } from '../../http/scoring'
 import { draftContext } from '../../desk/draftContext'
+import { stagesOf } from '../../release/stages'
 import { route } from '../../http/route'
 
 /** The briefs with their percent, worked out for those changed since. */
 export default route('GET /api/briefs', async (event, runtime, { query }) => {
   const { briefs, scoring } = runtime
-  const { lines, unscored } = briefs.list(query.workspace)
+  const { lines, listed, unscored } = briefs.list(query.workspace)
   const percents = await scoring.percents(
     unscored.map(({ id, fields, workspaceId, seriesPlace }) => ({
       fields,
@@ -28,5 +29,12 @@ export default route('GET /api/briefs', async (event, runtime, { query }) => {
   const scores = unscored.map(({ id, updatedAt }, i) => ({ id, updatedAt, percent: percents[i]! }))
   if (scores.length) briefs.saveScores(scores)
   const scored = new Map(scores.map(({ id, percent }) => [id, percent]))
-  return { briefs: lines.map(line => (scored.has(line.id) ? { ...line, percent: scored.get(line.id)! } : line)) }
+  const stages = stagesOf(runtime, listed)
+  return {
+    briefs: lines.map(line => ({
+      ...line,
+      percent: scored.has(line.id) ? scored.get(line.id)! : line.percent,
+      stage: stages.get(line.id)!,
+    })),
+  }
 })

@@ -7,12 +7,13 @@ import { remoteServices } from '../../services/remote'
 import { isServiceFault } from '../../services/retry'
 
 /** Attaches a live service once it has answered, goes back to the simulated ones, or asks none from now on. */
-export default route('PUT /api/services', async (event, { accounts, attached, services }, { body }) => {
+export default route('PUT /api/services', async (event, { accounts, audiences, attached, services }, { body }) => {
   const { address, key } = body
   const use = body.use ?? (address === null ? 'simulated' : 'live')
   if (use !== 'live') {
     attached.forget(use)
     accounts.forget()
+    audiences.forgetTold()
     services.attach(use === 'none' ? 'none' : null)
     return servicesInUse(attached)
   }
@@ -31,6 +32,7 @@ export default route('PUT /api/services', async (event, { accounts, attached, se
   }
   attached.set(next.address, next.key)
   accounts.forget()
+  audiences.forgetTold()
   services.attach(next)
   return servicesInUse(attached)
 })

@@ -86,7 +86,7 @@ watch(
       :src="film.address"
       controls
       preload="metadata"
-      @loadedmetadata="film.known(player!.duration)"
+      @loadedmetadata="film.known(player!.duration, player!.videoWidth, player!.videoHeight)"
       @timeupdate="moved"
       @error="problem = 'This browser cannot play the file.'"
     />

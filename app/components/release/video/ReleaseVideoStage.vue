@@ -125,7 +125,7 @@ function onKey(event: KeyboardEvent, element: EndElement) {
         :src="film.address"
         preload="metadata"
         muted
-        @loadedmetadata="film.known(player!.duration)"
+        @loadedmetadata="film.known(player!.duration, player!.videoWidth, player!.videoHeight)"
         @timeupdate="told"
         @ended="film.playing = false"
         @error="film.problem = 'This browser cannot play the file.'"

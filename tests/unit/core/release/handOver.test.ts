@@ -76,15 +76,20 @@ test('a copy has neither hour, ticks, hand-over nor address', () => {
 })
 
 test('the stage follows from what is there', () => {
-  const nothing = { gaps: 0, left: 5, handedOver: false, published: false }
+  const state = (left: number, handedOver = false, published = false) => ({
+    left: () => left,
+    handedOver: () => handedOver,
+    published,
+  })
   const settled = fields({ tray: { lead: 'chain', support: [], setAside: [] } })
   const written = { ...settled, title: 'Chain', description: 'A chain.', tags: ['chain'] }
-  expect(stageOf(fields(), nothing)).toBe('collecting')
-  expect(stageOf(settled, nothing)).toBe('settled')
-  expect(stageOf(written, nothing)).toBe('written')
-  expect(stageOf(written, { ...nothing, gaps: 1 })).toBe('settled')
-  expect(stageOf(written, { ...nothing, left: 0 })).toBe('ready')
-  expect(stageOf(written, { ...nothing, left: 0, handedOver: true })).toBe('handed over')
-  expect(stageOf(settled, { ...nothing, handedOver: true })).toBe('settled')
-  expect(stageOf({ ...written, videoAddress: 'https://videos.example/a' }, nothing)).toBe('out')
+  expect(stageOf(fields(), state(5))).toBe('collecting')
+  expect(stageOf(settled, state(5))).toBe('settled')
+  expect(stageOf(written, state(5))).toBe('written')
+  expect(stageOf({ ...written, description: 'A chain of […].' }, state(0))).toBe('settled')
+  expect(stageOf(written, state(0))).toBe('ready')
+  expect(stageOf(written, state(0, true))).toBe('handed over')
+  expect(stageOf(settled, state(0, true))).toBe('settled')
+  expect(stageOf({ ...written, videoAddress: 'https://videos.example/a' }, state(5))).toBe('out')
+  expect(stageOf(settled, state(5, false, true))).toBe('out')
 })

@@ -1,0 +1,52 @@
+import { questionsLeft } from '../../core/release/answered'
+import { handedState, handOverSteps } from '../../core/release/handOver'
+import { leftOf, readiness } from '../../core/release/readiness'
+import { stageOf, type Stage } from '../../core/release/stage'
+import type { Brief } from '../../shared/brief'
+import type { Runtime } from '../runtime'
+import { rightsFor } from './account'
+import { readinessFrom } from './readiness'
+
+type Stores = Pick<
+  Runtime,
+  | 'accounts'
+  | 'briefItems'
+  | 'briefReleases'
+  | 'briefs'
+  | 'pictures'
+  | 'publications'
+  | 'workspaces'
+  | 'workspaceItems'
+  | 'now'
+>
+
+/**
+ * The stages of many briefs by their ids, as their sheets would tell them.
+ * @param briefs with all of their fields but the captions, which are read only where they decide.
+ */
+export function stagesOf(stores: Stores, briefs: readonly Brief[]): Map<string, Stage> {
+  const out = stores.publications.out()
+  return new Map(
+    briefs.map(brief => {
+      const { id, workspaceId, fields } = brief
+      const rights = rightsFor(stores.accounts, stores.workspaces.get(workspaceId)!.channelId)
+      const whole = () => readinessFrom(stores, stores.briefs.get(id)!, rights)
+      const stage = stageOf(fields, {
+        published: out.has(id),
+        handedOver: () => {
+          if (!Object.keys(fields.handed).length) return false
+          const from = whole()
+          const steps = handOverSteps(from.fields, from)
+          return steps.length > 0 && steps.every(step => handedState(step, fields) === 'done')
+        },
+        left: () => {
+          const off = new Set(stores.workspaces.settings(workspaceId).checklist.off)
+          // Most briefs that are not ready have answers left: no text needs to be looked at to know that.
+          if (questionsLeft(fields, rights, off)) return 1
+          return leftOf(readiness(whole())).length
+        },
+      })
+      return [id, stage]
+    }),
+  )
+}
