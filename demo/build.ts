@@ -30,6 +30,7 @@ import { BRIEFS, LISTS } from './briefs'
 import { LOCALISED } from './localised'
 import { giveOwnCaptions } from './ownCaptions'
 import { giveThumbnails, PICTURED } from './pictures'
+import { OUTLETS } from './outlets'
 import { PLAYLISTS } from './playlists'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
@@ -146,6 +147,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
     const failed = await lookAtPlaylists({ ...deps, playlistPages }, question)
     if (failed) throw new Error(failed)
   }
+  for (const value of OUTLETS) items.save(WORKSPACE, { id: uuid(), kind: 'outlet', revision: 0, value })
   const place = db.prepare('INSERT INTO place (region, name, population, source) VALUES (?, ?, ?, ?)')
   for (const { name, population } of TOWNS) place.run('GB', name, population, 'demo')
   db.pragma('wal_checkpoint(TRUNCATE)')

@@ -86,6 +86,7 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'tag-lists':
     case 'end-layouts':
     case 'audience':
+    case 'outlets':
       return 'workspaces'
     case 'import':
       return rest[0] === 'package' ? 'briefs' : rest[0] === 'audience' ? 'workspaces' : null

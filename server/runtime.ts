@@ -11,6 +11,7 @@ import { briefItemStore, type BriefItemStore } from './data/briefItems'
 import { evidenceStore, type EvidenceStore } from './data/evidence'
 import { briefStore, type BriefStore } from './data/briefs'
 import { migrationsOf, openUserFile, type Db } from './data/open'
+import { outletVisits } from './data/outletVisits'
 import { phraseStore, type PhraseStore } from './data/phrases'
 import { resultStore, type ResultStore } from './data/results'
 import { listStore, type ListStore } from './data/lists'
@@ -83,6 +84,7 @@ export interface Runtime {
   fileWork: FileWork
   pictures: PictureStore
   publications: PublicationStore
+  outletVisits: ReturnType<typeof outletVisits>
   /** Where files wait until a site has all of them. */
   outgoing: string
   /** Unpacks, looks at and writes pictures, in a thread of its own. */
@@ -222,6 +224,7 @@ async function opened(): Promise<Runtime> {
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
       publications,
+      outletVisits: outletVisits(db),
       outgoing: openOutgoing(join(data, 'outgoing'), publications.sending()),
       pictures: pictureStore(pictureFolder(file)),
       pictureWork: startPictures(join(workers, 'picture.mjs')),

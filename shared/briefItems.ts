@@ -23,6 +23,8 @@ export const itemBodySchema = z.discriminatedUnion(
     bodyOf('filming'),
     bodyOf('localised'),
     bodyOf('thumbnail'),
+    bodyOf('post'),
+    bodyOf('spreadStep'),
   ],
   KINDS_IN_WORDS,
 )

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { blockSchema } from '../core/blocks/block'
 import { ownRuleSetSchema, ownRuleSetShape } from '../core/draft/ruleSetSchema'
 import { ownProfileSchema } from '../core/draft/profileSchema'
+import { outletSchema } from '../core/posts/outlet'
 import { playlistSchema, playlistShape } from '../core/playlist/playlist'
 import { endLayoutSchema } from '../core/release/endScreen'
 import { tagListSchema } from '../core/tags/tagList'
@@ -20,6 +21,7 @@ export type SavedTagList = WorkspaceItem<'tagList'>
 export type SavedRuleSet = WorkspaceItem<'ruleSet'>
 export type SavedProfile = WorkspaceItem<'limitProfile'>
 export type SavedEndLayout = WorkspaceItem<'endLayout'>
+export type SavedOutlet = WorkspaceItem<'outlet'>
 export type SavedPlaylist = WorkspaceItem<'playlist'>
 
 /** An id of the client's own, so that a repeat makes no second; one that was deleted comes back. */
@@ -29,6 +31,7 @@ export const newTagListSchema = tagListSchema.extend(made)
 export const newRuleSetSchema = ownRuleSetSchema.safeExtend(made)
 export const newPlaylistSchema = playlistSchema.extend(made)
 export const newEndLayoutSchema = endLayoutSchema.extend(made)
+export const newOutletSchema = outletSchema.extend(made)
 export const newProfileSchema = ownProfileSchema.extend(made)
 
 const revision = z.number({ error: 'State the revision it was changed from.' }).int().min(0)
@@ -55,6 +58,24 @@ export const ruleSetPatchSchema = z.object({
 export const profilePatchSchema = ownProfileSchema.partial().extend({ revision })
 
 export const playlistPatchSchema = z.object(playlistShape).partial().extend({ revision })
+
+/** Left out is unchanged, also what has a value of its own where nothing is given. */
+export const outletPatchSchema = z
+  .object({
+    ...outletSchema.shape,
+    audience: outletSchema.shape.audience.unwrap(),
+    note: outletSchema.shape.note.unwrap(),
+  })
+  .partial()
+  .extend({ revision })
+
+/** An outlet with what came of it, as the plans of all briefs say. */
+export interface OutletLine extends SavedOutlet {
+  /** How often it was told of a video. */
+  told: number
+  /** Visits it brought; `null` where nobody read them off. */
+  visits: number | null
+}
 
 /** Where a block stands. */
 export interface BlockUse {

@@ -20,6 +20,7 @@ const PARTS = [
   { side: 'when', title: 'When' },
   { side: 'hand-over', title: 'Hand over' },
   { side: 'publish', title: 'Publish' },
+  { side: 'spread', title: 'Spread' },
 ] as const
 type Part = (typeof PARTS)[number]['side']
 const route = useRoute()
@@ -125,7 +126,8 @@ const account = computed(() => {
       <LazyReleaseVideo v-else-if="part === 'video'" :key="`video-${brief.brief!.id}`" />
       <LazyReleaseWhen v-else-if="part === 'when'" :key="`when-${brief.brief!.id}`" />
       <LazyReleaseHandOver v-else-if="part === 'hand-over'" :key="`hand-${brief.brief!.id}`" />
-      <LazyReleasePublish v-else :key="`publish-${brief.brief!.id}`" />
+      <LazyReleasePublish v-else-if="part === 'publish'" :key="`publish-${brief.brief!.id}`" />
+      <LazyReleaseSpread v-else :key="`spread-${brief.brief!.id}`" />
       <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />
     </template>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { readJsonFile } from '../formats/jsonFile'
 import { BRIEF_FIELDS, briefFieldsSchema, type BriefField, type BriefFields } from './brief'
 import { localisedSchema, type Localised } from './items/localised'
+import { postSchema, type Post } from './items/post'
 
 const time = z.iso.datetime('This is not a time.')
 
@@ -15,6 +16,7 @@ export const briefFileSchema = z.object({
   exportedAt: time.optional(),
   ...briefFieldsSchema.partial().shape,
   localised: z.array(localisedSchema).max(100, 'A brief can have texts in 100 languages at most.').default([]),
+  posts: z.array(postSchema).max(40, 'A brief can have 40 texts to spread at most.').default([]),
 })
 type Parsed = z.infer<typeof briefFileSchema>
 
@@ -25,23 +27,31 @@ export interface BriefFile {
   exportedAt: number | null
   fields: Partial<BriefFields>
   localised: Localised[]
+  posts: Post[]
+}
+
+/** What a brief has many of that goes along with it. */
+export interface BriefFileItems {
+  localised: readonly Localised[]
+  /** Texts that tell others of the video. */
+  posts: readonly Post[]
 }
 
 /** A brief as text of its file. */
 export function writeBriefFile(
   brief: { id: string; createdAt: number; updatedAt: number; fields: BriefFields },
-  localised: readonly Localised[],
+  { localised, posts }: BriefFileItems,
   now: number,
 ): string {
   const { id, createdAt, updatedAt, fields } = brief
   const iso = (at: number) => new Date(at).toISOString()
   const head = { format: 1, kind: 'fonetra-brief', id, createdAt: iso(createdAt), updatedAt: iso(updatedAt) }
-  return `${JSON.stringify({ ...head, exportedAt: iso(now), ...fields, localised }, null, 2)}\n`
+  return `${JSON.stringify({ ...head, exportedAt: iso(now), ...fields, localised, posts }, null, 2)}\n`
 }
 
 /** @throws FileFault that names each fault with its line. */
 export function readBriefFile(text: string): BriefFile {
-  const { id, createdAt, exportedAt, localised, ...rest } = readJsonFile<Parsed>(
+  const { id, createdAt, exportedAt, localised, posts, ...rest } = readJsonFile<Parsed>(
     text,
     briefFileSchema as z.ZodType<Parsed>,
   ).value
@@ -53,6 +63,7 @@ export function readBriefFile(text: string): BriefFile {
       BRIEF_FIELDS.filter(field => rest[field] !== undefined).map(field => [field, rest[field]]),
     ) as Partial<BriefFields>,
     localised,
+    posts,
   }
 }
 

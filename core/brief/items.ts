@@ -4,7 +4,9 @@ import { candidateSchema } from './items/candidate'
 import { filmingNoteSchema } from './items/filmingNote'
 import { keptPromiseSchema } from './items/keptPromise'
 import { localisedSchema } from './items/localised'
+import { postSchema } from './items/post'
 import { snapshotSchema } from './items/snapshot'
+import { spreadStepSchema } from '../posts/plan'
 import { thumbnailSchema } from '../thumbnail/picture'
 
 /**
@@ -18,6 +20,8 @@ export const ITEM_KINDS = {
   kept: { schema: keptPromiseSchema, format: 1, most: 300, copied: true },
   localised: { schema: localisedSchema, format: 1, most: 60, copied: true },
   filming: { schema: filmingNoteSchema, format: 1, most: 300, copied: true },
+  post: { schema: postSchema, format: 1, most: 40, copied: false },
+  spreadStep: { schema: spreadStepSchema, format: 1, most: 100, copied: false },
   thumbnail: { schema: thumbnailSchema, format: 1, most: 40, copied: false },
 } as const
 

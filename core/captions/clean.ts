@@ -84,6 +84,10 @@ function signsOf(language: string): Signs {
   return signs
 }
 
+/** Whether a sentence only works on video: it asks to subscribe, or points at what is seen. @param language BCP 47. */
+export const isForVideoOnly = (sentence: string, language: string): boolean =>
+  signsOf(language).video?.test(sentence) ?? false
+
 /** A text with the words of its removals noted. */
 function taken(
   text: string,

@@ -65,7 +65,7 @@ const MOST_HASHTAGS = 3
 
 const tidy = (lines: readonly string[]) => lines.map(line => line.trim()).filter(Boolean)
 /** A line that ends a sentence. */
-const ended = (line: string) => (/[.!?…:)\]]$/u.test(line) ? line : `${line}.`)
+export const ended = (line: string) => (/[.!?…:)\]。！？]["'”’»]?$/u.test(line) ? line : `${line}.`)
 
 /** Addresses get the scheme without which they cannot be clicked. */
 function clickable(line: string): string {

@@ -60,7 +60,10 @@ interface Cell {
 function byLines(rows: readonly string[][], faults: string[]): Cell[] {
   const header = rows[0]!.map(plain)
   const at = (...names: string[]) => header.findIndex(name => names.includes(name))
-  const named = { day: at('weekday', 'day', 'wochentag', 'tag', 'dia', 'jour'), hour: at('hour', 'stunde', 'hora', 'heure') }
+  const named = {
+    day: at('weekday', 'day', 'wochentag', 'tag', 'dia', 'jour'),
+    hour: at('hour', 'stunde', 'hora', 'heure'),
+  }
   const isNamed = named.day >= 0 && named.hour >= 0
   const day = isNamed ? named.day : 0
   const hour = isNamed ? named.hour : 1
@@ -117,7 +120,13 @@ function byTable(rows: readonly string[][]): Cell[] | null {
  * @throws FileFault that names what cannot be read, and the hours that are missing.
  */
 export function readAudience(text: string): number[] {
-  const rows = Papa.parse<string[]>(text.replace(/^\ufeff/u, '').replace(/\r\n?/gu, '\n').trim(), { skipEmptyLines: 'greedy' }).data
+  const rows = Papa.parse<string[]>(
+    text
+      .replace(/^\ufeff/u, '')
+      .replace(/\r\n?/gu, '\n')
+      .trim(),
+    { skipEmptyLines: 'greedy' },
+  ).data
   if (!rows.length) throw new FileFault(['The table is empty.'])
   const faults: string[] = []
   const cells = byTable(rows) ?? byLines(rows, faults)

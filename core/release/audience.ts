@@ -81,4 +81,3 @@ export const weekdayName = (day: number): string => WEEKDAYS[day]!
 /** `Thursday 18:00` */
 export const weekHourInWords = (hour: number): string =>
   `${weekdayName(Math.floor(hour / 24))} ${String(hour % 24).padStart(2, '0')}:00`
-

@@ -1,7 +1,7 @@
 import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate, ZipPassThrough } from 'fflate'
 import { exportedText, type BriefFields } from '../brief/brief'
-import { writeBriefFile } from '../brief/briefFile'
-import type { Localised } from '../brief/items/localised'
+import { exportedPosts } from '../brief/items/post'
+import { writeBriefFile, type BriefFileItems } from '../brief/briefFile'
 import { formatChapters } from '../chapters/formats'
 import { chaptersOf } from '../chapters/lines'
 import { FileFault } from '../formats/jsonFile'
@@ -21,9 +21,8 @@ const MOST_ENTRIES = 1000
 /** Texts shrink to a third at the fastest level already; the next ones take three times as long. */
 const LEVEL = 1
 
-export interface PackageFrom {
+export interface PackageFrom extends BriefFileItems {
   brief: { id: string; createdAt: number; updatedAt: number; fields: BriefFields }
-  localised: readonly Localised[]
   playlists: readonly string[]
   /** The bytes of the brief's thumbnail; `null` where it has none, or it is not here. */
   picture: Uint8Array | null
@@ -40,6 +39,7 @@ export interface PackageFrom {
 export function packageFiles({
   brief,
   localised,
+  posts,
   playlists,
   picture,
   rights,
@@ -51,7 +51,7 @@ export function packageFiles({
   const { captions, description, seconds } = fields
   const chapters = chaptersOf(description)
   const files: Record<string, string | Uint8Array> = {
-    [BRIEF_NAME]: writeBriefFile(brief, localised, now),
+    [BRIEF_NAME]: writeBriefFile(brief, { localised, posts }, now),
     'hand-over.html': handOverPage(fields, handOverSteps(fields, { playlists, rights, inWords }), channel),
     'texts.txt': exportedText({ ...fields, captions: '' }),
     'video.jsonld': writeVideoObject({
@@ -66,6 +66,7 @@ export function packageFiles({
     }),
   }
   if (picture && fields.thumbnail) files[`thumbnail.${fileEnding(fields.thumbnail)}`] = picture
+  if (posts.some(({ text }) => text.trim())) files['posts.txt'] = exportedPosts(posts)
   if (captions.trim()) files[`captions.${captionsEnding(captions)}`] = captions
   if (chapters.length) {
     files['chapters.txt'] = formatChapters(chapters, 'text')

@@ -29,7 +29,11 @@ export function waiting(
   if (!season && !trend) return null
   const yearly = trend ? `${Math.round(Math.abs(trend.yearly) * 100)} % a year` : ''
   const direction =
-    trend?.direction === 'rising' ? ` Rising by ${yearly}.` : trend?.direction === 'fading' ? ` Fading by ${yearly}.` : ''
+    trend?.direction === 'rising'
+      ? ` Rising by ${yearly}.`
+      : trend?.direction === 'fading'
+        ? ` Fading by ${yearly}.`
+        : ''
   const none = (text: string): Waiting => ({ month: null, gain: null, text: text + direction })
   if (!season) return none('Searched all year round: there is no season to wait for.')
   const level = (ahead: number) => {

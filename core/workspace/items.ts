@@ -3,6 +3,7 @@ import { blockSchema } from '../blocks/block'
 import { ownProfileSchema } from '../draft/profileSchema'
 import { ownRuleSetSchema } from '../draft/ruleSetSchema'
 import { playlistSchema } from '../playlist/playlist'
+import { outletSchema } from '../posts/outlet'
 import { endLayoutSchema } from '../release/endScreen'
 import { tagListSchema } from '../tags/tagList'
 
@@ -13,6 +14,7 @@ export const WORKSPACE_KINDS = {
   ruleSet: { schema: ownRuleSetSchema, format: 1, most: 50, copied: false },
   playlist: { schema: playlistSchema, format: 1, most: 200, copied: false },
   endLayout: { schema: endLayoutSchema, format: 1, most: 50, copied: false },
+  outlet: { schema: outletSchema, format: 1, most: 200, copied: false },
   limitProfile: { schema: ownProfileSchema, format: 1, most: 50, copied: false },
 } as const
 

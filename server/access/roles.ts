@@ -16,6 +16,7 @@ const READING = new Set(
     '/api/draft/cover',
     '/api/draft/own',
     '/api/hashtags/suggest',
+    '/api/posts/write',
     '/api/returned',
     '/api/tags/pack',
     '/api/tags/suggest',

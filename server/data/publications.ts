@@ -37,7 +37,9 @@ export function publicationStore(db: Db, now: () => number = Date.now) {
   )
   const held = db.prepare<[string], Row>("SELECT * FROM publication WHERE brief_id = ? AND state IN ('sending', 'out')")
   const sending = db.prepare<[], string>("SELECT id FROM publication WHERE state = 'sending'").pluck()
-  const out = db.prepare<[], string>("SELECT brief_id FROM publication WHERE state IN ('sending', 'out') AND state = 'out'").pluck()
+  const out = db
+    .prepare<[], string>("SELECT brief_id FROM publication WHERE state IN ('sending', 'out') AND state = 'out'")
+    .pluck()
   const add = db.prepare(
     `INSERT INTO publication (id, brief_id, channel, file, bytes, seconds, state, created_at, updated_at)
       VALUES (?, ?, ?, ?, ?, ?, 'sending', ?, ?)`,

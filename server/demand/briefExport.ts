@@ -1,16 +1,14 @@
-import { writeBriefFile } from '../../core/brief/briefFile'
+import { writeBriefFile, type BriefFileItems } from '../../core/brief/briefFile'
 import { csvFile } from '../../core/formats/csv'
-import type { Localised } from '../../core/brief/items/localised'
 import type { Brief } from '../../shared/brief'
 import type { Runtime } from '../runtime'
 import { rowOf } from './rows'
 
 /** A brief whole, in a format that carries its version. */
-export const briefJson = (brief: Brief, localised: readonly Localised[]): string =>
-  writeBriefFile(brief, localised, Date.now())
+export const briefJson = (brief: Brief, items: BriefFileItems): string => writeBriefFile(brief, items, Date.now())
 
 /** The phrases of a brief with their figures as last observed. */
-export function briefPhrases({ fields }: Brief, _: readonly Localised[], runtime: Runtime): string {
+export function briefPhrases({ fields }: Brief, _: BriefFileItems, runtime: Runtime): string {
   const { tray, region, language } = fields
   const rowFor = rowOf(runtime, region ?? '', language)
   const line = (role: string, phrase: string) => {

@@ -15,6 +15,7 @@ const NAMES: Record<WorkspaceKind, string> = {
   ruleSet: 'rule set',
   limitProfile: 'limit profile',
   endLayout: 'layout',
+  outlet: 'outlet',
   playlist: 'playlist',
 }
 

@@ -1,4 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
+import type { BriefFileItems } from '../../core/brief/briefFile'
 import { packageFiles, writePackage } from '../../core/release/package'
 import { inZone } from '../../core/release/inZone'
 import type { Brief } from '../../shared/brief'
@@ -7,6 +8,12 @@ import type { Runtime } from '../runtime'
 import { rightsFor } from './account'
 import { readFile } from 'node:fs/promises'
 import { pictureName } from '../../core/thumbnail/picture'
+
+/** What goes along with a brief in its file. */
+export const fileItemsOf = (briefItems: Runtime['briefItems'], brief: string): BriefFileItems => ({
+  localised: briefItems.list(brief, 'localised').map(({ value }) => value),
+  posts: briefItems.list(brief, 'post').map(({ value }) => value),
+})
 
 /** A brief as a package: a ZIP file with everything that is handed over. */
 export async function briefPackage(
@@ -26,7 +33,7 @@ export async function briefPackage(
   return writePackage(
     packageFiles({
       brief,
-      localised: briefItems.list(brief.id, 'localised').map(({ value }) => value),
+      ...fileItemsOf(briefItems, brief.id),
       playlists: playlistsOf(workspaceItems, brief.workspaceId, brief.id).map(({ title }) => title),
       picture: file ? await readFile(file) : null,
       rights: rightsFor(accounts, channelId),

@@ -6,13 +6,13 @@ import { Problem } from '../http/problem'
 import type { Runtime } from '../runtime'
 
 /**
- * Makes a brief from its file, with its texts in other languages.
+ * Makes a brief from its file, with its texts in other languages and those that spread the word.
  * @param thumbnail the picture that came with it and is kept here now.
  * @throws Problem 409 where the brief is here already, also when it was deleted: what differs has to be seen first.
  */
 export function takeBrief(
   { db, briefs, briefItems }: Pick<Runtime, 'db' | 'briefs' | 'briefItems'>,
-  { id, fields, localised }: BriefFile,
+  { id, fields, localised, posts }: BriefFile,
   home: BriefHome,
   thumbnail: Picture | null = null,
 ): { briefId: string } {
@@ -32,6 +32,7 @@ export function takeBrief(
       briefItems.save(id, { id: uuid(), kind: 'thumbnail', revision: 0, value })
     }
     for (const value of localised) briefItems.save(id, { id: uuid(), kind: 'localised', revision: 0, value })
+    for (const value of posts) briefItems.save(id, { id: uuid(), kind: 'post', revision: 0, value })
   })
   take.immediate()
   return { briefId: id }

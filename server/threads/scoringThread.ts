@@ -8,6 +8,7 @@ import { spoken } from '../../core/captions/spoken'
 import type { CutQuestion } from '../../core/chapters/cut'
 import { namedChapters } from '../../core/chapters/titles'
 import { copiedFrom } from '../../core/draft/copied'
+import { writePosts, type PostsQuestion } from '../../core/posts/write'
 import { truthOf } from '../../core/draft/truth'
 import type { DraftContext } from '../../core/draft/context'
 import { fixed, type DraftPhrases, type DraftTexts } from '../../core/draft/draft'
@@ -88,6 +89,10 @@ const thread = {
   },
   async clean(captions: string, question: CleanQuestion) {
     return cleanText(await captionsOf(captions), question)
+  },
+  async posts({ draft: { outline: _, ...texts }, ...question }: Omit<PostsQuestion, 'draft'> & { draft: DraftTexts }) {
+    // An outline is what shall be spoken: it is no text to quote from.
+    return writePosts({ ...question, draft: await readDraft(texts) })
   },
   async spoken(captions: string, phrases: string[], language: string) {
     return spoken(await captionsOf(captions), phrases, language)

@@ -12,6 +12,7 @@ import type { SuggestQuestion, suggestTags } from '../../core/tags/suggest'
 import type { Score, scoreDraft } from '../../core/draft/score'
 import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
+import type { PostsQuestion, WrittenPost } from '../../core/posts/write'
 import { restartingThread, ThreadLate } from './restartingThread'
 import type { AfterDraft, BriefToScore, ScoringThread } from './scoringThread'
 
@@ -25,6 +26,7 @@ export interface Scoring {
   ) => Promise<ReturnType<typeof suggestTags>>
   misspelt: (phrases: string[], language: string, words: string[]) => Promise<MisspeltPhrase[]>
   clean: (captions: string, question: CleanQuestion) => Promise<CleanText>
+  posts: (question: Omit<PostsQuestion, 'draft'> & { draft: DraftTexts }) => Promise<WrittenPost[]>
   spoken: (captions: string, phrases: string[], language: string) => Promise<Spoken[]>
   cut: (captions: string, question: CutQuestion & { phrases: string[] }) => Promise<NamedChapter[]>
   truth: (texts: DraftTexts, language: string) => Promise<Truth>
@@ -77,6 +79,7 @@ export function startScoring(entry: string, longest = LONGEST): Scoring {
     suggestTags: question => thread.ask(remote => remote.suggestTags(question), longest),
     misspelt: (...question) => thread.ask(remote => remote.misspelt(...question), longest),
     clean: (...question) => thread.ask(remote => remote.clean(...question), longest),
+    posts: question => thread.ask(remote => remote.posts(question), longest),
     spoken: (...question) => thread.ask(remote => remote.spoken(...question), longest),
     cut: (...question) => thread.ask(remote => remote.cut(...question), longest),
     truth: (...question) => thread.ask(remote => remote.truth(...question), longest),

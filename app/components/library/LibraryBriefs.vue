@@ -134,7 +134,9 @@ const { isOverDropZone } = useDropZone(zone, {
       <template #[`item.support`]="{ item }"
         ><span class="figure">{{ item.support }}</span></template
       >
-      <template #[`item.region`]="{ item }"><span :title="regionName(item.region)">{{ item.region ?? regionName(null) }}</span></template>
+      <template #[`item.region`]="{ item }"
+        ><span :title="regionName(item.region)">{{ item.region ?? regionName(null) }}</span></template
+      >
       <template #[`item.percent`]="{ item }"
         ><span
           class="figure"

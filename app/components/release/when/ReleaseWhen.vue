@@ -74,8 +74,7 @@ const { isOverDropZone } = useDropZone(zone, {
             :title="`${shortInZone(each.at, when.zone)}. This hour and the two after it hold ${each.times.toFixed(2)} times the viewers of the usual three.`"
             data-test="best-hour"
             @click="take(each.at)"
-            >{{ weekHourInWords(each.hour) }}
-            <span class="figure times">{{ each.times.toFixed(1) }}×</span></v-btn
+            >{{ weekHourInWords(each.hour) }} <span class="figure times">{{ each.times.toFixed(1) }}×</span></v-btn
           ></span
         >
         <span v-else-if="audience?.hours" class="small muted">No hour stands out: they are much alike.</span>
@@ -84,9 +83,8 @@ const { isOverDropZone } = useDropZone(zone, {
       <v-skeleton-loader v-else-if="!when.problem" type="image" height="190" />
       <p v-if="audience" class="small muted origin" data-test="audience-origin">
         <span v-if="audience.source && audience.at"
-          >{{ audience.source }},
-          <span :title="dateTime(audience.at)">{{ ago(audience.at) }}</span
-          >, by the clock of {{ audience.timeZone }}.</span
+          >{{ audience.source }}, <span :title="dateTime(audience.at)">{{ ago(audience.at) }}</span>, by the clock of
+          {{ audience.timeZone }}.</span
         >
         <span v-else>{{
           audience.problem ?? 'Nobody has told yet when your viewers are there. Ask the site, or open a table.'

@@ -8,12 +8,14 @@ import { now } from '~/composables/clock'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
+import { useRelease } from '~/stores/release'
 import { useWhen } from '~/stores/when'
 import { useWorkspace } from '~/stores/workspace'
 
 /** The briefs of the workspace in a month, each at its hour with its stage; those without an hour below. */
 const brief = useBrief()
 const library = useLibrary()
+const release = useRelease()
 const workspace = useWorkspace()
 const when = useWhen()
 const route = useRoute()
@@ -42,7 +44,16 @@ function turn(by: number) {
 
 /** The names of weekdays as everywhere: short, not in capitals. */
 const weekday = ({ weekday: day }: { weekday: number }) => weekdayName((day + 6) % 7).slice(0, 3)
-const mine = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
+/** The open one as it stands now: what is chosen above is seen below at once. */
+const mine = computed(() =>
+  library.briefs
+    .filter(line => !workspace.id || line.workspaceId === workspace.id)
+    .map(line =>
+      line.id === brief.brief!.id
+        ? { ...line, releaseAt: brief.fields!.releaseAt, stage: release.stage ?? line.stage }
+        : line,
+    ),
+)
 const nameOf = (line: BriefLine) => line.title || line.topic || 'Untitled brief'
 const events = computed(() =>
   mine.value.flatMap(line => {
@@ -101,6 +112,9 @@ const to = (line: BriefLine) => ({ path: '/release', query: { brief: line.id, pa
       class="calendar"
       data-test="month"
     >
+      <template #day-label="{ day, present }"
+        ><span class="day" :class="{ present }">{{ day }}</span></template
+      >
       <template #event="{ event }"
         ><NuxtLink
           class="one"
@@ -149,9 +163,16 @@ h2 {
 .calendar :deep(.v-calendar-weekly__head-weekday) {
   text-transform: none;
 }
-.calendar :deep(.v-calendar-weekly__day-label .v-btn) {
-  height: 24px;
-  margin: 0;
+.day {
+  display: block;
+  margin: 3px 6px;
+  text-align: right;
+  font-size: 12px;
+  color: var(--muted);
+}
+.present {
+  color: var(--ink);
+  font-weight: 600;
 }
 .calendar :deep(.v-outside) {
   background: var(--paper);

@@ -128,9 +128,10 @@ button {
   display: flex;
   align-items: center;
   justify-content: center;
-  gap: 3px;
+  gap: 2px;
   width: 100%;
   height: 24px;
+  padding: 0;
   cursor: pointer;
 }
 button:hover,
@@ -144,6 +145,7 @@ button:focus-visible {
 .mine,
 .theirs {
   display: inline-block;
+  flex: none;
   width: 8px;
   height: 8px;
   border-radius: 50%;

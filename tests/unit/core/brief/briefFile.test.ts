@@ -13,8 +13,9 @@ const fields = () => ({
   tray: { lead: 'squeaky brakes', support: [], setAside: [] },
 })
 const german = { language: 'de', region: 'DE', title: 'Leise Bremsen', description: '', tags: [], phrases: [] }
+const post = { kind: 'short' as const, text: 'Quiet brakes.' }
 const written = (more: object = {}, createdAt = MADE) =>
-  writeBriefFile({ id: ID, createdAt, updatedAt: SENT, fields: { ...fields(), ...more } }, [german], SENT)
+  writeBriefFile({ id: ID, createdAt, updatedAt: SENT, fields: { ...fields(), ...more } }, { localised: [german], posts: [post] }, SENT)
 const here = { createdAt: MADE, fields: fields() }
 /** When fields were changed here last, and what stood in them before. */
 const standing =

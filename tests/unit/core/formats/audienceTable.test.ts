@@ -31,7 +31,9 @@ describe('a line for each hour', () => {
     expect(
       readAudience(lines(['lunes', 'martes', 'miércoles', 'jueves', 'viernes', 'sábado', 'domingo'], '\t')),
     ).toEqual(expected)
-    expect(readAudience(lines(['月曜日', '火曜日', '水曜日', '木曜日', '金曜日', '土曜日', '日曜日']))).toEqual(expected)
+    expect(readAudience(lines(['月曜日', '火曜日', '水曜日', '木曜日', '金曜日', '土曜日', '日曜日']))).toEqual(
+      expected,
+    )
     expect(readAudience(lines([1, 2, 3, 4, 5, 6, 7]))).toEqual(expected)
     expect(readAudience(lines([1, 2, 3, 4, 5, 6, 0]))).toEqual(expected)
   })
@@ -61,8 +63,14 @@ describe('what is wrong is named with its line', () => {
     ['Monday,24,1', 'Line 1: “24” is not an hour from 0 to 23.'],
     ['Monday,3,-1', 'Line 1: “-1” is not a number.'],
     ['Monday,3,1\nMonday,3,1', 'Line 2: Monday 03:00 is there twice.'],
-    [lines(DAYS).replace(/,\d+$/u, ','), '1 hour of the week is missing, on Sunday: Sunday 23:00 first. Write 0 where nobody was there.'],
-    [lines(DAYS.slice(0, 5)), '48 hours of the week are missing, on Saturday and Sunday: Saturday 00:00 first. Write 0 where nobody was there.'],
+    [
+      lines(DAYS).replace(/,\d+$/u, ','),
+      '1 hour of the week is missing, on Sunday: Sunday 23:00 first. Write 0 where nobody was there.',
+    ],
+    [
+      lines(DAYS.slice(0, 5)),
+      '48 hours of the week are missing, on Saturday and Sunday: Saturday 00:00 first. Write 0 where nobody was there.',
+    ],
     [DAYS.flatMap(name => HOURS.map(hour => `${name},${hour},0`)).join('\n'), 'Every hour is 0: that says nothing.'],
   ])('%.20s', (text, message) => {
     expect(faults(text)[0]).toBe(message)

@@ -1,4 +1,11 @@
-import { bestHours, hoursInZone, nextAt, weekHour, weekHourInWords, WEEK_HOURS } from '../../../../core/release/audience'
+import {
+  bestHours,
+  hoursInZone,
+  nextAt,
+  weekHour,
+  weekHourInWords,
+  WEEK_HOURS,
+} from '../../../../core/release/audience'
 
 const week = (of: (hour: number) => number) => Array.from({ length: WEEK_HOURS }, (_, hour) => of(hour))
 const only = (at: number) => week(hour => (hour === at ? 1 : 0))

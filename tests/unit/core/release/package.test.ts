@@ -25,6 +25,7 @@ const localised = [
 const given = {
   brief: { id: ID, createdAt: NOW - 5000, updatedAt: NOW - 1000, fields },
   localised,
+  posts: [{ kind: 'short' as const, text: 'Clean a chain. {link}' }],
   playlists: ['Chains'],
   picture: null,
   rights: null,
@@ -71,9 +72,11 @@ test('it is read back as the same brief', async () => {
     createdAt,
     fields: back,
     localised: texts,
+    posts,
   } = readBriefFile(readPackage(await writePackage(packageFiles(given), NOW)).brief)
   expect({ id, createdAt, fields: back }).toEqual({ id: ID, createdAt: NOW - 5000, fields })
   expect(texts).toEqual(localised)
+  expect(posts).toEqual(given.posts)
 })
 
 test('its thumbnail comes with it, byte by byte, and nothing under another name does', async () => {
@@ -89,7 +92,7 @@ test('its thumbnail comes with it, byte by byte, and nothing under another name 
 })
 
 test('a brief in which nothing is written makes a package too', async () => {
-  const empty = { ...given, localised: [], playlists: [], brief: { ...given.brief, fields: emptyFields() } }
+  const empty = { ...given, localised: [], posts: [], playlists: [], brief: { ...given.brief, fields: emptyFields() } }
   const bytes = await writePackage(packageFiles(empty), NOW)
   expect(readBriefFile(readPackage(bytes).brief).fields).toEqual(emptyFields())
   expect(Object.keys(texts(bytes))).not.toContain('captions.vtt')

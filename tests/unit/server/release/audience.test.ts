@@ -14,7 +14,7 @@ const WEEK = Array.from({ length: 168 }, (_, hour) => (hour === 0 ? 0.5 : 0.5 / 
 
 function setUp(tells: () => SiteAudience | null, complete = true) {
   const db = freshData(folder)
-  const workspaces = workspaceStore(db, videoStore(db, clock), clock)
+  const workspaces = workspaceStore(db, videoStore(db), clock)
   const workspace = workspaces.create({ name: 'Shed', timeZone: 'Europe/Berlin', channelId: 'ch-own' })
   let asked = 0
   const site = {

@@ -53,6 +53,12 @@ test('a package imports into an empty store as the same brief; a second time it 
     revision: 0,
     value: LOCALISED,
   })
+  from.briefItems.save(made.id, {
+    id: '0190a000-0000-7000-8000-00000001beef',
+    kind: 'post',
+    revision: 0,
+    value: { kind: 'answer', text: 'Oil it. {link}' },
+  })
   const file = readBriefFile(readPackage(await briefPackage(from, from.briefs.get(made.id)!, clock())).brief)
 
   const to = stores()
@@ -60,6 +66,9 @@ test('a package imports into an empty store as the same brief; a second time it 
   expect(takeBrief(to, file, home)).toEqual({ briefId: made.id })
   expect(to.briefs.get(made.id)!.fields).toEqual(made.fields)
   expect(to.briefItems.list(made.id, 'localised').map(({ value }) => value)).toEqual([LOCALISED])
+  expect(to.briefItems.list(made.id, 'post').map(({ value }) => value)).toEqual([
+    { kind: 'answer', text: 'Oil it. {link}' },
+  ])
   expect(() => takeBrief(to, file, home)).toThrow(/is here already/u)
   to.briefs.remove(made.id)
   expect(() => takeBrief(to, file, home)).toThrow(/was deleted here/u)
@@ -74,6 +83,7 @@ test('a brief whose texts in other languages cannot be kept is not taken at all'
     exportedAt: 2,
     fields: { topic: 'Chains' },
     localised: [{ ...LOCALISED, language: 'not a language at all' }],
+    posts: [],
   }
   expect(() => takeBrief(to, file, home)).toThrow()
   expect(to.briefs.get(file.id)).toBeNull()
