@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import type { Design } from '../../core/thumbnail/design'
 import { pictureName, type Picture } from '../../core/thumbnail/picture'
 import type { BriefItem } from '../../shared/briefItems'
 import type { ResultsAnswer, RivalRow } from '../../shared/rivals'
@@ -145,6 +146,20 @@ export const useThumbnails = defineStore('thumbnails', () => {
     return last
   }
 
+  /** Adds a picture that was made here, with what it was made of, so that it can be changed later. */
+  async function keepMade(name: string, file: Blob, design: Design): Promise<Candidate | null> {
+    const of = brief.brief!.id
+    const made = await add([{ name, file }])
+    if (!made) return null
+    await attempt('Keeping the picture …', () =>
+      api('PUT /api/briefs/:id/items/:item', {
+        params: { id: of, item: made.id },
+        body: { kind: 'thumbnail', revision: made.revision, value: { ...made.value, design } },
+      }),
+    )
+    return made
+  }
+
   /** Makes a candidate fit the site's rules, and chooses what came of it where it was the chosen one. */
   async function mend({ id, value }: Candidate, focus: { x: number; y: number }): Promise<Candidate | null> {
     const made = await attempt('Mending the picture …', of =>
@@ -189,6 +204,7 @@ export const useThumbnails = defineStore('thumbnails', () => {
     useWhileShown,
     choose,
     add,
+    keepMade,
     mend,
     remove,
   }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { designSchemaOf } from './design'
 import { PICTURE_FORMATS, type PictureFacts } from './mend'
 
 /** A picture that is kept: its outside, and the SHA-256 of its bytes, by which it is found. */
@@ -23,6 +24,8 @@ export const thumbnailSchema = z.object({
   name: z.string().trim().min(1, 'Give the picture a name.').max(200, 'A name can be 200 characters at most.'),
   /** The picture it was mended from, which is kept; `null` for one as it came. */
   original: pictureSchema.nullable(),
+  /** What it was made of here; `null` for one that came from elsewhere. */
+  design: designSchemaOf(pictureSchema).nullable().default(null),
 })
 export type Thumbnail = z.infer<typeof thumbnailSchema>
 

@@ -41,15 +41,14 @@ function namedIn(file: string, now: number): string[] {
     const tables = db.prepare("SELECT count(*) FROM sqlite_schema WHERE name IN ('brief_item', 'brief_field')").pluck()
     if (tables.get() !== 2) return []
     return db
-      .prepare<[number, number], string | null>(
-        `SELECT json_extract(value, '$.hash') FROM brief_item
-            WHERE kind = 'thumbnail' AND (deleted_at IS NULL OR deleted_at > ?)
-          UNION SELECT json_extract(value, '$.original.hash') FROM brief_item
-            WHERE kind = 'thumbnail' AND (deleted_at IS NULL OR deleted_at > ?)
+      .prepare<[number], string | null>(
+        // In candidates, what they were mended from, and what they were made of.
+        `SELECT t.value FROM brief_item i, json_tree(i.value) t
+            WHERE i.kind = 'thumbnail' AND (i.deleted_at IS NULL OR i.deleted_at > ?) AND t.key = 'hash'
           UNION SELECT json_extract(value, '$.hash') FROM brief_field WHERE field = 'thumbnail'`,
       )
       .pluck()
-      .all(now - GRACE, now - GRACE)
+      .all(now - GRACE)
       .filter(hash => hash !== null)
   } finally {
     db.close()

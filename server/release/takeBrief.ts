@@ -28,7 +28,7 @@ export function takeBrief(
   const take = db.transaction(() => {
     briefs.create(fields, id, home)
     if (thumbnail) {
-      const value = { ...thumbnail, name: 'Thumbnail', original: null }
+      const value = { ...thumbnail, name: 'Thumbnail', original: null, design: null }
       briefItems.save(id, { id: uuid(), kind: 'thumbnail', revision: 0, value })
     }
     for (const value of localised) briefItems.save(id, { id: uuid(), kind: 'localised', revision: 0, value })

@@ -128,7 +128,7 @@ export async function thumbnailsAnswer(
  */
 export async function mended(
   { pictures, pictureWork }: Pick<Runtime, 'pictures' | 'pictureWork'>,
-  { original, name, ...picture }: Thumbnail,
+  { original, name, design: _, ...picture }: Thumbnail,
   profile: LimitProfile,
   focus: { x: number; y: number },
   to: string,
@@ -139,7 +139,7 @@ export async function mended(
   if (!file) throw new Problem(409, 'picture-gone', 'The picture itself is not here. Add it again.')
   try {
     const facts = await pictureWork.mend(file, mendPlan(from, profile, focus), profile.thumbnail.bytes, to)
-    return { ...(await pictures.keep(to, facts)), name, original: from }
+    return { ...(await pictures.keep(to, facts)), name, original: from, design: null }
   } catch (error) {
     throw pictureProblem(error)
   }

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { mdiFilmstrip, mdiAutoFix, mdiCheck, mdiDeleteOutline, mdiDownloadOutline, mdiImagePlusOutline } from '@mdi/js'
+import {
+  mdiFilmstrip,
+  mdiAutoFix,
+  mdiBrush,
+  mdiCheck,
+  mdiDeleteOutline,
+  mdiDownloadOutline,
+  mdiImagePlusOutline,
+} from '@mdi/js'
 import { useDropZone, useEventListener, useFileDialog } from '@vueuse/core'
 import { ref } from 'vue'
 import { faultInWords, formatName, thumbnailFaults } from '../../../../core/thumbnail/mend'
@@ -55,6 +63,11 @@ const faultsOf = ({ value }: Candidate) =>
   thumbnailFaults(value, limits.value).map(fault => ({ fault, text: faultInWords(fault, value, limits.value) }))
 /** A picture that is too small stays so: nothing but a larger one helps. */
 const mendable = (candidate: Candidate) => faultsOf(candidate).some(({ fault }) => fault !== 'small')
+const designing = ref<Candidate | null>(null)
+function kept(id: string) {
+  designing.value = null
+  emit('look', id)
+}
 const mending = ref<Candidate | null>(null)
 async function mend(focus: { x: number; y: number }) {
   const of = mending.value!
@@ -121,6 +134,15 @@ async function mend(focus: { x: number; y: number }) {
           <v-btn
             size="x-small"
             variant="text"
+            :icon="mdiBrush"
+            :aria-label="`${candidate.value.design ? 'Change' : 'Make one of'} ${candidate.value.name}`"
+            :title="candidate.value.design ? 'Change it' : 'Make one of it: words, light, crop'"
+            data-test="picture-design"
+            @click="designing = candidate"
+          />
+          <v-btn
+            size="x-small"
+            variant="text"
             :icon="mdiDownloadOutline"
             :aria-label="`Save ${candidate.value.name} as a file`"
             title="Save as a file, named like the video"
@@ -165,6 +187,7 @@ async function mend(focus: { x: number; y: number }) {
       v-model="framing"
       @take="(name, picture) => add([{ name, file: picture }])"
     />
+    <LazyReleaseThumbnailDesign v-if="designing" :candidate="designing" @close="designing = null" @kept="kept" />
     <LazyReleaseThumbnailMend v-if="mending" :candidate="mending" @mend="mend" @close="mending = null" />
   </aside>
 </template>

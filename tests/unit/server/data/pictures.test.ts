@@ -55,7 +55,7 @@ test.each(['', '..', '../../etc/passwd', `${'a'.repeat(64)}.svg`, `${'a'.repeat(
 )
 
 describe('what nothing names any more', () => {
-  const value = (picture: Picture) => ({ ...picture, name: 'One', original: null })
+  const value = (picture: Picture) => ({ ...picture, name: 'One', original: null, design: null })
   test('goes after a week; what a brief, one of its candidates or a backup names stays', async () => {
     const { file, keepOld, pictures, write } = place()
     const db = openUserData(file, { migrations: MIGRATIONS })

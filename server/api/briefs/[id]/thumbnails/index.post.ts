@@ -20,7 +20,7 @@ export default route('POST /api/briefs/:id/thumbnails', (event, runtime, { query
       // The same picture once more is the one that is there.
       const there = runtime.briefItems.list(id, 'thumbnail').find(({ value }) => value.hash === picture.hash)
       if (there) return there
-      const value = { ...picture, name: pictureTitle(query.name), original: null }
+      const value = { ...picture, name: pictureTitle(query.name), original: null, design: null }
       const item = savedBriefItem(runtime.briefItems.save(id, { id: uuid(), kind: 'thumbnail', revision: 0, value }))
       setResponseStatus(event, 201)
       return item
