@@ -19,7 +19,12 @@ export async function giveThumbnails(data: string, briefItems: BriefItemStore, b
     const copy = join(data, `upload-${uuid()}.tmp`)
     copyFileSync(join(FOLDER, name), copy)
     const facts = { format: 'jpeg' as const, width, height, bytes: (await stat(copy)).size }
-    const value = { ...(await pictures.keep(copy, facts)), name: name.replace(/\.jpg$/u, ''), original: null, design: null }
+    const value = {
+      ...(await pictures.keep(copy, facts)),
+      name: name.replace(/\.jpg$/u, ''),
+      original: null,
+      design: null,
+    }
     briefItems.save(brief, { id: uuid(), kind: 'thumbnail', revision: 0, value })
   }
 }

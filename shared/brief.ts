@@ -35,6 +35,8 @@ export interface BriefLine {
   percent: number | null
   ruleSet: string
   stage: Stage
+  /** What the file of its video is to be called. */
+  fileName: string
   /** The hour of its release, UTC milliseconds; `now` is as soon as it is ready. */
   releaseAt: BriefFields['releaseAt']
 }

@@ -1,5 +1,6 @@
 import type { BestHour } from '../core/release/audience'
 import type { Checklist } from '../core/release/checklist'
+import type { Proposed } from '../core/release/proposed'
 import type { ReleasePoint } from '../core/release/readiness'
 import type { ChannelRight } from '../core/release/rights'
 import type { UsualAnswers } from '../core/release/usual'
@@ -46,6 +47,8 @@ export interface ReadinessAnswer {
     problem: string | null
   }
   usual: UsualAnswers
+  /** The category of most videos on the page of its lead; `null` where that is not known. */
+  proposedCategory: Proposed | null
   checklist: Checklist
   timeZone: string
 }

@@ -10,3 +10,29 @@ export function fileNameFor(phrase: string, before: string, language: string): s
   const name = (phrase.match(/[\p{L}\p{M}\p{N}]+/gu) ?? []).join('-').toLocaleLowerCase(language)
   return `${name.slice(0, LONGEST)}${ENDING.exec(before)?.[0] ?? '.mp4'}`
 }
+
+/** What a file's name is compared by: its words, without its ending, the dashes of one program and the spaces of another. */
+const fileKey = (name: string) =>
+  (
+    name
+      .replace(ENDING, '')
+      .toLowerCase()
+      .match(/[\p{L}\p{M}\p{N}]+/gu) ?? []
+  ).join('-')
+
+/**
+ * Which file belongs to which name: each by its words, whatever parts them and whatever it ends in.
+ * @returns for each name the index of its file; `null` where there is none, or where several files or names are called so.
+ */
+export function filesByName(names: readonly string[], files: readonly string[]): (number | null)[] {
+  const found = new Map<string, number[]>()
+  for (const [i, file] of files.entries()) {
+    const key = fileKey(file)
+    found.set(key, [...(found.get(key) ?? []), i])
+  }
+  const keys = names.map(fileKey)
+  return keys.map(key => {
+    const those = key ? found.get(key) : undefined
+    return those?.length === 1 && keys.filter(each => each === key).length === 1 ? those[0]! : null
+  })
+}

@@ -19,6 +19,8 @@ export interface VideoRecord {
   comments: number | null
   publishedAt: number | null
   durationSeconds: number | null
+  /** What kind of video its channel says it is; told by few. */
+  category?: string | null
   /** A small picture as a `data:` address, 20 KB at most. */
   thumbnail: string | null
 }
@@ -59,6 +61,7 @@ const FIELDS = {
   published: ['published', 'publishedat', 'uploaddate', 'publishdate', 'datepublished', 'uploaded'],
   duration: ['duration', 'durationseconds', 'length', 'seconds'],
   thumbnail: ['thumbnail', 'thumbnaildata'],
+  category: ['category', 'videocategory', 'genre'],
 } as const
 type Field = keyof typeof FIELDS
 
@@ -207,6 +210,7 @@ export function videoRecord(
     publishedAt: time('published'),
     durationSeconds: length ? durationSeconds(length) : null,
     thumbnail: picture(raw('thumbnail')),
+    category: text(raw('category'))?.trim().slice(0, 100) || null,
   }
   const phrase = phraseKey(text(raw('phrase')) ?? '')
   const rank = number('rank')

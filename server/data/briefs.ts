@@ -309,6 +309,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
             percent: found.percent,
             ruleSet: fields.ruleSet,
             releaseAt: fields.releaseAt,
+            fileName: fields.fileName,
           }
         })
       })

@@ -20,6 +20,7 @@ export interface VideoRow {
   dislikes: number | null
   comments: number | null
   thumbnail: string | null
+  category: string | null
   at: number
 }
 export interface ChannelRow {
@@ -46,6 +47,7 @@ export const toSiteVideo = (row: VideoRow): SiteVideo => ({
   publishedAt: row.published_at,
   durationSeconds: row.seconds,
   thumbnail: row.thumbnail,
+  category: row.category,
 })
 
 export type VideoStore = ReturnType<typeof videoStore>
@@ -66,12 +68,12 @@ export function videoStore(db: Db) {
   )
   const videoAt = db.prepare<[string], { id: number; at: number }>('SELECT id, at FROM video WHERE code = ?')
   const addVideo = db.prepare(
-    `INSERT INTO video (channel_id, title, description, tags, published_at, seconds, views, likes, dislikes, comments, thumbnail, at, code)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO video (channel_id, title, description, tags, published_at, seconds, views, likes, dislikes, comments, thumbnail, category, at, code)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   )
   const setVideo = db.prepare(`UPDATE video
       SET channel_id = ?, title = ?, description = coalesce(?, description), tags = coalesce(?, tags), published_at = coalesce(?, published_at), seconds = coalesce(?, seconds),
-    views = coalesce(?, views), likes = coalesce(?, likes), dislikes = coalesce(?, dislikes), comments = coalesce(?, comments), thumbnail = coalesce(?, thumbnail), at = ?
+    views = coalesce(?, views), likes = coalesce(?, likes), dislikes = coalesce(?, dislikes), comments = coalesce(?, comments), thumbnail = coalesce(?, thumbnail), category = coalesce(?, category), at = ?
     WHERE code = ?`)
   const videoRow = db.prepare<[string], VideoRow>(`${VIDEO} WHERE v.code = ?`)
   const channelRow = db.prepare<[string], ChannelRow>('SELECT * FROM channel WHERE id = ?')
@@ -152,6 +154,7 @@ export function videoStore(db: Db) {
       video.dislikes,
       video.comments,
       video.thumbnail,
+      video.category ?? null,
       at,
       video.id,
     ]

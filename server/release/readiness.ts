@@ -1,6 +1,7 @@
 import { inZone } from '../../core/release/inZone'
 import { leftOf, readiness, type ReadinessFrom } from '../../core/release/readiness'
 import type { ChannelRight } from '../../core/release/rights'
+import { mostSay, type Proposed } from '../../core/release/proposed'
 import { LOOKED_BACK, usualAnswers } from '../../core/release/usual'
 import { pictureName } from '../../core/thumbnail/picture'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
@@ -10,14 +11,12 @@ import { playlistsOf } from '../desk/playlistsOf'
 import { knownProfile } from '../http/scoring'
 import type { Runtime } from '../runtime'
 
-type Stores = Pick<
-  Runtime,
-  'briefItems' | 'briefReleases' | 'pictures' | 'publications' | 'workspaces' | 'workspaceItems' | 'now'
->
+type Around = Pick<Runtime, 'briefItems' | 'pictures' | 'workspaces' | 'workspaceItems' | 'now'>
+type Stores = Around & Pick<Runtime, 'briefReleases' | 'phrases' | 'publications' | 'results'>
 
 /** What the points of a brief's release follow from. @param rights what the account may do; `null` where nobody told. */
 export function readinessFrom(
-  stores: Stores,
+  stores: Around,
   { id, workspaceId, fields }: Pick<Brief, 'id' | 'workspaceId' | 'fields'>,
   rights: readonly ChannelRight[] | null,
 ): ReadinessFrom {
@@ -36,6 +35,23 @@ export function readinessFrom(
     now: now(),
     inWords: at => inZone(at, timeZone),
   }
+}
+
+/** Seats of a page that are looked at. */
+const PAGE = 20
+
+/** What most videos on the kept page of a brief's lead are said to be. */
+function categoryOfPage({ phrases, results }: Stores, { fields }: Brief): Proposed | null {
+  const { tray, region, language } = fields
+  const known = tray.lead ? phrases.known(tray.lead, region ?? '', language) : null
+  const page = known ? results.effective(known.id, region ?? '') : null
+  if (!page) return null
+  return mostSay(
+    results
+      .seats(page, PAGE)
+      .filter(({ off }) => !off)
+      .map(({ category }) => category),
+  )
 }
 
 /** How far a brief is from its release. @param account what the account may do for its channel. */
@@ -62,6 +78,7 @@ export function readinessAnswer(
       at: channel?.at ?? null,
       problem,
     },
+    proposedCategory: categoryOfPage(stores, brief),
     usual: usualAnswers(briefReleases.sheets(workspaceId, id, LOOKED_BACK)),
     checklist: from.checklist,
     timeZone: workspaces.get(workspaceId)!.timeZone,

@@ -7,18 +7,7 @@ import type { Runtime } from '../runtime'
 import { rightsFor } from './account'
 import { readinessFrom } from './readiness'
 
-type Stores = Pick<
-  Runtime,
-  | 'accounts'
-  | 'briefItems'
-  | 'briefReleases'
-  | 'briefs'
-  | 'pictures'
-  | 'publications'
-  | 'workspaces'
-  | 'workspaceItems'
-  | 'now'
->
+type Stores = Parameters<typeof readinessFrom>[0] & Pick<Runtime, 'accounts' | 'briefs' | 'publications'>
 
 /**
  * The stages of many briefs by their ids, as their sheets would tell them.

@@ -28,6 +28,7 @@ export const videoSchema = z.object({
   comments: count.nullable(),
   publishedAt: z.number().nullable(),
   durationSeconds: count.nullable(),
+  category: z.string().max(100).nullable().optional(),
   thumbnail: z
     .string()
     .max(20_000)

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import type { OwnTexts } from '../../shared/rivals'
 import { call, demoApp, expect, test as shared } from './app'
 import { fieldsOf, newBrief } from './onDesk'
@@ -113,4 +114,38 @@ test('by program: one key is one video, also when it is sent twice at once; anot
   await expect.poll(async () => (await call(app, `/api/briefs/${id}/publish`)).json.publication?.state).toBe('out')
   expect((await send(id, named)).json.publication).toMatchObject({ id: key, state: 'out' })
   expect((await send(id, { 'Idempotency-Key': crypto.randomUUID() })).json).toMatchObject({ error: { code: 'is-out' } })
+})
+
+test('several briefs go out one after the other, each with the file that is named after it', async ({ page, app }) => {
+  const clip = await readFile(CLIP)
+  const make = (topic: string, more: object = {}) =>
+    newBrief(app, { ...READY, topic, title: `How to ${topic}`, fileName: `${topic.replaceAll(' ', '-')}.mp4`, ...more })
+  const one = await make('several a first')
+  const two = await make('several a second')
+  const owed = await make('several not ready', { sheet: { ...SHEET, licence: null } })
+  await page.goto('/library')
+  await page.getByTestId('publish-several').click()
+  const row = (id: string) => page.getByTestId(`row-${id}`)
+  await expect(row(one)).toContainText('Name it several-a-first.mp4')
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByTestId('several-files').click()
+  const file = (name: string) => ({ name, mimeType: 'video/webm', buffer: clip })
+  await (
+    await chooser
+  ).setFiles([
+    file('Several a first.webm'),
+    file('several_a_second.webm'),
+    file('several not ready.webm'),
+    file('x.webm'),
+  ])
+  await expect(page.getByText('Named after no brief: x.webm')).toBeVisible()
+  await expect(row(owed)).toContainText('Answer first: Licence.')
+  await expect(page.getByTestId('several-publish')).toHaveText('Publish 2')
+  await page.getByTestId('several-publish').click()
+  await expect(row(one)).toContainText('Out')
+  await expect(row(two)).toContainText('Out')
+  for (const id of [one, two])
+    expect((await call(app, `/api/briefs/${id}/publish`)).json.publication).toMatchObject({ state: 'out' })
+  expect((await call(app, `/api/briefs/${owed}/publish`)).json.publication).toBeNull()
+  await expect(page.getByTestId('several-publish')).toBeDisabled()
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiContentDuplicate, mdiDeleteOutline, mdiFileUploadOutline, mdiPlus } from '@mdi/js'
+import { mdiContentDuplicate, mdiDeleteOutline, mdiFileUploadOutline, mdiPlus, mdiSendOutline } from '@mdi/js'
 import { useDropZone, useFileDialog } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { shortInZone } from '../../../core/release/inZone'
@@ -15,9 +15,13 @@ const brief = useBrief()
 const workspace = useWorkspace()
 const mine = computed(() => library.briefs.filter(line => !workspace.id || line.workspaceId === workspace.id))
 const newOpen = ref(false)
+const publishing = ref(false)
+const sendable = computed(() => mine.value.filter(({ stage }) => SENDABLE.includes(stage)))
 const search = ref<string | null>('')
 void brief.flush().then(() => library.refresh())
 
+/** What is written and not out yet. */
+const SENDABLE: readonly Stage[] = ['written', 'ready', 'handed over']
 const HEADERS = [
   { key: 'topic', title: 'Brief' },
   {
@@ -80,6 +84,14 @@ const { isOverDropZone } = useDropZone(zone, {
         data-test="brief-open"
         @click="choose()"
         >Open a file</v-btn
+      >
+      <v-btn
+        v-if="sendable.length > 1"
+        :prepend-icon="mdiSendOutline"
+        title="Those written and not out yet, one after the other"
+        data-test="publish-several"
+        @click="publishing = true"
+        >Publish several</v-btn
       >
       <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" data-test="new-brief" @click="newOpen = true"
         >New brief</v-btn
@@ -169,6 +181,7 @@ const { isOverDropZone } = useDropZone(zone, {
       </template>
     </v-data-table>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
+    <LazyLibraryPublish v-if="publishing" v-model="publishing" :lines="sendable" />
     <LazyLibraryReturned v-if="opened" v-model="opened" />
   </div>
 </template>

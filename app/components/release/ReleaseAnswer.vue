@@ -2,11 +2,18 @@
 import { computed, ref, watch } from 'vue'
 import type { SheetQuestion } from '../../../core/release/sheet'
 import { answerInWords, sheetSchema } from '../../../core/release/sheet'
+import type { Proposed } from '../../../core/release/proposed'
 import type { UsualAnswer } from '../../../core/release/usual'
 
 type Value = string | boolean | null
 /** A question of the sheet with its answers; choosing the chosen one again takes it back. */
-const props = defineProps<{ question: SheetQuestion; usual: UsualAnswer | null; label: string }>()
+const props = defineProps<{
+  question: SheetQuestion
+  usual: UsualAnswer | null
+  /** What most of the lead’s page say. */
+  proposed?: Proposed | null
+  label: string
+}>()
 const value = defineModel<Value>({ required: true })
 const usualWords = computed(() => (props.usual ? answerInWords(props.question, props.usual.value) : null))
 const written = ref(typeof value.value === 'string' ? value.value : '')
@@ -35,6 +42,16 @@ function take() {
         @click="value = usual.value"
       >
         Usually {{ usualWords }}
+      </button></span
+    >
+    <span v-if="proposed && value === null && proposed.value !== usual?.value" class="small usual"
+      ><button
+        class="plain link"
+        :title="`${proposed.times} of ${proposed.of} videos on the page of the lead say so`"
+        :data-test="`proposed-${question.id}`"
+        @click="value = proposed.value"
+      >
+        On the page {{ proposed.value }}
       </button></span
     >
     <template v-if="typeof question.answer === 'string'"

@@ -62,6 +62,7 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
                 :question="QUESTIONS.get(point.question)!"
                 :label="point.title"
                 :usual="release.around!.usual[point.question] ?? null"
+                :proposed="point.question === 'category' ? release.around!.proposedCategory : null"
                 :model-value="valueOf(QUESTIONS.get(point.question)!)"
                 @update:model-value="answer(QUESTIONS.get(point.question)!, $event)"
               />

@@ -15,7 +15,11 @@ const fields = () => ({
 const german = { language: 'de', region: 'DE', title: 'Leise Bremsen', description: '', tags: [], phrases: [] }
 const post = { kind: 'short' as const, text: 'Quiet brakes.' }
 const written = (more: object = {}, createdAt = MADE) =>
-  writeBriefFile({ id: ID, createdAt, updatedAt: SENT, fields: { ...fields(), ...more } }, { localised: [german], posts: [post] }, SENT)
+  writeBriefFile(
+    { id: ID, createdAt, updatedAt: SENT, fields: { ...fields(), ...more } },
+    { localised: [german], posts: [post] },
+    SENT,
+  )
 const here = { createdAt: MADE, fields: fields() }
 /** When fields were changed here last, and what stood in them before. */
 const standing =
@@ -29,6 +33,7 @@ test('a brief written to a file is read as it was', () => {
     exportedAt: SENT,
     fields: fields(),
     localised: [german],
+    posts: [post],
   })
 })
 

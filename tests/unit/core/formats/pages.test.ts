@@ -19,6 +19,7 @@ describe('one record of a list', () => {
         'Duration': 'PT7M1S',
         'Tags': 'a; b',
         'Country': 'gb',
+        'Genre': ' Workshop ',
       }),
     ).toEqual({
       video: {
@@ -34,6 +35,7 @@ describe('one record of a list', () => {
         publishedAt: Date.UTC(2026, 2, 31),
         durationSeconds: 421,
         thumbnail: null,
+        category: 'Workshop',
       },
       seat: { phrase: 'bike chain', rank: 3, region: 'GB', at: null, titleMatches: null },
     })

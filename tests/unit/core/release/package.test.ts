@@ -44,6 +44,7 @@ test('a package holds the brief, texts, captions, chapters, what sites read, and
     'chapters.txt',
     'chapters.vtt',
     'hand-over.html',
+    'posts.txt',
     'texts.txt',
     'video.jsonld',
   ])

@@ -57,6 +57,7 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/phrases/found',
     'POST /api/phrases/longer',
     'POST /api/phrases/shortlist',
+    'POST /api/posts/write',
     'POST /api/returned',
     'DELETE /api/session',
     'POST /api/session',

@@ -9,8 +9,10 @@ import { askedStore } from '../../../../server/data/asked'
 import { briefReleaseStore } from '../../../../server/data/briefReleases'
 import { briefStore } from '../../../../server/data/briefs'
 import { publicationStore } from '../../../../server/data/publications'
+import { phraseStore } from '../../../../server/data/phrases'
 import { pictureStore } from '../../../../server/data/pictures'
 import { briefItemStore } from '../../../../server/data/briefItems'
+import { resultStore } from '../../../../server/data/results'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
@@ -51,6 +53,8 @@ function stores() {
     briefItems: briefItemStore(db, clock),
     pictures: pictureStore(join(folder, 'pictures')),
     publications: publicationStore(db, clock),
+    phrases: phraseStore(db),
+    results: resultStore(db),
     now: clock,
   }
 }
