@@ -11,7 +11,7 @@ export function fileNameFor(phrase: string, before: string, language: string): s
   return `${name.slice(0, LONGEST)}${ENDING.exec(before)?.[0] ?? '.mp4'}`
 }
 
-/** What a file's name is compared by: its words, without its ending, the dashes of one program and the spaces of another. */
+/** What a file's name is compared by: its words, whatever parts them, without its ending. */
 const fileKey = (name: string) =>
   (
     name
@@ -22,7 +22,7 @@ const fileKey = (name: string) =>
 
 /**
  * Which file belongs to which name: each by its words, whatever parts them and whatever it ends in.
- * @returns for each name the index of its file; `null` where there is none, or where several files or names are called so.
+ * @returns for each name the index of its file; `null` where there is none, or several files or names are called so.
  */
 export function filesByName(names: readonly string[], files: readonly string[]): (number | null)[] {
   const found = new Map<string, number[]>()

@@ -78,10 +78,6 @@ const joined = (sentences: readonly string[]) =>
 const blocks = (...parts: readonly string[]) => parts.filter(Boolean).join('\n\n')
 const line = (words: string) => (words ? `${words} ${LINK}` : LINK)
 
-/** The first of some texts that fits. */
-const firstThatFits = (writing: Writing, kind: PostKindOf, texts: readonly string[]) =>
-  texts.find(text => text && fits(writing, kind, text))
-
 /** Up to `most` sentences that no other text has, as far as `fit` allows. What is taken is used from now on. */
 function take(
   { used }: Writing,
@@ -139,7 +135,7 @@ const MAKERS: Record<PostKind, (writing: Writing, kind: PostKindOf) => string> =
 
   pushTitle(writing, kind) {
     const { material, phrases, language } = writing
-    const parts = material.title.split(/(?<=[?!])\s+|\s*[:–—|]\s+/u)
+    const parts = material.title.split(/(?<=[?!]) |[:–—|] /u).map(part => part.trim())
     const named = phrases.lead ? titleStart(phrases.lead, language) : ''
     const byLead = [...parts, named].sort((a, b) => tellsAll(writing, b) - tellsAll(writing, a))
     return (
@@ -224,8 +220,8 @@ function inARow(steps: readonly string[], { limit, unit }: PostKindOf): string {
 }
 
 /**
- * The first of the sentences spoken that say most of the lead, and those that follow it: the answer itself, without what
- * leads up to it. '' where nothing is spoken, or nothing of it says a phrase.
+ * The first of the sentences spoken that say most of the lead, and those that follow it: the answer itself, without
+ * what leads up to it. '' where nothing is spoken, or nothing of it says a phrase.
  */
 function spokenAnswer(writing: Writing, fit: (answer: string) => boolean): string {
   const { material, phrases, language } = writing

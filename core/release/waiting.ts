@@ -12,7 +12,7 @@ const LEAST_GAIN = 1.25
 export interface Waiting {
   /** The calendar month to release in, 0 January; `null` where there is nothing to wait for. */
   month: number | null
-  /** How many more searches its first months would hold than those from now, .4 for two fifths; `null` without a wait. */
+  /** How many more searches its first months hold than those from now, .4 for two fifths; `null` without a wait. */
   gain: number | null
   text: string
 }

@@ -17,7 +17,7 @@ export interface AudienceDeps extends MayAsk {
   now: () => number
 }
 
-/** When a workspace's viewers are there, from what is kept: a table that was read in goes before what the site tells. */
+/** When a workspace's viewers are there, as is kept: a table that was read in goes before what the site tells. */
 export function audienceAnswer(
   { audiences }: Pick<AudienceDeps, 'audiences'>,
   { id, channelId, timeZone }: Workspace,

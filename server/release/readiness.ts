@@ -14,7 +14,7 @@ import type { Runtime } from '../runtime'
 type Around = Pick<Runtime, 'briefItems' | 'pictures' | 'workspaces' | 'workspaceItems' | 'now'>
 type Stores = Around & Pick<Runtime, 'briefReleases' | 'phrases' | 'publications' | 'results'>
 
-/** What the points of a brief's release follow from. @param rights what the account may do; `null` where nobody told. */
+/** What a brief's points follow from. @param rights what the account may do; `null` where nobody told. */
 export function readinessFrom(
   stores: Around,
   { id, workspaceId, fields }: Pick<Brief, 'id' | 'workspaceId' | 'fields'>,

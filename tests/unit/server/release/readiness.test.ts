@@ -18,10 +18,25 @@ import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { lookAtAccount } from '../../../../server/release/account'
 import { readinessAnswer } from '../../../../server/release/readiness'
-import { serviceError, type OwnedChannel, type Services } from '../../../../server/services/contract'
+import { serviceError, type OwnedChannel, type Services, type SiteVideo } from '../../../../server/services/contract'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
+const UNASKED = { channel: null, told: false, problem: null }
+const siteVideo = (id: string, channel: string): SiteVideo => ({
+  id,
+  title: id,
+  description: null,
+  tags: null,
+  channel: { id: channel, title: channel, subscribers: null },
+  views: null,
+  likes: null,
+  dislikes: null,
+  comments: null,
+  publishedAt: null,
+  durationSeconds: null,
+  thumbnail: null,
+})
 const OWN: OwnedChannel = {
   id: 'ch-own',
   title: 'Own',
@@ -128,7 +143,6 @@ describe('what the account may do', () => {
 })
 
 describe('the readiness of a brief', () => {
-  const UNASKED = { channel: null, told: false, problem: null }
   test('usual answers come from the other briefs of the workspace, deleted ones left out', () => {
     const given = stores()
     const { briefs, workspaces } = given
@@ -198,4 +212,37 @@ describe('the readiness of a brief', () => {
       given.workspaceItems.save(home, { id: uuid(), kind: 'playlist', revision: 0, value })
     expect(readinessAnswer(given, given.briefs.get(id)!, UNASKED).playlists).toEqual(['Chains'])
   })
+})
+
+test('the category that most of the lead’s page use is offered; of a page nobody read nothing is', () => {
+  const given = stores()
+  const home = given.workspaces.list()[0]!.id
+  const seat = (code: string, category: string | null) => ({
+    video: { ...siteVideo(code, 'other'), category },
+    strength: { strength: 0.5, targeting: 0.5, reach: 0.5, pull: null },
+  })
+  given.results.save([
+    {
+      phraseId: given.phrases.phraseId('bike chain', 'en'),
+      region: 'GB',
+      kind: 'site',
+      source: 'site',
+      at: 1000,
+      depth: 20,
+      complete: true,
+      more: false,
+      titleMatches: null,
+      videoBlock: null,
+      intent: null,
+      seats: [...'abcdef'].map((code, i) => seat(code, i === 0 ? 'Sport' : i === 1 ? null : 'Workshop')),
+    },
+  ])
+  const brief = (lead: string) =>
+    given.briefs.create({ tray: { lead, support: [], setAside: [] }, region: 'GB' }, undefined, { workspace: home })
+  expect(readinessAnswer(given, brief('Bike Chain'), UNASKED).proposedCategory).toEqual({
+    value: 'Workshop',
+    times: 4,
+    of: 6,
+  })
+  expect(readinessAnswer(given, brief('bike pump'), UNASKED).proposedCategory).toBeNull()
 })
