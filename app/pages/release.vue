@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { mdiCheckAll, mdiFormatListChecks, mdiRefresh } from '@mdi/js'
+import { mdiFormatListChecks, mdiRefresh } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useChanges } from '~/stores/changes'
 import { useJobs } from '~/stores/jobs'
@@ -82,34 +81,14 @@ const account = computed(() => {
           <strong class="stage">{{ told.stage }}</strong> <span class="muted">{{ told.left }}</span>
         </p>
         <v-spacer />
-        <v-checkbox-btn
-          :model-value="brief.fields.forSearch"
-          label="Meant for search"
-          density="compact"
-          color="primary"
-          class="search"
-          title="Turn it off for a client’s video or an announcement: nothing search-like is asked of it then."
-          data-test="for-search"
-          @update:model-value="brief.set('forSearch', $event === true, true)"
-        />
-        <template v-if="part === 'sheet'"
-          ><v-btn
-            v-if="release.offered.length"
-            size="small"
-            variant="tonal"
-            color="primary"
-            :prepend-icon="mdiCheckAll"
-            data-test="take-usual"
-            @click="release.takeUsual"
-            >Take {{ counted(release.offered.length, 'usual answer') }}</v-btn
-          ><v-btn
-            size="small"
-            variant="text"
-            :prepend-icon="mdiFormatListChecks"
-            data-test="checklist"
-            @click="checklistOpen = true"
-            >Checklist</v-btn
-          ></template
+        <v-btn
+          v-if="part === 'sheet'"
+          size="small"
+          variant="text"
+          :prepend-icon="mdiFormatListChecks"
+          data-test="checklist"
+          @click="checklistOpen = true"
+          >Checklist</v-btn
         >
       </div>
       <p v-if="account" class="small muted account" data-test="account">
@@ -128,7 +107,7 @@ const account = computed(() => {
       <LazyReleaseHandOver v-else-if="part === 'hand-over'" :key="`hand-${brief.brief!.id}`" />
       <LazyReleasePublish v-else-if="part === 'publish'" :key="`publish-${brief.brief!.id}`" />
       <LazyReleaseSpread v-else :key="`spread-${brief.brief!.id}`" />
-      <LazyReleaseChecklist v-if="checklistOpen" v-model="checklistOpen" />
+      <LazyReleaseChecklist v-if="checklistOpen && release.around" v-model="checklistOpen" />
     </template>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
   </div>
@@ -146,12 +125,6 @@ const account = computed(() => {
 }
 .stage {
   display: inline-block;
-}
-.search {
-  flex: none;
-}
-.search :deep(.v-label) {
-  font-size: 14px;
 }
 .told {
   display: flex;

@@ -67,6 +67,8 @@ const SCREENS = [
   ['release?part=hand-over', '[data-test=step-title]'],
   ['release?part=thumbnail', '[data-test=page-pictures]'],
   ['release?part=video', '[data-test=video-strip]'],
+  ['release?part=when', '[data-test=month]'],
+  ['release?part=spread', '[data-test=write-posts]'],
   ['release?part=publish', '[data-test=sent]'],
   ['release?part=publish&onto=there', '[data-test=apply-video]'],
   ['desk?part=playlist', '[data-test=playlist-row]'],

@@ -153,7 +153,7 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
-  ...'checklist sheet lines releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements'.split(
+  ...'checklist sheet lines releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements design posts kinds outlet tag minutes'.split(
     ' ',
   ),
 ]
@@ -169,7 +169,7 @@ const BODIES: Record<string, unknown>[] = [
   { candidates: [{ tag: 'a', value: 1 }], lead: 'b' },
   { fields: { topic: 'Fuzz' } },
   { fields: { topic: 'Fuzz', sheet: { visibility: 'public' }, releaseAt: 'now', ticked: { a: 1 } } },
-  { focus: { x: 0.5, y: 0.5 } },
+  { focus: { x: 0.5, y: 0.5 }, name: 'Page', kind: 'page', address: '', tag: 'page', revision: 0 },
   { phrase: 'bike chain', text: 'note', checklist: { own: [{ id: 'a', text: 'b' }], off: ['title'], order: ['tags'] } },
 ]
 /** What would end what is being tested, wait for the world outside, or go on for as long as one listens. */

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiArrowRight } from '@mdi/js'
+import { mdiArrowRight, mdiCheckAll } from '@mdi/js'
 import { computed } from 'vue'
 import { POINT_GROUPS, type PointGroup } from '../../../core/release/readiness'
 import { SHEET_QUESTIONS, type SheetAnswers, type SheetQuestion } from '../../../core/release/sheet'
+import { counted } from '~/composables/figures'
 import { SEEN_TO } from '~/composables/pointStates'
 import { useBrief } from '~/stores/brief'
 import { useRelease } from '~/stores/release'
@@ -40,6 +41,28 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
 <template>
   <div class="sides">
     <div v-for="(side, i) in sides" :key="i" class="sheet side" tabindex="0" role="region" :aria-label="side[0]?.title">
+      <v-checkbox-btn
+        v-if="i === 0"
+        :model-value="brief.fields!.forSearch"
+        label="Meant for search"
+        density="compact"
+        color="primary"
+        class="search"
+        title="Turn it off for a client’s video or an announcement: nothing search-like is asked of it then."
+        data-test="for-search"
+        @update:model-value="brief.set('forSearch', $event === true, true)"
+      />
+      <v-btn
+        v-else-if="release.offered.length"
+        size="small"
+        variant="tonal"
+        color="primary"
+        class="usual"
+        :prepend-icon="mdiCheckAll"
+        data-test="take-usual"
+        @click="release.takeUsual"
+        >Take {{ counted(release.offered.length, 'usual answer') }}</v-btn
+      >
       <section v-for="group in side" :key="group.id" :data-test="`group-${group.id}`">
         <h2>
           {{ group.title }}<span v-if="leftIn(group.points)" class="small muted">{{ leftIn(group.points) }} left</span>
@@ -100,6 +123,15 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
 </template>
 
 <style scoped>
+.search {
+  margin-left: -8px;
+}
+.search :deep(.v-label) {
+  font-size: 14px;
+}
+.usual {
+  margin-bottom: 8px;
+}
 .sides {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
