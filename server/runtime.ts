@@ -13,6 +13,7 @@ import { briefStore, type BriefStore } from './data/briefs'
 import { migrationsOf, openUserFile, type Db } from './data/open'
 import { outletVisits } from './data/outletVisits'
 import { phraseStore, type PhraseStore } from './data/phrases'
+import { rankStore, type RankStore } from './data/ranks'
 import { resultStore, type ResultStore } from './data/results'
 import { listStore, type ListStore } from './data/lists'
 import { playlistPageStore, type PlaylistPageStore } from './data/playlistPages'
@@ -84,6 +85,7 @@ export interface Runtime {
   fileWork: FileWork
   pictures: PictureStore
   publications: PublicationStore
+  ranks: RankStore
   outletVisits: ReturnType<typeof outletVisits>
   /** Where files wait until a site has all of them. */
   outgoing: string
@@ -224,6 +226,7 @@ async function opened(): Promise<Runtime> {
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
       publications,
+      ranks: rankStore(db),
       outletVisits: outletVisits(db),
       outgoing: openOutgoing(join(data, 'outgoing'), publications.sending()),
       pictures: pictureStore(pictureFolder(file)),

@@ -1,1 +1,194 @@
-<template><ShellSoon area="Ranks" /></template>
+<script setup lang="ts">
+import { mdiMagnifyScan, mdiStop } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import { phraseKey } from '../../core/text/words'
+import { counted } from '~/composables/figures'
+import { useBrief } from '~/stores/brief'
+import { useRanks, type RankKind } from '~/stores/ranks'
+import { useWorkspace } from '~/stores/workspace'
+
+useHead({ title: 'Ranks · Fonetra' })
+const ranks = useRanks()
+const brief = useBrief()
+const workspace = useWorkspace()
+const route = useRoute()
+const address = useAddress()
+const KINDS = [
+  { side: 'site', title: 'Video site' },
+  { side: 'web', title: 'Web search' },
+] as const
+
+watch(
+  () => workspace.id,
+  id => {
+    if (id) void ranks.loadVideos()
+  },
+  { immediate: true },
+)
+/** The video in the address; without one that of the open brief, else the newest. */
+const fallback = ref('')
+watch(
+  [() => brief.brief?.id, () => ranks.videos],
+  async () => {
+    fallback.value = (await ranks.ofBrief()) || (ranks.videos?.[0]?.id ?? '')
+  },
+  { immediate: true },
+)
+watch(
+  [() => route.query.video, fallback],
+  ([given, other]) => {
+    ranks.video = typeof given === 'string' && given ? given : other
+  },
+  { immediate: true },
+)
+watch(
+  () => route.query.kind,
+  given => {
+    ranks.kind = given === 'web' ? 'web' : 'site'
+  },
+  { immediate: true },
+)
+watch(
+  () => workspace.region,
+  region => {
+    ranks.region = region
+  },
+  { immediate: true },
+)
+const choices = computed(() => {
+  const found = (ranks.videos ?? []).map(({ id, title }) => ({ value: id, title }))
+  // One that is not listed yet is there all the same.
+  return ranks.video && !found.some(({ value }) => value === ranks.video)
+    ? [{ value: ranks.video, title: ranks.video }, ...found]
+    : found
+})
+const typed = ref('')
+function lookTyped() {
+  const phrase = phraseKey(typed.value)
+  if (!phrase) return
+  typed.value = ''
+  void ranks.look([phrase])
+}
+/** The phrases whose curves are drawn: the one in the address, else those that bring most. */
+const shown = computed(() => String(route.query.phrase ?? ''))
+</script>
+
+<template>
+  <div class="screen">
+    <h1 class="unseen">Ranks</h1>
+    <div class="head">
+      <v-autocomplete
+        :model-value="ranks.video || null"
+        :items="choices"
+        label="Video"
+        variant="outlined"
+        density="compact"
+        hide-details
+        no-data-text="No videos of your channel are known. Choose your channel in the Library."
+        class="video"
+        data-first-field
+        data-test="rank-video"
+        @update:model-value="address({ video: $event ?? undefined, phrase: undefined }, true)"
+      />
+      <DeskSides
+        :model-value="ranks.kind"
+        :sides="KINDS"
+        label="Where it is looked up"
+        named="kind"
+        @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
+      />
+      <ShellRegion v-model="ranks.region" class="region" />
+      <v-spacer />
+      <template v-if="ranks.progress"
+        ><span class="small muted" role="status"
+          >{{ ranks.progress.done }} of {{ counted(ranks.progress.of, 'phrase') }}</span
+        ><v-btn size="small" variant="outlined" :prepend-icon="mdiStop" data-test="rank-stop" @click="ranks.stop()"
+          >Stop</v-btn
+        ></template
+      >
+      <v-btn
+        v-else
+        variant="flat"
+        color="primary"
+        :prepend-icon="mdiMagnifyScan"
+        :disabled="!ranks.video || !ranks.lines.length"
+        data-test="rank-look"
+        title="Where it stands now, as a stranger sees it; a page that was read today is not asked for again"
+        @click="ranks.look()"
+        >Look up {{ ranks.lines.length || '' }}</v-btn
+      >
+    </div>
+    <p v-if="ranks.problem" role="alert" class="sheet state">
+      {{ ranks.problem }} <button class="plain link" @click="ranks.load()">Try again</button>
+    </p>
+    <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">
+      <h2>No video to look up yet</h2>
+      <p>Choose your channel in the Library, or publish a brief: its video is looked up here.</p>
+    </div>
+    <v-skeleton-loader v-else-if="!ranks.rows" type="table-row@4" class="sheet" />
+    <template v-else>
+      <RanksCurve class="sheet curve" :lines="ranks.lines" :shown="shown" />
+      <RanksTable
+        class="sheet table"
+        :lines="ranks.lines"
+        :shown="shown"
+        @show="address({ phrase: $event || undefined }, true)"
+      />
+      <form class="more" @submit.prevent="lookTyped">
+        <v-text-field
+          v-model="typed"
+          label="Look up another phrase"
+          density="compact"
+          maxlength="200"
+          hide-details
+          class="phrase"
+          data-test="rank-phrase"
+        />
+        <p v-if="ranks.missed.length" role="alert" class="small" data-test="rank-missed">
+          Not looked up: {{ ranks.missed.map(({ phrase, message }) => `“${phrase}”. ${message}`).join(' ') }}
+        </p>
+        <p v-else class="small muted">
+          What it brings is its searches a month times the share of them that look at its rank (shares in the Library).
+        </p>
+      </form>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+}
+.video {
+  flex: 1 1 320px;
+  max-width: 440px;
+}
+.region {
+  flex: 0 0 170px;
+}
+.curve {
+  flex: 0 0 250px;
+}
+.table {
+  flex: 1;
+  min-height: 180px;
+}
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+}
+.phrase {
+  flex: 0 1 300px;
+}
+.state {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+</style>

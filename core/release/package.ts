@@ -7,6 +7,7 @@ import { chaptersOf } from '../chapters/lines'
 import { FileFault } from '../formats/jsonFile'
 import { writeVideoObject } from '../formats/jsonLd'
 import { handOverPage } from './handOverPage'
+import { leadsTable } from './leadsTable'
 import type { ChannelRight } from './rights'
 import { captionsEnding, handOverSteps } from './handOver'
 import { fileEnding, MOST_PICTURE_BYTES } from '../thumbnail/picture'
@@ -66,6 +67,7 @@ export function packageFiles({
     }),
   }
   if (picture && fields.thumbnail) files[`thumbnail.${fileEnding(fields.thumbnail)}`] = picture
+  if (fields.cards.length || fields.endScreen) files['cards-and-end-screen.csv'] = leadsTable(fields)
   if (posts.some(({ text }) => text.trim())) files['posts.txt'] = exportedPosts(posts)
   if (captions.trim()) files[`captions.${captionsEnding(captions)}`] = captions
   if (chapters.length) {

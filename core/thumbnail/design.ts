@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Box } from '../release/endScreen'
 import type { Picture } from './picture'
 
 /** What a made thumbnail measures, in pixels. */
@@ -21,12 +22,6 @@ export const HEADLINE_ROOM: Record<Exclude<Layout, 'none'>, Box> = {
   right: { x: 0.52, y: 0.08, width: 0.44, height: 0.72 },
   above: { x: 0.04, y: 0.06, width: 0.92, height: 0.3 },
   below: { x: 0.04, y: 0.64, width: 0.76, height: 0.31 },
-}
-export interface Box {
-  x: number
-  y: number
-  width: number
-  height: number
 }
 
 /** The longest headline: more is not read at the size of a stamp. */

@@ -41,6 +41,8 @@ export const HELD: Record<string, SpaceKind> = {
   account_channel: 'rest',
   publication: 'rest',
   audience: 'rest',
+  rank_series: 'pages',
+  rank_day: 'pages',
   playlist_page: 'pages',
   job: 'rest',
   job_input: 'rest',

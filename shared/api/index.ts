@@ -5,6 +5,7 @@ import { fileCalls } from './files'
 import { libraryCalls } from './library'
 import { phraseCalls } from './phrases'
 import { programCalls } from './program'
+import { rankCalls } from './ranks'
 import { releaseCalls } from './release'
 import { rivalCalls } from './rivals'
 import { spokenCalls } from './spoken'
@@ -22,6 +23,7 @@ export const calls = {
   ...libraryCalls,
   ...briefCalls,
   ...releaseCalls,
+  ...rankCalls,
   ...textCalls,
   ...spokenCalls,
 }

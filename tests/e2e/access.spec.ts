@@ -80,7 +80,7 @@ const SCREENS = [
   ['library?tab=texts', '[data-test=texts-table]'],
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
-  ['ranks', 'h1'],
+  ['ranks', '[data-test=ranks]'],
 ] as const
 
 test.describe('free of serious findings', () => {

@@ -117,10 +117,3 @@ test('the theme, the tray and the keys', async ({ page }) => {
     await expect(page).toHaveURL(new RegExp(`/${path}`, 'u'))
   }
 })
-
-test('areas that are not built say in one line what will be there', async ({ page }) => {
-  for (const area of ['ranks']) {
-    await page.goto(`/${area}`)
-    await expect(page.getByText('Not available yet.')).toBeVisible()
-  }
-})

@@ -67,6 +67,52 @@ test('a package holds the brief, texts, captions, chapters, what sites read, and
   })
 })
 
+test('cards and end screen are a table that a stranger can follow', () => {
+  const withLeads = {
+    ...fields,
+    cards: [
+      {
+        id: 'b',
+        at: 95,
+        kind: 'link' as const,
+        target: 'https://shed.example',
+        title: 'Shed',
+        message: '=1+1',
+        teaser: 'Book',
+      },
+      { id: 'a', at: 12.5, kind: 'video' as const, target: 'v1', title: 'Oil', message: 'Oil, or wax', teaser: 'Oil' },
+    ],
+    endScreen: {
+      from: 285,
+      elements: [
+        {
+          id: 'e',
+          kind: 'video' as const,
+          pick: 'newest' as const,
+          target: '',
+          title: '',
+          x: 0.1,
+          y: 0.25,
+          width: 0.333,
+        },
+      ],
+    },
+  }
+  const table = packageFiles({ ...given, brief: { ...given.brief, fields: withLeads } })['cards-and-end-screen.csv']
+  expect(
+    String(table)
+      .replace(/^\ufeff/u, '')
+      .split('\r\n'),
+  ).toEqual([
+    'where,from,seconds,kind,leads to,target,message,teaser,left,top,width',
+    'card,0:12,12.5,Video,Oil,v1,"Oil, or wax",Oil,,,',
+    // What a spreadsheet would take for a formula is none.
+    `card,1:35,95,Link,Shed,https://shed.example,"'=1+1",Book,,,`,
+    'end screen,4:45,285,Video,Newest video,,,,10 %,25 %,33.3 %',
+    '',
+  ])
+})
+
 test('it is read back as the same brief', async () => {
   const {
     id,
