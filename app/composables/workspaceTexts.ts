@@ -9,20 +9,28 @@ export function useWorkspaceTexts(workspace: Ref<string>) {
   const { revisions } = useChanges()
   const notices = useNotices()
   const texts = ref<WorkspaceTexts>(settingsSchema.parse({}).texts)
+  /** The workspace whose texts these are; '' until they were read. */
+  let known = ''
+  let loading = Promise.resolve()
 
   async function load() {
     const id = workspace.value
     if (!id) return
     try {
       const { settings } = await api('GET /api/workspaces/:id/settings', { params: { id } })
-      if (id === workspace.value) texts.value = settings.texts
+      if (id !== workspace.value) return
+      texts.value = settings.texts
+      known = id
     } catch (error) {
       notices.show(messageOf(error), { serious: true })
     }
   }
-  watch([workspace, () => revisions.workspaces], () => void load(), { immediate: true })
+  watch([workspace, () => revisions.workspaces], () => (loading = load()), { immediate: true })
 
   async function save(patch: Partial<WorkspaceTexts>): Promise<boolean> {
+    // A change goes on top of what is saved: before that is known it would take the place of all the rest.
+    await loading
+    if (known !== workspace.value) return false
     const next = { ...texts.value, ...patch }
     if (JSON.stringify(next) === JSON.stringify(texts.value)) return true
     try {

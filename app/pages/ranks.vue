@@ -71,6 +71,11 @@ function lookTyped() {
 }
 /** The phrases whose curves are drawn: the one in the address, else those that bring most. */
 const shown = computed(() => String(route.query.phrase ?? ''))
+const explained = computed(() =>
+  ranks.kind === 'web'
+    ? 'What a rank in web search brings is not known: the searches are those of the video site.'
+    : 'What it brings: searches a month × the share of them that look at its rank (shares in the Library).',
+)
 </script>
 
 <template>
@@ -148,7 +153,7 @@ const shown = computed(() => String(route.query.phrase ?? ''))
           Not looked up: {{ ranks.missed.map(({ phrase, message }) => `“${phrase}”. ${message}`).join(' ') }}
         </p>
         <p v-else class="small muted">
-          What it brings is its searches a month times the share of them that look at its rank (shares in the Library).
+          {{ explained }}
         </p>
       </form>
     </template>

@@ -48,7 +48,7 @@ export const useFilm = defineStore('film', () => {
       address.value = URL.createObjectURL(given)
       file.value = given
     },
-    /** Takes what the file tells of itself: its length, and the lines of its picture. */
+    /** Saves the length of the file and the number of lines of its picture. */
     known(length: number, width = 0, height = 0) {
       const lines = Math.min(width, height)
       if (lines > 0) brief.set('lines', lines, true)

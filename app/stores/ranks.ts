@@ -105,7 +105,8 @@ export const useRanks = defineStore('ranks', () => {
         days,
         standing,
         searches: known,
-        brings: bringsOf(known, standing?.now.rank ?? null, shares.value),
+        // Searches and shares are the site's: how many look at a block of web search nobody tells.
+        brings: kind.value === 'web' ? null : bringsOf(known, standing?.now.rank ?? null, shares.value),
       }
     }),
   )

@@ -157,7 +157,7 @@ export const useSpread = defineStore('spread', () => {
     writing.value = true
     try {
       const [found] = (await proposed([kind])).posts
-      await text.change(`${postKind(kind).name} written anew.`, { text: found!.text })
+      await text.change(`${postKind(kind).name} written again.`, { text: found!.text })
     } catch (error) {
       notices.show(messageOf(error), { serious: true })
     } finally {

@@ -113,7 +113,7 @@ export const useWhen = defineStore('when', () => {
     askAnew: () => attempt(query => api('POST /api/audience', { query: { ...query, anew: '1' } })),
     async readIn(file: File) {
       if (await attempt(query => api('POST /api/import/audience', { query, file })))
-        notices.show('Your table counts from now on.', { undo: async () => void (await forget()) })
+        notices.show('Your table is used from now on.', { undo: async () => void (await forget()) })
     },
     forget,
     /** How many of my videos, and of those on the lead's page, came out in each hour of the week. */

@@ -10,6 +10,8 @@ const LANGUAGES = ['en', 'de', 'es', 'fr', 'pt', 'it', 'nl', 'sv', 'pl', 'tr', '
 /** A Monday. */
 const MONDAY = Date.UTC(2024, 0, 1)
 
+/** A week has 168 hours: longer and wider tables are others, and are not read to their end. */
+const [MOST_LINES, MOST_COLUMNS] = [1000, 60]
 /** More faults than these are counted. */
 const FAULTS_TOLD = 5
 
@@ -120,14 +122,14 @@ function byTable(rows: readonly string[][]): Cell[] | null {
  * @throws FileFault that names what cannot be read, and the hours that are missing.
  */
 export function readAudience(text: string): number[] {
-  const rows = Papa.parse<string[]>(
-    text
-      .replace(/^\ufeff/u, '')
-      .replace(/\r\n?/gu, '\n')
-      .trim(),
-    { skipEmptyLines: 'greedy' },
-  ).data
+  const plainText = text
+    .replace(/^\ufeff/u, '')
+    .replace(/\r\n?/gu, '\n')
+    .trim()
+  const rows = Papa.parse<string[]>(plainText, { skipEmptyLines: 'greedy', preview: MOST_LINES }).data
   if (!rows.length) throw new FileFault(['The table is empty.'])
+  if (rows.some(cells => cells.length > MOST_COLUMNS))
+    throw new FileFault([`This table has more than ${MOST_COLUMNS} columns. Give weekday, hour and viewers.`])
   const faults: string[] = []
   const cells = byTable(rows) ?? byLines(rows, faults)
   const hours = new Array<number | null>(WEEK_HOURS).fill(null)
@@ -136,19 +138,21 @@ export function readAudience(text: string): number[] {
     const value = looseNumber(given)
     if (value === null) continue
     if (!(value >= 0)) faults.push(`Line ${line}: “${given.slice(0, 20)}” is not a number.`)
-    else if (hours[at] !== null) faults.push(`Line ${line}: ${weekHourInWords(at)} is there twice.`)
+    else if (hours[at] !== null) faults.push(`Line ${line}: ${weekHourInWords(at)} appears twice.`)
     else hours[at] = value
   }
   if (!faults.length && !cells.length)
     faults.push('No days and hours found. Give a line for each hour of the week: weekday, hour, viewers.')
   const missing = hours.flatMap((value, hour) => (value === null ? [hour] : []))
   if (!faults.length && missing.length) {
-    const days = [...new Set(missing.map(hour => Math.floor(hour / 24)))].map(weekdayName)
+    const days = listed([...new Set(missing.map(hour => Math.floor(hour / 24)))].map(weekdayName))
+    const are = missing.length === 1 ? 'is' : 'are'
     faults.push(
-      `${counted(missing.length, 'hour')} of the week ${missing.length === 1 ? 'is' : 'are'} missing, on ${listed(days)}: ${weekHourInWords(missing[0]!)} first. Write 0 where nobody was there.`,
+      `${counted(missing.length, 'hour')} of the week ${are} missing, on ${days}: ${weekHourInWords(missing[0]!)} first. ` +
+        'Write 0 for an hour without viewers.',
     )
   }
-  if (!faults.length && hours.every(value => value === 0)) faults.push('Every hour is 0: that says nothing.')
+  if (!faults.length && hours.every(value => value === 0)) faults.push('Every hour is 0. At least one needs viewers.')
   if (faults.length)
     throw new FileFault([
       ...faults.slice(0, FAULTS_TOLD),

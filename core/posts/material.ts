@@ -52,15 +52,18 @@ export function postMaterial(draft: Draft, language: string): PostMaterial {
   }
   const captions = draft.captions?.cues.length ? draft.captions : null
   const chapters = chaptersOf(draft.description ?? '').map(({ seconds, title }) => ({ start: seconds, title }))
-  const spokenText = captions ? cleanText(captions, { language }).text : ''
+  const article = captions ? cleanText(captions, { language, chapters }).text : ''
   return {
     title: (draft.title ?? '').trim(),
     sentences,
     hashtags: hashtagsOf(draft.description ?? '').map(({ text }) => text),
     benefits: benefits.filter(Boolean),
     steps,
-    spoken: sentencesOf(spokenText.replace(/\n+/gu, ' ')),
-    article: captions ? cleanText(captions, { language, chapters }).text : '',
+    spoken: article
+      .split('\n\n')
+      .filter(paragraph => !paragraph.startsWith('## '))
+      .flatMap(sentencesOf),
+    article,
     minutes: draft.durationSeconds ? Math.max(1, Math.round(draft.durationSeconds / 60)) : null,
   }
 }

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { OUTLET_KINDS, type Outlet, type OutletKind } from './outlet'
 import { POST_KINDS, POSTS, type PostKind } from './kinds'
 
-/** One thing to do after the release: what, where, when and by whom; with the time at which it was done. */
+/** One step of the plan after a release. */
 export const spreadStepSchema = z.object({
   what: z.string().trim().min(1, 'Write what is to be done.').max(200, 'A step can be 200 characters at most.'),
   /** The text it is done with; `null` where it needs none. */
@@ -24,9 +24,9 @@ const AT: Record<OutletKind, number> = { push: 0, list: 5, page: 10, group: 20, 
 const APART = 5
 /** What is done whatever outlets there are. */
 const ALWAYS: readonly Pick<SpreadStep, 'what' | 'minutes'>[] = [
-  { what: 'Watch it once as a stranger', minutes: 0 },
+  { what: 'Watch the video while signed out', minutes: 0 },
   { what: 'Answer the first comments', minutes: 15 },
-  { what: 'Answer the comments since then', minutes: 60 },
+  { what: 'Answer new comments', minutes: 60 },
 ]
 
 /**
@@ -38,7 +38,7 @@ export function firstHour(outlets: readonly (Pick<Outlet, 'name' | 'kind'> & { i
     outlets
       .filter(outlet => outlet.kind === kind)
       .map(({ id, name }, i) => ({
-        what: `Tell ${name}`,
+        what: `Announce: ${name}`,
         post: postFor(kind),
         outlet: id,
         minutes: AT[kind] + APART * i,

@@ -31,6 +31,8 @@ export interface WrittenPost {
 const ANSWER_SENTENCES = 6
 const MOST_LISTED = 6
 const MOST_HASHTAGS = 2
+/** Support phrases that a sentence is held against. */
+const MOST_SUPPORT = 10
 /** The part of what is spoken that leads up to the matter. */
 const LEAD_UP = 0.1
 
@@ -104,10 +106,19 @@ function tells(sentence: string, phrase: string, language: string): number {
   // Half of a phrase is much less than half of what it means.
   return counted.length ? (said / counted.length) ** 2 : 0
 }
-/** The same of all phrases, the lead above all. */
-const tellsAll = ({ phrases, language }: Writing, sentence: string): number =>
-  2 * tells(sentence, phrases.lead, language) +
-  0.5 * phrases.support.reduce((sum, phrase) => sum + tells(sentence, phrase, language), 0)
+/** Texts by how much of the phrases they say, the lead above all; the first of equals first. */
+function byWhatTheySay({ phrases, language }: Writing, texts: readonly string[]): string[] {
+  const support = phrases.support.slice(0, MOST_SUPPORT)
+  const said = texts.map(
+    text =>
+      2 * tells(text, phrases.lead, language) +
+      0.5 * support.reduce((sum, phrase) => sum + tells(text, phrase, language), 0),
+  )
+  return texts
+    .map((_, i) => i)
+    .sort((a, b) => said[b]! - said[a]! || a - b)
+    .map(i => texts[i]!)
+}
 
 /** A text cut at a word, where nothing shorter says it. */
 function cut(text: string, { limit, unit }: PostKindOf): string {
@@ -137,7 +148,7 @@ const MAKERS: Record<PostKind, (writing: Writing, kind: PostKindOf) => string> =
     const { material, phrases, language } = writing
     const parts = material.title.split(/(?<=[?!]) |[:–—|] /u).map(part => part.trim())
     const named = phrases.lead ? titleStart(phrases.lead, language) : ''
-    const byLead = [...parts, named].sort((a, b) => tellsAll(writing, b) - tellsAll(writing, a))
+    const byLead = byWhatTheySay(writing, [...parts, named])
     return (
       [material.title, ...byLead].find(text => text && fits(writing, kind, text)) ??
       (material.title ? cut(material.title, kind) : named ? cut(named, kind) : gapFor('what is new'))
@@ -147,9 +158,10 @@ const MAKERS: Record<PostKind, (writing: Writing, kind: PostKindOf) => string> =
   pushText(writing, kind) {
     const { material } = writing
     const fitting = (list: readonly string[]) =>
-      list
-        .filter(sentence => sentence !== material.title && fits(writing, kind, sentence))
-        .sort((a, b) => tellsAll(writing, b) - tellsAll(writing, a))
+      byWhatTheySay(
+        writing,
+        list.filter(sentence => sentence !== material.title && fits(writing, kind, sentence)),
+      )
     const [best] = take(writing, [...fitting(material.benefits), ...fitting(material.sentences)], 1)
     return best ?? (inARow(material.steps, kind) || gapFor('what the viewer gets'))
   },
@@ -180,7 +192,7 @@ const MAKERS: Record<PostKind, (writing: Writing, kind: PostKindOf) => string> =
     if (sentences.length < 2) sentences.push(...take(writing, material.spoken, 3, more => fit([...sentences, ...more])))
     // One sentence out of the middle needs to be told what it is about.
     const named = sentences.length < 2 && material.title ? [material.title, ...sentences] : sentences
-    return shaped(named.length ? named : [gapFor('what is new, and for whom')])
+    return shaped(named.length ? named : [gapFor('what this video is about')])
   },
 
   long(writing, kind) {

@@ -48,9 +48,10 @@ export function waiting(
   if (best < 1 || 1 + gain < LEAST_GAIN)
     return none(`${peak} The ${FIRST_MONTHS} months from now are about as good as any in the next half year.`)
   const when = (month + best) % 12
+  const more = `${Math.round(gain * 100)} % more searches in its first ${FIRST_MONTHS} months`
   return {
     month: when,
     gain,
-    text: `${peak} Released in ${monthWord(when)}, its first ${FIRST_MONTHS} months hold ${Math.round(gain * 100)} % more searches than the ${FIRST_MONTHS} from now.${direction}`,
+    text: `${peak} A release in ${monthWord(when)} gets ${more} than one now.${direction}`,
   }
 }

@@ -58,8 +58,8 @@ export function fittedHeadline({ layout, headline }: Pick<Design, 'layout' | 'he
 }
 
 /**
- * What speaks against a headline: words that neither the title nor what is spoken bears out, the title once more, too
- * many words or too small ones.
+ * Problems of a headline: words found neither in the title nor in the captions, a copy of the title, too many words,
+ * letters too small to read.
  *
  * @param draft the title, and the captions where there are some.
  */
@@ -76,15 +76,15 @@ export function headlineFaults(
   const borne = (words: string) => readText(words, language).stems.every(stem => title.byStem.has(stem))
   const empty = unsupported.filter(({ text: words }) => !borne(words))
   if (compared && empty.length)
-    faults.push(`${empty.map(({ text: words }) => `“${words}”`).join(', ')}: neither spoken nor in the title.`)
+    faults.push(`${empty.map(({ text: words }) => `“${words}”`).join(', ')}: not in the captions or the title.`)
   const said = readText(text, language)
   if (said.stems.length > 1 && said.stems.every(stem => title.byStem.has(stem)))
-    faults.push('The title beside it says the same words. Say something more.')
+    faults.push('The headline repeats the title. Add something new.')
   const words = wordCount(text)
-  if (words > MOST_WORDS) faults.push(`${words} words: up to ${MOST_WORDS} are read in passing.`)
+  if (words > MOST_WORDS) faults.push(`${words} words. Use ${MOST_WORDS} at most, so that it can be read at a glance.`)
   const fitted = fittedHeadline(design)
   if (!fitted) faults.push('It does not fit. Shorten its longest word.')
   else if ((fitted.size * SEEN_WIDTH) / DESIGN.width < LEAST_SEEN)
-    faults.push('Its letters are too small to be read in a list of results.')
+    faults.push('The letters are too small to read in a list of results.')
   return faults
 }

@@ -1,10 +1,7 @@
-import { gapsOf } from '../../core/descriptions/gaps'
 import { DAY } from '../../core/time'
-import { group } from 'd3-array'
 import { createHash } from 'node:crypto'
 import { v7 as uuid } from 'uuid'
 import { z } from 'zod'
-import { MODEL_VERSION } from '../../core/modelVersion'
 import {
   BRIEF_FIELDS,
   briefFieldsSchema,
@@ -14,8 +11,9 @@ import {
   type BriefField,
   type BriefFields,
 } from '../../core/brief/brief'
-import type { Brief, BriefLine, FieldConflict, PatchAnswer } from '../../shared/brief'
+import type { Brief, FieldConflict, PatchAnswer } from '../../shared/brief'
 import { briefItemStore, type BriefItemStore } from './briefItems'
+import { briefList } from './briefList'
 import { briefScores } from './briefScores'
 import type { Db } from './open'
 import { fieldHistory, storedValue, type Writer } from './fieldHistory'
@@ -54,7 +52,8 @@ export type PatchResult =
   /** The id is that of another edit: of another brief, or with other content. */
   | { kind: 'other-edit' }
 
-interface BriefRow {
+/** A brief as its row stands. */
+export interface BriefRow {
   id: string
   workspace_id: string
   series_id: string | null
@@ -66,7 +65,8 @@ interface BriefRow {
   scored_at: number | null
   scored_by: number | null
 }
-interface FieldRow {
+/** A field of a brief as its row stands. */
+export interface FieldRow {
   field: BriefField
   revision: number
   value: string
@@ -93,20 +93,11 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
     'INSERT INTO brief (id, workspace_id, created_at, updated_at, series_id, series_place) VALUES (?, ?, ?, ?, ?, ?)',
   )
   const row = db.prepare<[string], BriefRow>('SELECT * FROM brief WHERE id = ?')
-  const liveIn = db.prepare<[string], BriefRow>(
-    'SELECT * FROM brief WHERE workspace_id = ? AND deleted_at IS NULL ORDER BY updated_at DESC, id DESC',
-  )
-  const workspaces = db.prepare<[], { id: string }>('SELECT id FROM workspace')
   const fieldRows = db.prepare<[string], FieldRow>(
     'SELECT field, revision, value, format, saved_at FROM brief_field WHERE brief_id = ?',
   )
   const savedAt = db.prepare<[string, string], { saved_at: number }>(
     'SELECT saved_at FROM brief_field WHERE brief_id = ? AND field = ?',
-  )
-  // Captions may weigh more than all else; a list of briefs tells nothing of them.
-  const fieldsIn = db.prepare<[string], FieldRow & { brief_id: string }>(
-    `SELECT f.* FROM brief b CROSS JOIN brief_field f ON f.brief_id = b.id WHERE b.workspace_id = ?
-      AND b.deleted_at IS NULL AND f.field <> 'captions'`,
   )
   const putField = db.prepare(`
     INSERT INTO brief_field (brief_id, field, revision, value, format, saved_at) VALUES (?, ?, ?, ?, ?, ?)
@@ -276,49 +267,7 @@ export function briefStore(db: Db, now: () => number = Date.now, items: BriefIte
      */
     patch: (id: string, editId: string, changes: Partial<Record<BriefField, FieldChange>>, by?: Writer): PatchResult =>
       patch.immediate(id, editId, changes, by),
-    /**
-     * Briefs that are not deleted, newest change first: of a workspace, or all. `percent` is as last worked out; those
-     * changed since are told whole. `listed` are all of them, without their captions.
-     */
-    list(workspace?: string): {
-      lines: Omit<BriefLine, 'stage'>[]
-      listed: Brief[]
-      unscored: Brief[]
-    } {
-      const unscored: Brief[] = []
-      const listed: Brief[] = []
-      const lines = (workspace ? [workspace] : workspaces.all().map(each => each.id)).flatMap(of => {
-        const rows = group(fieldsIn.all(of), each => each.brief_id)
-        return liveIn.all(of).map(found => {
-          const brief = toBrief(found, rows.get(found.id) ?? [])
-          listed.push(brief)
-          const { id, fields, updatedAt } = brief
-          if (found.scored_at !== updatedAt || found.scored_by !== MODEL_VERSION) unscored.push(get(id)!)
-          return {
-            id,
-            workspaceId: found.workspace_id,
-            seriesId: found.series_id,
-            seriesPlace: found.series_place,
-            topic: fields.topic,
-            title: fields.title,
-            lead: fields.tray.lead,
-            region: fields.region,
-            support: fields.tray.support.length,
-            updatedAt,
-            gaps: gapsOf(fields.description).length,
-            percent: found.percent,
-            ruleSet: fields.ruleSet,
-            releaseAt: fields.releaseAt,
-            fileName: fields.fileName,
-          }
-        })
-      })
-      return {
-        lines: workspace ? lines : lines.sort((a, b) => b.updatedAt - a.updatedAt || (a.id < b.id ? 1 : -1)),
-        listed,
-        unscored,
-      }
-    },
+    ...briefList(db, toBrief, get),
     ...briefScores(db),
     /**
      * Marks a brief deleted; it can be restored.

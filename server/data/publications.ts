@@ -46,7 +46,7 @@ export function publicationStore(db: Db, now: () => number = Date.now) {
   )
   const progress = db.prepare('UPDATE publication SET sent = ?, updated_at = ? WHERE id = ?')
   const end = db.prepare(
-    'UPDATE publication SET state = ?, video = ?, visible_from = ?, problems = ?, source = ?, updated_at = ? WHERE id = ?',
+    "UPDATE publication SET state = ?, video = ?, visible_from = ?, problems = ?, source = ?, updated_at = ? WHERE id = ? AND state = 'sending'",
   )
   const get = (id: string): Publication | null => {
     const row = one.get(id)
@@ -81,7 +81,7 @@ export function publicationStore(db: Db, now: () => number = Date.now) {
     sent(id: string, bytes: number) {
       progress.run(bytes, now(), id)
     },
-    /** How it ended. */
+    /** How it ended. What has ended stays so: what is out was never refused. */
     end(
       id: string,
       to: Pick<Publication, 'state'> & Partial<Pick<Publication, 'video' | 'visibleFrom' | 'problems' | 'source'>>,

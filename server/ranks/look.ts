@@ -74,6 +74,6 @@ export async function lookAtRank(deps: RankDeps, { video, phrase, region, langua
   ranks.save({ phraseId: page.phrase_id, region, kind }, day, told, depth)
   return {
     found: told.has(video) ? { day, rank: told.get(video)!, depth } : null,
-    problem: problem ?? (told.has(video) ? null : 'The site told only a part of its results. Look again.'),
+    problem: problem ?? (told.has(video) ? null : 'The site sent only a part of its results. Look again.'),
   } satisfies LookedUp
 }

@@ -56,7 +56,7 @@ export async function lookAtAudience(deps: AudienceDeps, workspace: Workspace, a
         if (data && complete && data.hours.some(value => value > 0))
           audiences.saveTold(id, channelId, { hours: data.hours, zone: 'UTC', source, at })
         else if (!data) {
-          problem = 'The site does not tell when the viewers of this channel are there.'
+          problem = 'The site has no viewing hours for this channel.'
           asked.nothing([what])
         } else if (!complete) {
           problem = 'The site told only a part. Ask again.'

@@ -74,11 +74,15 @@ export const jobOf = (jobs: Runtime['jobs'], publication: string): JobState | nu
         kind === 'publish' && (jobs.input(id) as { publication?: string } | null)?.publication === publication,
     ) ?? null
 
-/** Begins the job that sends a publication, or answers with the one that does. */
-export function startPublishing(runtime: Publishing, publication: string, id?: string): JobState {
+/**
+ * Begins the job that sends a publication, or answers with the one that does.
+ * @returns `null` for one that has ended: out, refused or given up.
+ */
+export function startPublishing(runtime: Publishing, publication: string, id?: string): JobState | null {
+  const { file, bytes, briefId, state } = runtime.publications.get(publication)!
+  if (state !== 'sending') return null
   const running = jobOf(runtime.jobs, publication)
   if (running?.state === 'running') return running
-  const { file, bytes, briefId } = runtime.publications.get(publication)!
   const { fields } = runtime.briefs.get(briefId)!
   // One step for each part, one for the texts.
   const total = Math.ceil(bytes / PART) + 1

@@ -262,43 +262,6 @@ test('each phrase says what the wording does to its chance, and follows the typi
   await expect(chance).toHaveText(/→/u)
 })
 
-test('a description is composed as a proposal: shown as a difference, taken whole, with a way back', async ({
-  page,
-  app,
-}) => {
-  const id = await newBrief(app, { title: 'Wheel', description: 'My own words stay.', tray })
-  await page.goto(`/desk?brief=${id}`)
-  await page.getByTestId('side-compose').click()
-  await page.getByTestId('benefits').locator('textarea').first().fill('A wheel that runs straight\nOne tool is enough')
-  await page.getByTestId('links').locator('textarea').first().fill('wheelshed.example')
-  await page.getByTestId('compose-run').click()
-  const proposal = page.getByTestId('proposal')
-  const shown = page.getByTestId('proposed-description').locator('.cm-content')
-  await expect(shown).toContainText('True a bike wheel')
-  await expect(shown).toContainText('https://wheelshed.example')
-  // What would go is shown struck, beside what would come.
-  await expect(shown).toContainText('My own words stay.')
-  await expect(proposal).toContainText('2 gaps to fill')
-  // Nothing is written before it is taken.
-  await expect(editor(page, 'description')).toHaveText('My own words stay.')
-  const first = await shown.innerText()
-  await page.getByTestId('compose-run').click()
-  await expect.poll(() => shown.innerText()).not.toBe(first)
-  await page.keyboard.press('Escape')
-  await expect(proposal).toHaveCount(0)
-  await expect(shown).toHaveCount(0)
-  await page.getByTestId('compose-run').click()
-  await page.getByTestId('proposal-take').click()
-  await expect(editor(page, 'description')).toContainText('A wheel that runs straight')
-  await page.getByTestId('side-points').click()
-  await expect(page.getByTestId('check-no-gaps')).toHaveAttribute('data-state', 'missing')
-  await page.getByTestId('undo').click()
-  await expect(editor(page, 'description')).toHaveText('My own words stay.')
-  // What stands in every video was typed once.
-  await page.getByTestId('side-compose').click()
-  await expect(page.getByTestId('links').locator('textarea').first()).toHaveValue('wheelshed.example')
-})
-
 test('a title that could not be saved is still there to be sent again', async ({ page, app }) => {
   const id = await newBrief(app, { title: 'Wheel', tray })
   await page.goto(`/desk?brief=${id}&side=bench`)

@@ -1,4 +1,5 @@
-import { readFile } from 'node:fs/promises'
+import { readdir, readFile } from 'node:fs/promises'
+import { request } from 'node:http'
 import type { OwnTexts } from '../../shared/rivals'
 import { call, demoApp, expect, test as shared } from './app'
 import { fieldsOf, newBrief } from './onDesk'
@@ -116,6 +117,37 @@ test('by program: one key is one video, also when it is sent twice at once; anot
   expect((await send(id, { 'Idempotency-Key': crypto.randomUUID() })).json).toMatchObject({ error: { code: 'is-out' } })
 })
 
+test('a repeat that comes in slowly, while the first one goes out, changes nothing', async ({ app }) => {
+  const id = await newBrief(app, READY)
+  const key = crypto.randomUUID()
+  const publication = async () => (await call(app, `/api/briefs/${id}/publish`)).json.publication
+  const slow = request(`${app.url}/api/briefs/${id}/publish?name=a.webm`, {
+    method: 'POST',
+    headers: { 'Idempotency-Key': key, 'Content-Length': 3_000_000 },
+  })
+  const answered = new Promise<number>((resolve, reject) => {
+    slow.once('response', answer => {
+      answer.resume()
+      resolve(answer.statusCode!)
+    })
+    slow.once('error', reject)
+  })
+  // Half of it is there, and was found to be the first of its key, before the quick one comes.
+  await new Promise<void>(resolve => slow.write(Buffer.alloc(1_500_000, 1), () => resolve()))
+  await expect.poll(async () => (await readdir(app.data)).some(name => name.startsWith('upload-'))).toBe(true)
+  const quick = await call(app, `/api/briefs/${id}/publish?name=a.webm`, {
+    method: 'POST',
+    raw: Buffer.alloc(3_000_000, 1),
+    headers: { 'Idempotency-Key': key },
+  })
+  expect(quick.status).toBe(202)
+  await expect.poll(async () => (await publication())?.state).toBe('out')
+  const out = await publication()
+  slow.end(Buffer.alloc(1_500_000, 1))
+  expect(await answered).toBe(202)
+  expect(await publication()).toEqual(out)
+})
+
 test('several briefs go out one after the other, each with the file that is named after it', async ({ page, app }) => {
   const clip = await readFile(CLIP)
   const make = (topic: string, more: object = {}) =>
@@ -138,7 +170,7 @@ test('several briefs go out one after the other, each with the file that is name
     file('several not ready.webm'),
     file('x.webm'),
   ])
-  await expect(page.getByText('Named after no brief: x.webm')).toBeVisible()
+  await expect(page.getByText('No brief has this file name: x.webm')).toBeVisible()
   await expect(row(owed)).toContainText('Answer first: Licence.')
   await expect(page.getByTestId('several-publish')).toHaveText('Publish 2')
   await page.getByTestId('several-publish').click()

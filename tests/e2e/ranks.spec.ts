@@ -20,7 +20,7 @@ test('phrases of a video are looked up, told with what they bring, and kept as a
   const video = there?.videoId ?? videos[0]!.id
   await page.goto(`/ranks?video=${video}&brief=${id}`)
   await expect(page.getByTestId('rank-row')).toHaveCount(5)
-  await expect(page.getByTestId('rank-curve')).toContainText('Nobody has looked yet')
+  await expect(page.getByTestId('rank-curve')).toContainText('No ranks yet')
   await expect(page.getByTestId('rank-now').first()).toHaveText('–')
   await page.getByTestId('rank-look').click()
   const row = page.getByRole('row').filter({ hasText: PHRASE })

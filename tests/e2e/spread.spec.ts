@@ -81,7 +81,7 @@ test('the first hour is planned for the outlets, ticked with the time, and what 
   const done = (await itemsOf(app, id, 'spreadStep')).filter(({ value }) => value.doneAt !== null)
   expect(done).toHaveLength(1)
   await page.getByTestId('outlets').click()
-  await expect(page.getByTestId('outlet').filter({ hasText: 'told 1 time' })).toContainText('41 visits')
+  await expect(page.getByTestId('outlet').filter({ hasText: 'used 1 time' })).toContainText('41 visits')
   // An outlet of one's own, with a tag that its links can carry.
   await page.getByTestId('outlet-name').locator('input').fill('Märrowby Böard')
   await page.getByTestId('outlet-add').click()

@@ -14,7 +14,7 @@ test('the hours of the viewers are shown by the channel’s clock, and the best 
   await page.goto(`/release?brief=${id}&part=when`)
   await expect(page.getByTestId('audience-origin')).toContainText('by the clock of Europe/London')
   const first = page.getByTestId('best-hour').first()
-  await expect(first).toHaveAttribute('title', /times the viewers of the usual three/u)
+  await expect(first).toHaveAttribute('title', /times the usual number of viewers/u)
   await first.click()
   await expect.poll(async () => typeof (await fieldsOf(app, id)).releaseAt).toBe('number')
   const { releaseAt } = await fieldsOf(app, id)

@@ -88,7 +88,7 @@ const { isOverDropZone } = useDropZone(zone, {
       <v-btn
         v-if="sendable.length > 1"
         :prepend-icon="mdiSendOutline"
-        title="Those written and not out yet, one after the other"
+        title="Send all written briefs that are not out yet"
         data-test="publish-several"
         @click="publishing = true"
         >Publish several</v-btn

@@ -69,8 +69,8 @@ const title = computed(() =>
       <v-card-text :class="{ over: isOverDropZone }">
         <div ref="zone">
           <p class="muted">
-            Drop the files of the videos here, or choose them: each goes to the brief it is named after. They are sent
-            one after the other; none is published twice.
+            Drop or choose the video files. Each goes to the brief with the same file name. They are sent one after the
+            other; no brief is published twice.
           </p>
           <table data-test="publish-rows">
             <thead>
@@ -102,7 +102,7 @@ const title = computed(() =>
             </tbody>
           </table>
           <p v-if="many.strangers.length" role="alert" class="small">
-            Named after no brief: {{ listed(many.strangers) }}. Name each as its brief says under <em>File name</em>.
+            No brief has this file name: {{ listed(many.strangers) }}. Rename the file as the brief says.
           </p>
         </div>
       </v-card-text>

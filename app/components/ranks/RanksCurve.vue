@@ -91,8 +91,8 @@ const said = computed(() =>
     <p v-else class="muted none">
       {{
         lines.some(({ days }) => days.length)
-          ? 'It was not among the results read for any of these phrases yet.'
-          : 'Nobody has looked yet. Look the phrases up now, and again on other days: the curve grows with each day.'
+          ? 'The video is not in the results for any of these phrases yet.'
+          : 'No ranks yet. Look them up now, and again on other days, to draw the curve.'
       }}
     </p>
     <figcaption class="unseen">{{ said }}</figcaption>

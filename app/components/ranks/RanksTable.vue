@@ -53,7 +53,7 @@ function changeText({ now, week, month }: RankStanding, of: 'week' | 'month'): s
   return by! > 0 ? `▲ ${by}` : by! < 0 ? `▼ ${-by!}` : '='
 }
 const changeSaid = (change: RankChange | null | undefined) =>
-  change ? `Against ${seen(change.from)}` : 'Nobody looked about then'
+  change ? `Against ${seen(change.from)}` : 'No rank is known from that time'
 /** A few views are told to a tenth: none and hardly any are not the same. */
 const views = (value: number) =>
   value === 0 ? '0' : value < 0.1 ? '< 0.1' : value < 10 ? value.toFixed(1) : rounded(value)
@@ -61,7 +61,7 @@ const moreText = (value: number) => (value < 0.1 ? views(value) : `+${views(valu
 const bringsSaid = ({ brings, standing }: RankLine) =>
   brings
     ? `${brings.now.toFixed(1)} views a month: its searches times the share that look at rank ${standing!.now.rank}`
-    : 'Not known: it takes its searches and a rank among the results read'
+    : 'Not known: it takes searches on the site and a rank among the results of the site'
 </script>
 
 <template>

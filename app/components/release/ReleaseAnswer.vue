@@ -47,11 +47,11 @@ function take() {
     <span v-if="proposed && value === null && proposed.value !== usual?.value" class="small usual"
       ><button
         class="plain link"
-        :title="`${proposed.times} of ${proposed.of} videos on the page of the lead say so`"
+        :title="`${proposed.times} of ${proposed.of} videos on the lead’s page are in this category`"
         :data-test="`proposed-${question.id}`"
         @click="value = proposed.value"
       >
-        On the page {{ proposed.value }}
+        Rivals use {{ proposed.value }}
       </button></span
     >
     <template v-if="typeof question.answer === 'string'"

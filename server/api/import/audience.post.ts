@@ -8,7 +8,7 @@ import { fileText } from '../../imports/fileText'
 import { audienceAnswer } from '../../release/audience'
 
 /** Hours of one week: what is larger is another table, in bytes. */
-const LARGEST = 200_000
+const LARGEST = 64_000
 
 /** A table of the hours of a week. */
 export default route('POST /api/import/audience', (event, runtime, { query }) => {

@@ -22,15 +22,24 @@ const benefits = ref('')
 const { texts, save } = useWorkspaceTexts(workspace)
 const links = ref('')
 const contact = ref('')
+/** What is saved comes into its field unless something else was typed there meanwhile. */
+let taken = { links: '', contact: '' }
 watch(
   texts,
   saved => {
-    links.value = saved.links.join('\n')
-    contact.value = saved.contact.join('\n')
+    const next = { links: saved.links.join('\n'), contact: saved.contact.join('\n') }
+    if (links.value === taken.links) links.value = next.links
+    if (contact.value === taken.contact) contact.value = next.contact
+    taken = next
   },
   { immediate: true },
 )
-const keep = () => save({ links: linesOf(links.value), contact: linesOf(contact.value) })
+/** Only what was typed here is saved: the other field may not have come yet. */
+const keep = () =>
+  save({
+    ...(links.value === taken.links ? {} : { links: linesOf(links.value) }),
+    ...(contact.value === taken.contact ? {} : { contact: linesOf(contact.value) }),
+  })
 const LENGTH_NAMES = { short: 'Short', middle: 'Middle', long: 'Long' }
 const length = ref<DescriptionLength>('middle')
 const proposal = useProposal()

@@ -62,7 +62,7 @@ function lineOf({ id, limit, unit }: PostKindOf): Line {
             :prepend-icon="mdiTextBoxPlusOutline"
             :loading="spread.writing"
             data-test="write-posts"
-            title="Each from the brief’s own sentences, none the copy of another"
+            title="Uses the brief’s own sentences; each text is different"
             @click="spread.writeAll()"
             >Write {{ left === POSTS.length ? 'all' : counted(left, 'text') }}</v-btn
           >

@@ -9,7 +9,7 @@ import { typedNumber } from '~/composables/typedNumber'
 import { useSpread } from '~/stores/spread'
 import { useWorkspace } from '~/stores/workspace'
 
-/** The outlets of a channel: where it tells of its videos, whom that reaches, and what each brought so far. */
+/** The outlets of a channel, with their audience and the visits they brought. */
 const open = defineModel<boolean>({ required: true })
 const spread = useSpread()
 const workspace = useWorkspace()
@@ -49,8 +49,8 @@ async function add() {
     <v-card :title="`Outlets of ${workspace.current?.channelTitle ?? workspace.current?.name ?? 'the channel'}`">
       <v-card-text>
         <p class="muted">
-          Where you tell of your videos. Each has a tag that its links carry, so that your figures can tell visits
-          apart.
+          Pages, groups and lists where you announce your videos. Each adds its own tag to the link, so that your
+          statistics show where visits come from.
         </p>
         <ul ref="list">
           <li v-for="outlet in spread.outlets" :key="outlet.id" data-test="outlet">
@@ -88,7 +88,7 @@ async function add() {
               <input :value="shown(outlet, 'tag')" maxlength="60" @change="take(outlet, 'tag', input($event).value)"
             /></label>
             <span class="small muted so"
-              >told {{ counted(outlet.told, 'time') }},
+              >used {{ counted(outlet.told, 'time') }},
               {{ outlet.visits === null ? UNKNOWN : inDigits(outlet.visits) }} visits</span
             >
             <v-btn

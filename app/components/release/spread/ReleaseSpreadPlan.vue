@@ -13,7 +13,7 @@ import { useNotices } from '~/stores/notices'
 import { useRelease } from '~/stores/release'
 import { useSpread, type StepItem } from '~/stores/spread'
 
-/** What is done in the first hour after the release: when, what, where and by whom, ticked with the time. */
+/** The plan for the first hour after the release. Ticking a step records the time. */
 const brief = useBrief()
 const notices = useNotices()
 const release = useRelease()
@@ -52,7 +52,7 @@ function setBrought(item: StepItem, event: Event) {
 const end = computed(() => {
   const brought = spread.outlets.filter(({ visits }) => visits !== null)
   const so = brought.map(({ name, visits }) => `${name} ${inDigits(visits!)}`).join(', ')
-  return `Nothing is posted from here. What is ticked keeps its time.${so ? ` Visits so far: ${so}.` : ''}`
+  return `Fonetra posts nothing itself. Ticking a step records the time.${so ? ` Visits so far: ${so}.` : ''}`
 })
 const what = ref('')
 async function add() {
@@ -81,8 +81,8 @@ async function add() {
     </div>
     <div v-if="!plan.length" class="none">
       <p class="muted">
-        What is told where, when and by whom, while the video is new. Name your outlets first: each gets its step, its
-        text and its own link.
+        Steps for the time right after the release. Add your outlets first: each gets a step with its text and its own
+        link.
       </p>
       <v-btn
         size="small"

@@ -61,7 +61,7 @@ async function copy() {
       >Write it from the brief</v-btn
     >
     <v-btn size="small" variant="text" :prepend-icon="mdiPencilPlusOutline" @click="spread.begin(kind)"
-      >Begin with nothing</v-btn
+      >Start with an empty text</v-btn
     >
   </div>
   <v-skeleton-loader v-else-if="!open" type="paragraph" />
@@ -95,7 +95,7 @@ async function copy() {
       >
       <v-spacer />
       <button class="plain link small" :disabled="spread.writing" data-test="post-anew" @click="spread.writeAnew(kind)">
-        Write anew
+        Write again
       </button>
       <v-btn
         size="x-small"

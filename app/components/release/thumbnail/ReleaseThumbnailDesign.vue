@@ -234,9 +234,7 @@ function close() {
       </v-card-text>
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
       <v-card-actions>
-        <p v-if="leaving" role="alert" class="small">
-          What you made is not kept yet. Press Close once more to leave it.
-        </p>
+        <p v-if="leaving" role="alert" class="small">Your changes are not saved. Press Close again to discard them.</p>
         <v-spacer />
         <v-btn @click="close">Close</v-btn>
         <v-btn

@@ -11,7 +11,7 @@ import { useThumbnails } from '~/stores/thumbnails'
 
 /** What a thumbnail is made of, setting by setting. */
 const design = defineModel<Design>({ required: true })
-/** Something was put on top, or taken away: what is typed and drawn tells of itself. */
+/** A picture on top was added or removed. Inputs and drags report their changes themselves. */
 const emit = defineEmits<{ commit: [] }>()
 const brief = useBrief()
 const spoken = useSpoken()

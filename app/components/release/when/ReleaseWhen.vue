@@ -24,7 +24,7 @@ function take(at: number) {
 const best = computed(() =>
   (audience.value?.best ?? []).map(({ hour, times }) => {
     const at = when.nextTime(hour)
-    const held = `This hour and the two after it hold ${times.toFixed(2)} times the viewers of the usual three.`
+    const held = `This hour and the next two have ${times.toFixed(2)} times the usual number of viewers.`
     return { hour, times, at, said: `${shortInZone(at, when.zone)}. ${held}` }
   }),
 )
@@ -59,14 +59,14 @@ const { isOverDropZone } = useDropZone(zone, {
       <strong>“{{ when.lead }}”</strong> {{ when.season.text }}
     </p>
     <p v-else-if="when.lead" class="season muted small">
-      Whether “{{ when.lead }}” has a season is not known: it takes the searches of two years.
+      No season is known for “{{ when.lead }}”. It takes two years of monthly searches.
     </p>
     <p v-if="when.problem" role="alert">
       {{ when.problem }} <button class="plain link" @click="when.load()">Try again</button>
     </p>
     <section ref="zone" class="week" :class="{ over: isOverDropZone }" aria-label="Hours of the viewers">
       <div class="line">
-        <h2>When your viewers are there</h2>
+        <h2>When your viewers watch</h2>
         <span v-if="best.length" class="best"
           ><v-btn
             v-for="each in best"
@@ -81,7 +81,7 @@ const { isOverDropZone } = useDropZone(zone, {
             >{{ weekHourInWords(each.hour) }} <span class="figure times">{{ each.times.toFixed(1) }}×</span></v-btn
           ></span
         >
-        <span v-else-if="audience?.hours" class="small muted">No hour stands out: they are much alike.</span>
+        <span v-else-if="audience?.hours" class="small muted">No hour stands out.</span>
       </div>
       <ReleaseWhenWeek v-if="audience" />
       <v-skeleton-loader v-else-if="!when.problem" type="image" height="190" />
@@ -90,12 +90,10 @@ const { isOverDropZone } = useDropZone(zone, {
           >{{ audience.source }}, <span :title="dateTime(audience.at)">{{ ago(audience.at) }}</span>, by the clock of
           {{ audience.timeZone }}.</span
         >
-        <span v-else>{{
-          audience.problem ?? 'Nobody has told yet when your viewers are there. Ask the site, or open a table.'
-        }}</span>
+        <span v-else>{{ audience.problem ?? 'No viewing hours yet. Ask the site, or import a table.' }}</span>
         <span v-if="audience.source && audience.problem" role="alert">{{ audience.problem }}</span>
         <button v-if="audience.readIn" class="plain link" data-test="audience-forget" @click="when.forget()">
-          Go by the site instead
+          Use the site’s figures
         </button>
         <button v-else class="plain link" :disabled="when.asking" data-test="audience-ask" @click="when.askAnew()">
           Ask the site again

@@ -23,8 +23,9 @@ function title(hour: number): string {
   const said = [weekHourInWords(hour)]
   if (hours.value) {
     const value = hours.value[hour]!
+    const share = value / total.value
     said.push(
-      `${((100 * value) / total.value).toFixed(2)} % of the week’s viewers, ${((WEEK_HOURS * value) / total.value).toFixed(2)} times the usual hour`,
+      `${(100 * share).toFixed(2)} % of the week’s viewers, ${(WEEK_HOURS * share).toFixed(2)} times the usual hour`,
     )
   }
   const mine = when.ownHours.get(hour)

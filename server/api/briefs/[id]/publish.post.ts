@@ -31,7 +31,7 @@ export default route('POST /api/briefs/:id/publish', async (event, runtime, { qu
   if (before) {
     if (before.briefId !== brief.id)
       throw new Problem(409, 'other-key', 'This key belongs to another brief. Send it under a key of its own.')
-    if (before.state === 'sending') startPublishing(runtime, id)
+    startPublishing(runtime, id)
     return answer()
   }
   const now = answer()

@@ -17,9 +17,9 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   if (input === null) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
   if (state.kind === 'publish') {
     const { publication } = input as { publication: string }
-    if (runtime.publications.get(publication)?.state !== 'sending')
-      throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
-    return startPublishing(runtime, publication, id)
+    const going = runtime.publications.get(publication) ? startPublishing(runtime, publication, id) : null
+    if (!going) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
+    return going
   }
   if (state.kind === 'evidence') {
     const { ruleSet, profile, ...pages } = evidenceBodySchema.parse(input)

@@ -62,18 +62,27 @@ describe('what is wrong is named with its line', () => {
     ['hello', 'Line 1: “hello” is not a day of the week.'],
     ['Monday,24,1', 'Line 1: “24” is not an hour from 0 to 23.'],
     ['Monday,3,-1', 'Line 1: “-1” is not a number.'],
-    ['Monday,3,1\nMonday,3,1', 'Line 2: Monday 03:00 is there twice.'],
+    ['Monday,3,1\nMonday,3,1', 'Line 2: Monday 03:00 appears twice.'],
     [
       lines(DAYS).replace(/,\d+$/u, ','),
-      '1 hour of the week is missing, on Sunday: Sunday 23:00 first. Write 0 where nobody was there.',
+      '1 hour of the week is missing, on Sunday: Sunday 23:00 first. Write 0 for an hour without viewers.',
     ],
     [
       lines(DAYS.slice(0, 5)),
-      '48 hours of the week are missing, on Saturday and Sunday: Saturday 00:00 first. Write 0 where nobody was there.',
+      '48 hours of the week are missing, on Saturday and Sunday: Saturday 00:00 first. Write 0 for an hour without viewers.',
     ],
-    [DAYS.flatMap(name => HOURS.map(hour => `${name},${hour},0`)).join('\n'), 'Every hour is 0: that says nothing.'],
+    [
+      DAYS.flatMap(name => HOURS.map(hour => `${name},${hour},0`)).join('\n'),
+      'Every hour is 0. At least one needs viewers.',
+    ],
   ])('%.20s', (text, message) => {
     expect(faults(text)[0]).toBe(message)
+  })
+  test('a table of another kind is not read to its end', () => {
+    expect(faults('a,'.repeat(90_000))).toEqual([
+      'This table has more than 60 columns. Give weekday, hour and viewers.',
+    ])
+    expect(faults('x,1,1\n'.repeat(10_000)).at(-1)).toBe('And 995 more lines.')
   })
   test('many faults are counted', () => {
     expect(faults(Array.from({ length: 40 }, () => 'x,1,1').join('\n'))).toHaveLength(6)

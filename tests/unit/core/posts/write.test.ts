@@ -179,7 +179,7 @@ describe('outlets and the first hour', () => {
   test('each is told at its time with its text, those of a kind apart', () => {
     const plan = firstHour(OUTLETS)
     expect(plan.map(({ minutes }) => minutes)).toEqual([...plan.map(({ minutes }) => minutes)].sort((a, b) => a - b))
-    expect(plan.find(({ what }) => what === 'Tell Riders of Fenwold')).toMatchObject({
+    expect(plan.find(({ what }) => what === 'Announce: Riders of Fenwold')).toMatchObject({
       minutes: 25,
       post: 'short',
       outlet: OUTLETS[2]!.id,

@@ -23,7 +23,7 @@ test('a season that is to come is waited for, with what that brings', () => {
   expect(found.month).toBe(2)
   expect(found.gain).toBeCloseTo((0.8 + 0.8 + 3.2) / 2.4 - 1)
   expect(found.text).toBe(
-    'Searched most in May. Released in March, its first 3 months hold 100 % more searches than the 3 from now.',
+    'Searched most in May. A release in March gets 100 % more searches in its first 3 months than one now.',
   )
 })
 

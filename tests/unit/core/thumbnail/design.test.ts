@@ -53,7 +53,9 @@ describe('the words of the headline are a promise like any other', () => {
     )
   const SPOKEN = 'WEBVTT\n\n00:00.000 --> 00:04.000\nHeat the wax in an old pan and hang the chain in it.'
   test('what neither title nor captions bear out is named', async () => {
-    expect(await ask('Diamond lasts', SPOKEN)).toEqual([expect.stringMatching(/^“Diamond lasts”: neither spoken/u)])
+    expect(await ask('Diamond lasts', SPOKEN)).toEqual([
+      expect.stringMatching(/^“Diamond lasts”: not in the captions/u),
+    ])
     expect(await ask('Old pan, hot wax', SPOKEN)).toEqual([expect.stringMatching(/^“hot”/u)])
     expect(await ask('An old pan', SPOKEN)).toEqual([])
   })
@@ -61,8 +63,10 @@ describe('the words of the headline are a promise like any other', () => {
     expect(await ask('Diamond lasts')).toEqual([])
   })
   test('the title once more, and too many words', async () => {
-    expect(await ask('Wax a chain', SPOKEN)).toEqual(['The title beside it says the same words. Say something more.'])
-    expect(await ask('Heat the wax and hang it in', SPOKEN)).toEqual(['7 words: up to 5 are read in passing.'])
+    expect(await ask('Wax a chain', SPOKEN)).toEqual(['The headline repeats the title. Add something new.'])
+    expect(await ask('Heat the wax and hang it in', SPOKEN)).toEqual([
+      '7 words. Use 5 at most, so that it can be read at a glance.',
+    ])
   })
   test('without words there is nothing to say against them', async () => {
     expect(await ask('Diamond', SPOKEN, 'none')).toEqual([])

@@ -7,25 +7,12 @@ import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { freshData, standingClock, temporaryFolder } from '../files'
-import type { SiteVideo } from '../../../../server/services/contract'
+import { pageOf, siteVideo } from '../pages'
 
 const folder = temporaryFolder()
 const ID = '0190a000-0000-7000-8000-00000000000'
 
-const siteVideo = (id: string, channel: string): SiteVideo => ({
-  id,
-  title: `Title ${id}`,
-  description: 'Text',
-  tags: null,
-  channel: { id: channel, title: channel, subscribers: 10 },
-  views: 1000,
-  likes: null,
-  dislikes: null,
-  comments: null,
-  publishedAt: 0,
-  durationSeconds: 60,
-  thumbnail: null,
-})
+const told = (id: string, channel: string) => siteVideo(id, channel, { title: `Title ${id}`, description: 'Text' })
 
 function stores() {
   const db = freshData(folder)
@@ -52,25 +39,10 @@ test('texts on kept pages, each video once, without those of my channel; my bloc
     revision: 0,
     value: { name: 'A', text: 'On {lead}', standing: false },
   })
-  const keep = (phrase: string, list: ReturnType<typeof siteVideo>[]) =>
-    results.save([
-      {
-        phraseId: phrases.phraseId(phrase, 'en'),
-        region: 'GB',
-        kind: 'site',
-        source: 'site',
-        at: 1000,
-        depth: 20,
-        complete: true,
-        more: false,
-        titleMatches: null,
-        videoBlock: null,
-        intent: null,
-        seats: list.map(video => ({ video, strength: { strength: 0.5, targeting: 0.5, reach: 0.5, pull: null } })),
-      },
-    ])
-  keep('bike chain', [siteVideo('a', 'other'), siteVideo('b', 'mine')])
-  keep('chain wax', [siteVideo('a', 'other'), siteVideo('c', 'third')])
+  const keep = (phrase: string, list: ReturnType<typeof told>[]) =>
+    results.save([pageOf(phrases.phraseId(phrase, 'en'), list)])
+  keep('bike chain', [told('a', 'other'), told('b', 'mine')])
+  keep('chain wax', [told('a', 'other'), told('c', 'third')])
   const question = {
     phrases: ['bike chain', ' ', 'chain wax', 'unknown'],
     region: 'GB',

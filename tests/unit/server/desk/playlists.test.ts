@@ -19,29 +19,23 @@ import {
   rescorePlaylist,
 } from '../../../../server/desk/playlists'
 import { told } from '../../../../server/http/workspaceItem'
-import { serviceError, type Services, type SitePlaylist, type SiteVideo } from '../../../../server/services/contract'
+import { serviceError, type Services, type SitePlaylist } from '../../../../server/services/contract'
 import { emptyFields } from '../../../../core/brief/brief'
+import { pageOf, siteVideo } from '../pages'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
+const siteVideoOf = (id: string, channel: string) =>
+  siteVideo(id, channel, {
+    title: `Bike chain ${id}`,
+    channel: { id: channel, title: channel, subscribers: 99_999 },
+    views: 1000,
+    publishedAt: 5,
+  })
 const folder = temporaryFolder()
 const ID = '0190a000-0000-7000-8000-00000000000'
 const DAY = 86_400_000
 const GB = { region: 'GB', language: 'en' }
 
-const siteVideo = (id: string, channel: string): SiteVideo => ({
-  id,
-  title: `Bike chain ${id}`,
-  description: '',
-  tags: null,
-  channel: { id: channel, title: channel, subscribers: 99_999 },
-  views: 1000,
-  likes: null,
-  dislikes: null,
-  comments: null,
-  publishedAt: 5,
-  durationSeconds: 60,
-  thumbnail: null,
-})
 const sitePlaylist = (title: string, channel: string): SitePlaylist => ({
   id: `pl-${title}`,
   title,
@@ -83,25 +77,8 @@ function stores() {
       { name: 'Test', kind: 'service' },
       1,
     )
-    results.save([
-      {
-        phraseId: phrases.phraseId(phrase, 'en'),
-        region: 'GB',
-        kind: 'site',
-        source: 'site',
-        at: 1000,
-        depth: 20,
-        complete: true,
-        more: false,
-        titleMatches: null,
-        videoBlock: null,
-        intent: null,
-        seats: codes.map(code => ({
-          video: siteVideo(code, code.startsWith('mine') ? 'mine' : 'other'),
-          strength: { strength: 0.5, targeting: 0.5, reach: 0.5, pull: null },
-        })),
-      },
-    ])
+    const videos = codes.map(code => siteVideoOf(code, code.startsWith('mine') ? 'mine' : 'other'))
+    results.save([pageOf(phrases.phraseId(phrase, 'en'), videos)])
   }
   const playlist = (n: number, value: object) =>
     deps.workspaceItems.save(workspace, {
@@ -144,7 +121,7 @@ test('what is in a playlist is told in its order, with what is known of each', (
 
 test('the playlists found for a phrase are kept, and tell how hard it is', async () => {
   const { workspace, playlist, ...deps } = stores()
-  deps.videos.saveVideos([siteVideo('x', 'other')], 1)
+  deps.videos.saveVideos([siteVideoOf('x', 'other')], 1)
   playlist(1, { title: 'Chains', lead: 'Bike chain' })
   let asked = 0
   let broken = false

@@ -6,23 +6,10 @@ import { resultStore } from '../../../../server/data/results'
 import { lookAtRank } from '../../../../server/ranks/look'
 import { readHere } from '../../../../server/rivals/pageReader'
 import { serviceError, type Services, type SiteVideo } from '../../../../server/services/contract'
+import { siteVideo } from '../pages'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
-const siteVideo = (id: string, channel = 'other'): SiteVideo => ({
-  id,
-  title: `About ${id}`,
-  description: '',
-  tags: [],
-  channel: { id: channel, title: channel, subscribers: 10 },
-  views: 100,
-  likes: 1,
-  dislikes: null,
-  comments: 1,
-  publishedAt: 1000,
-  durationSeconds: 60,
-  thumbnail: null,
-})
 
 function setUp(found: () => SiteVideo[], complete: () => boolean = () => true) {
   const clock = standingClock()

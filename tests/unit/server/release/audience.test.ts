@@ -58,7 +58,7 @@ test('what is not told is not known, and a fault keeps what is there', async () 
   expect(await lookAtAudience(deps, workspace)).toMatchObject({
     hours: null,
     best: [],
-    problem: 'The site does not tell when the viewers of this channel are there.',
+    problem: 'The site has no viewing hours for this channel.',
   })
   const half = setUp(() => ({ hours: WEEK }), false)
   expect(await lookAtAudience(half.deps, half.workspace)).toMatchObject({ hours: null, problem: /part/u })

@@ -13,7 +13,13 @@ import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { Jobs } from '../../../../server/jobs/jobs'
 import { apply, applyAnswer } from '../../../../server/release/apply'
-import { openOutgoing, outgoingFile, publishing, publishAnswer } from '../../../../server/release/publish'
+import {
+  openOutgoing,
+  outgoingFile,
+  publishing,
+  publishAnswer,
+  startPublishing,
+} from '../../../../server/release/publish'
 import { serviceError, type Services, type SiteProblem, type VideoDraft } from '../../../../server/services/contract'
 import { ANSWERED } from '../../../setup/sheet'
 import { freshData, standingClock, temporaryFolder } from '../files'
@@ -169,6 +175,18 @@ describe('publishing', () => {
     expect([...state.videos.keys()]).toEqual([id])
     expect(runtime.publications.get(id)).toMatchObject({ state: 'out', video: `v-${id}` })
   }, 60_000)
+
+  test('asked for once more when it is out, nothing begins, and what is out stays out', async () => {
+    const { runtime, state, begun, send } = stores()
+    const { id } = begun()
+    await send(id)
+    const out = runtime.publications.get(id)
+    expect(out).toMatchObject({ state: 'out', video: `v-${id}` })
+    expect(startPublishing(runtime, id)).toBeNull()
+    runtime.publications.end(id, { state: 'refused', problems: [{ field: 'file', message: 'It is not here.' }] })
+    expect(runtime.publications.get(id)).toEqual(out)
+    expect(state.videos.size).toBe(1)
+  })
 
   test('what the site refuses comes back by field, and the brief can be sent anew', async () => {
     const { runtime, state, begun, send } = stores()

@@ -18,25 +18,12 @@ import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { lookAtAccount } from '../../../../server/release/account'
 import { readinessAnswer } from '../../../../server/release/readiness'
-import { serviceError, type OwnedChannel, type Services, type SiteVideo } from '../../../../server/services/contract'
+import { serviceError, type OwnedChannel, type Services } from '../../../../server/services/contract'
+import { pageOf, siteVideo } from '../pages'
 import { freshData, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
 const UNASKED = { channel: null, told: false, problem: null }
-const siteVideo = (id: string, channel: string): SiteVideo => ({
-  id,
-  title: id,
-  description: null,
-  tags: null,
-  channel: { id: channel, title: channel, subscribers: null },
-  views: null,
-  likes: null,
-  dislikes: null,
-  comments: null,
-  publishedAt: null,
-  durationSeconds: null,
-  thumbnail: null,
-})
 const OWN: OwnedChannel = {
   id: 'ch-own',
   title: 'Own',
@@ -217,26 +204,9 @@ describe('the readiness of a brief', () => {
 test('the category that most of the lead’s page use is offered; of a page nobody read nothing is', () => {
   const given = stores()
   const home = given.workspaces.list()[0]!.id
-  const seat = (code: string, category: string | null) => ({
-    video: { ...siteVideo(code, 'other'), category },
-    strength: { strength: 0.5, targeting: 0.5, reach: 0.5, pull: null },
-  })
-  given.results.save([
-    {
-      phraseId: given.phrases.phraseId('bike chain', 'en'),
-      region: 'GB',
-      kind: 'site',
-      source: 'site',
-      at: 1000,
-      depth: 20,
-      complete: true,
-      more: false,
-      titleMatches: null,
-      videoBlock: null,
-      intent: null,
-      seats: [...'abcdef'].map((code, i) => seat(code, i === 0 ? 'Sport' : i === 1 ? null : 'Workshop')),
-    },
-  ])
+  const told = ['Sport', null, 'Workshop', 'Workshop', 'Workshop', 'Workshop']
+  const videos = told.map((category, i) => siteVideo(`v${i}`, 'other', { category }))
+  given.results.save([pageOf(given.phrases.phraseId('bike chain', 'en'), videos)])
   const brief = (lead: string) =>
     given.briefs.create({ tray: { lead, support: [], setAside: [] }, region: 'GB' }, undefined, { workspace: home })
   expect(readinessAnswer(given, brief('Bike Chain'), UNASKED).proposedCategory).toEqual({
