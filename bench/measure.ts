@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 /** Repeated timings of one thing, in milliseconds. */
 export interface Timing {
   name: string
@@ -67,3 +68,11 @@ export function yardstick(): number {
     0.5,
   )
 }
+
+const memory = (pid: number, what: string) =>
+  Number(new RegExp(`${what}:\\s+(\\d+)`, 'u').exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024
+
+/** Memory a process has resident, in MB, as Linux tells it. */
+export const resident = (pid: number) => memory(pid, 'VmRSS')
+/** The most it has had. */
+export const mostResident = (pid: number) => memory(pid, 'VmHWM')

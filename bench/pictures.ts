@@ -1,8 +1,7 @@
 import { Worker } from 'node:worker_threads'
 import sharp from 'sharp'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
-import { times, timing, type Timing } from './measure'
-import { mostResident } from './server'
+import { mostResident, times, timing, type Timing } from './measure'
 
 const LEAD = 'how to clean bike chain'
 /** Noise as a camera might have taken it: nothing of it packs well. */

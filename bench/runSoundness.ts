@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import demoData from '../tests/e2e/demoData'
 import { yardstick } from './measure'
+import { benchMutated } from './mutated'
 import { benchClients, benchDoubled, benchFuzz, benchHold, benchStorm } from './soundness'
 
 // npm run bench -- sound [rounds [requests]]: what holds on a bad day, into bench/soundness.md.
@@ -12,6 +13,7 @@ const lines: string[] = []
 for (const [name, work] of [
   ['Ends at random moments', () => benchStorm(rounds)],
   ['Requests of every kind', () => benchFuzz(requests)],
+  ['Broken pictures and packages', () => benchMutated(requests)],
   ['Fifty clients', () => benchClients(60)],
   ['Long and hostile files', benchHold],
   ['Doubled texts', benchDoubled],

@@ -16,7 +16,7 @@ import { PHRASE_SORTS, phrasesQuerySchema } from '../shared/phrases'
 import { call, startApp } from '../tests/e2e/startApp'
 import { suggested } from './desk'
 import { learntTimings } from './learnt'
-import { quantile, times, timing, type Timing } from './measure'
+import { mostResident, quantile, times, timing, type Timing } from './measure'
 
 export const SIZES = [10_000, 100_000, 1_000_000]
 const FOLDER = join(process.cwd(), '.cache/large')
@@ -55,8 +55,6 @@ function makeLists(): void {
   const all = makePhrases(SIZES.at(-1)!, DEMO_SEED)
   for (const size of SIZES) writeFileSync(file(size), listOf(all.slice(0, size), 0.14))
 }
-
-const resident = (pid: number) => Number(/VmHWM:\s+(\d+)/u.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024
 
 export interface Growth {
   size: number
@@ -198,7 +196,7 @@ async function importList(
   if (accepted !== size) throw new Error(`Imported ${accepted} of ${size}: ${answer.text.slice(0, 300)}`)
   return {
     seconds: (performance.now() - startedAt) / 1000,
-    residentMb: resident(app.process.pid!),
+    residentMb: mostResident(app.process.pid!),
     data: app.data,
     close: () => app.close(),
   }

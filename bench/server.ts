@@ -1,13 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { readFileSync } from 'node:fs'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
-import { times, timing, type Timing } from './measure'
+import { mostResident, times, timing, type Timing } from './measure'
 
 const SEEDS = ['rear derailleur', 'bike chain', 'disc brake', 'bike tyre', 'bottom bracket']
-
-/** Most memory a process has had resident, in MB, as Linux tells it. */
-export const mostResident = (pid: number) =>
-  Number(/VmHWM:\s+(\d+)/u.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024
 
 /** Phrases of common seeds and their assessment, as the server answers them at demo size. */
 export async function benchDemand(): Promise<Timing[]> {

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto'
-import { readFileSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
 import type { Draft } from '../core/draft/draft'
 import { DEFAULT_PROFILE } from '../core/draft/limits'
@@ -8,10 +7,8 @@ import { scoreDraft } from '../core/draft/score'
 import { fuzz } from '../tests/e2e/fuzz'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { storm } from '../tests/e2e/storm'
-import { quantile } from './measure'
+import { quantile, resident } from './measure'
 
-const resident = (app: RunningApp) =>
-  Number(/VmRSS:\s+(\d+)/u.exec(readFileSync(`/proc/${app.process.pid}/status`, 'utf8'))![1]) / 1024
 const sorted = (list: number[]) => [...list].sort((a, b) => a - b)
 const yes = (met: boolean) => (met ? 'yes' : '**no**')
 const ms = (value: number) => `${Math.round(value).toLocaleString('en')} ms`
@@ -54,9 +51,9 @@ export async function benchFuzz(requests: number): Promise<string[]> {
   const app = await startApp()
   try {
     const first = await fuzz(app, requests)
-    const before = resident(app)
+    const before = resident(app.process.pid!)
     await fuzz(app, requests)
-    const growth = resident(app) - before
+    const growth = resident(app.process.pid!) - before
     const bad = first.serverErrors.length + first.broken.length
     return [
       `| requests drawn from a seed to every route | ${requests.toLocaleString('en')} | ${first.serverErrors.length} answered by 5xx, ${first.broken.length} broken off, ${first.late.length} over 1 s, the slowest ${ms(first.slowestMs)} | none: ${yes(!bad && !first.late.length)} |`,
@@ -180,7 +177,7 @@ export async function benchHold(): Promise<string[]> {
       })
       const most = Math.max(...waits)
       lines.push(
-        `| health while ${what} is read | ${(body.length / 1e6).toFixed(1)} MB, ${((performance.now() - startedAt) / 1000).toFixed(1)} s, answered ${status} | p99 ${ms(quantile(sorted(waits), 0.99))}, most ${ms(most)}; ${Math.round(resident(app))} MB resident | most under 100 ms: ${yes(most < 100)} |`,
+        `| health while ${what} is read | ${(body.length / 1e6).toFixed(1)} MB, ${((performance.now() - startedAt) / 1000).toFixed(1)} s, answered ${status} | p99 ${ms(quantile(sorted(waits), 0.99))}, most ${ms(most)}; ${Math.round(resident(app.process.pid!))} MB resident | most under 100 ms: ${yes(most < 100)} |`,
       )
     }
     return lines

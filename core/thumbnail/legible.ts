@@ -20,7 +20,7 @@ export interface Legible {
 const PLAIN = 0.05
 const CROWDED = 1.5
 
-/** @param fine the picture at some 480 pixels of width. @param small the same at 120. */
+/** @param fine the picture at 360 pixels of width, as a list of results shows it. @param small the same at 120. */
 export function legibleOf(fine: LabRaster, small: LabRaster): Legible {
   const sharp = detailOf(fine)
   const { edges } = detailOf(small)

@@ -15,6 +15,9 @@ export class DataProblem extends Error {
 const codeOf = (error: unknown) =>
   typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string' ? error.code : ''
 
+/** Whether SQLite said it, of the file or of what was asked of it. */
+export const isOfSqlite = (error: unknown) => codeOf(error).startsWith('SQLITE')
+
 /** The kind of fault an error of SQLite or of the file system is; `null` when it is none of the file's. */
 export function faultOf(error: unknown): Exclude<DataFault, 'in-use' | 'newer'> | null {
   const code = codeOf(error)

@@ -27,6 +27,7 @@ async function readBounded(event: H3Event, most: number, take: (piece: Buffer) =
     throw tooLong(most)
   }
   let size = 0
+  let taken: unknown
   await new Promise<void>((resolve, reject) => {
     const fail = (error: unknown) => {
       drop()
@@ -35,17 +36,22 @@ async function readBounded(event: H3Event, most: number, take: (piece: Buffer) =
     req.on('data', (piece: Buffer) => {
       size += piece.length
       if (size > most) return fail(tooLong(most))
-      const taken = take(piece)
+      taken = take(piece)
       if (!(taken instanceof Promise)) return
       req.pause()
       taken.then(() => {
         req.resume()
       }, fail)
     })
-    req.once('end', resolve)
+    // The end can come while the last piece is still being taken.
+    req.once('end', () => {
+      Promise.resolve(taken).then(() => {
+        resolve()
+      }, fail)
+    })
     req.once('error', fail)
     req.once('close', () => {
-      reject(new Problem(400, 'cut-off', 'The request ended before it was complete.'))
+      if (!req.readableEnded) reject(new Problem(400, 'cut-off', 'The request ended before it was complete.'))
     })
   })
 }
@@ -64,7 +70,8 @@ export async function readToFile(event: H3Event, most: number, file: string): Pr
   const handle = await open(file, 'wx', 0o600)
   try {
     await readBounded(event, most, async piece => {
-      await handle.write(piece)
+      // Writes all of it, which a plain write need not.
+      await handle.writeFile(piece)
     })
   } finally {
     await handle.close()

@@ -5,7 +5,7 @@ import { PassThrough } from 'node:stream'
 import { v7 as uuid } from 'uuid'
 import type { ImportLine, ImportProgress } from '../../shared/imports'
 import { readToFile } from './body'
-import { DataProblem } from '../data/dataProblem'
+import { DataProblem, faultOf, isOfSqlite } from '../data/dataProblem'
 import { Problem, problemOf } from './problem'
 
 const MAX_FILE = 600 * 1024 * 1024
@@ -26,7 +26,7 @@ export interface Upload {
  * Takes the body as a file, bounded, for as long as it is worked on. Who accepts `application/x-ndjson` is told how far
  * the work is, and has the answer or the error in the last line; others have it as the body.
  * @param most bytes; a larger one is refused before it is read whole.
- * @throws Problem 422 with the reason when the file cannot be read; what SQLite says is passed on.
+ * @throws Problem 422 with the reason when the file cannot be read; what SQLite or the disk says is passed on.
  */
 export async function withUpload<Answer>(
   event: H3Event,
@@ -41,11 +41,10 @@ export async function withUpload<Answer>(
   })
   const done = async (report: Upload['report']) => {
     try {
-      return await work({ file, gone: gone.signal, report }).catch((error: Error & { code?: string }) => {
-        throw error instanceof Problem || error instanceof DataProblem || error.code?.startsWith('SQLITE')
-          ? error
-          : new Problem(422, 'unreadable', error.message)
-      })
+      return await work({ file, gone: gone.signal, report })
+    } catch (error) {
+      if (error instanceof Problem || error instanceof DataProblem || faultOf(error) || isOfSqlite(error)) throw error
+      throw new Problem(422, 'unreadable', error instanceof Error ? error.message : String(error))
     } finally {
       await rm(file, { force: true })
     }

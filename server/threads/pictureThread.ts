@@ -22,7 +22,8 @@ const MOST_WHOLE = 24_000_000
 const WHOLE: readonly PictureFormat[] = ['avif', 'webp', 'gif']
 /** Pictures that are remembered: a dozen pages of twenty, and as many of one's own. */
 const REMEMBERED = 300
-const FINE = { width: 480, height: 270 }
+/** As wide as a list of results shows it. */
+const FINE = { width: 360, height: 202 }
 const SMALL = { width: SMALL_WIDTH, height: 68 }
 const COLOURS = { width: 48, height: 27 }
 /** How well a JPEG is kept, from the best on, until it weighs little enough. */
@@ -86,12 +87,18 @@ const tooLarge = (most: number) =>
 /** The picture at the three sizes it is looked at; decoded once, the smaller ones made from the larger. */
 async function sizesOf(picture: Sharp) {
   const { data, info } = await covering(picture, FINE).raw().toBuffer({ resolveWithObject: true })
-  const again = () => sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } })
-  const [fine, small, colours] = [
-    inLab({ width: info.width, height: info.height, rgb: data }),
-    await lab(again().resize({ ...SMALL, fit: 'fill', kernel: 'cubic' })),
-    await lab(again().resize({ ...COLOURS, fit: 'fill', kernel: 'cubic' })),
-  ]
+  const again = (size: { width: number; height: number }) =>
+    lab(
+      sharp(data, { raw: { width: info.width, height: info.height, channels: 3 } }).resize({
+        ...size,
+        fit: 'fill',
+        kernel: 'cubic',
+      }),
+    )
+  // The two smaller ones are scaled by threads of their own while this one counts.
+  const smaller = Promise.all([again(SMALL), again(COLOURS)])
+  const fine = inLab({ width: info.width, height: info.height, rgb: data })
+  const [small, colours] = await smaller
   return { fine, small, colours }
 }
 

@@ -5,6 +5,7 @@ import { FileFault } from '../../../../core/formats/jsonFile'
 import { videosOfJsonLd } from '../../../../core/formats/jsonLd'
 import { BRIEF_NAME, packageFiles, readPackage, writePackage } from '../../../../core/release/package'
 import { seeded } from '../../../../core/random'
+import { mutated } from '../../../setup/mutated'
 import { runs } from '../../../setup/runs'
 
 const NOW = Date.UTC(2026, 2, 14, 9)
@@ -180,18 +181,8 @@ describe('what is no package', () => {
   test('mutated packages are read or refused, and nothing else happens', async () => {
     const whole = await writePackage(packageFiles(given), NOW)
     const random = seeded(14)
-    const any = (most: number) => Math.floor(random() * most)
     for (let run = 0; run < runs(400); run++) {
-      let bytes = Uint8Array.from(whole)
-      for (let i = 0; i <= any(6); i++) {
-        const at = any(bytes.length)
-        const kind = any(4)
-        if (kind === 0) bytes[at] = any(256)
-        else if (kind === 1) bytes = bytes.slice(0, at)
-        else if (kind === 2) bytes.fill(0xff, at, at + any(12))
-        else bytes.copyWithin(at, any(bytes.length), any(bytes.length))
-        if (!bytes.length) break
-      }
+      const bytes = mutated(whole, random)
       try {
         readBriefFile(readPackage(bytes).brief)
       } catch (error) {

@@ -3,7 +3,7 @@ import { legibleOf } from '../../../../core/thumbnail/legible'
 import { BLACK, painted, WHITE } from './pictures'
 
 const both = (draw: (x: number, y: number) => boolean) => ({
-  fine: painted(480, 270, (x, y) => (draw(x / 480, y / 270) ? BLACK : WHITE)),
+  fine: painted(360, 202, (x, y) => (draw(x / 360, y / 202) ? BLACK : WHITE)),
   small: painted(120, 68, (x, y) => (draw(x / 120, y / 68) ? BLACK : WHITE)),
 })
 
@@ -13,7 +13,7 @@ describe('edges', () => {
     // One edge from top to bottom, a height long, a whole step of lightness; the last row has no neighbour below.
     for (const [width, height] of [
       [160, 90],
-      [480, 270],
+      [360, 202],
     ] as const)
       expect(detailOf(half(width, height)).edges).toBeCloseTo((height - 1) / height, 3)
   })
@@ -41,7 +41,7 @@ describe('legible when small', () => {
     expect(found.underLength).toBe(false)
   })
   test('lines that are gone at 120 pixels do not', () => {
-    const fine = painted(480, 270, x => (x % 8 === 0 ? BLACK : WHITE))
+    const fine = painted(360, 202, x => (x % 8 === 0 ? BLACK : WHITE))
     expect(
       legibleOf(
         fine,

@@ -6,6 +6,7 @@ import { seeded } from '../../../../core/random'
 import { DEFAULT_PROFILE as profile } from '../../../../core/draft/limits'
 import { mendPlan, thumbnailFaults, type PictureFormat } from '../../../../core/thumbnail/mend'
 import { startPictures, type PictureWork } from '../../../../server/threads/startPictures'
+import { mutated } from '../../../setup/mutated'
 import { runs } from '../../../setup/runs'
 import { temporaryFolder } from '../files'
 
@@ -143,17 +144,9 @@ test('mutated pictures are read or refused, and the thread goes on', async () =>
   const formats: PictureFormat[] = ['jpeg', 'png', 'webp', 'gif', 'avif']
   const whole = await Promise.all(formats.map(format => packed(64, 36, format)))
   const random = seeded(15)
-  const any = (most: number) => Math.floor(random() * most)
-  const HEAD = 200
   for (let run = 0; run < runs(300); run++) {
-    const bytes = Uint8Array.from(whole[any(whole.length)]!)
-    for (let i = 0; i <= any(5); i++) {
-      const at = any(any(2) ? Math.min(HEAD, bytes.length) : bytes.length)
-      if (any(3)) bytes[at] = any(256)
-      else bytes.fill(any(2) ? 0xff : 0, at, at + any(8))
-    }
-    const cut = any(4) ? bytes : bytes.subarray(0, any(bytes.length))
-    const found = await look(cut).catch((error: Error) => error)
+    const bytes = mutated(whole[run % whole.length]!, random)
+    const found = await look(bytes).catch((error: Error) => error)
     if (found instanceof Error) expect(found.name).toBe('PictureFault')
     else expect(found.facts.width * found.facts.height).toBeGreaterThan(0)
   }
