@@ -78,7 +78,8 @@ describe('what cannot be read is refused with the reason', () => {
     ['a drawing, which could load others', () => Promise.resolve(new TextEncoder().encode(drawing)), 'not a picture'],
     ['a format that sites do not show', () => sharp(new Uint8Array(12), raw).tiff().toBuffer(), 'not a picture'],
     ['half a picture', async () => (await packed(640, 360, 'jpeg')).subarray(0, 900), 'damaged'],
-    ['a bomb of a few kilobytes that unpacks to 400 million pixels', bomb, 'million pixels'],
+    ['a bomb of a few kilobytes that unpacks to 400 million pixels', bomb, '80 million pixels'],
+    ['an AVIF of which too much is unpacked at once', largeAvif, '12 million pixels'],
   ])('%s', async (_, bytes, reason) => {
     await expect(look(await bytes())).rejects.toMatchObject({
       name: 'PictureFault',
@@ -93,6 +94,16 @@ async function bomb(): Promise<Uint8Array> {
   const view = new DataView(bytes.buffer)
   view.setUint32(16, 20_000)
   view.setUint32(20, 20_000)
+  return bytes
+}
+
+/** The box `ispe` of an AVIF says its size: 4,200 by 3,000. */
+async function largeAvif(): Promise<Uint8Array> {
+  const bytes = Uint8Array.from(await packed(64, 36, 'avif'))
+  const view = new DataView(bytes.buffer)
+  const box = Buffer.from(bytes.buffer).indexOf('ispe')
+  view.setUint32(box + 8, 4200)
+  view.setUint32(box + 12, 3000)
   return bytes
 }
 
