@@ -3,7 +3,7 @@ import { EMPTY_SHEET, type SheetAnswers } from '../core/release/sheet'
 import { INDEXING_OUTLINE, WINTER_CARE_SECONDS, winterCareCaptions } from './captions'
 
 /** What the workshop answers about every video. */
-const USUAL_SHEET: SheetAnswers = {
+export const USUAL_SHEET: SheetAnswers = {
   ...EMPTY_SHEET,
   visibility: 'public',
   madeForChildren: false,

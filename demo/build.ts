@@ -9,8 +9,10 @@ import { briefStore } from '../server/data/briefs'
 import { listStore } from '../server/data/lists'
 import { openUserData } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
+import { rankStore } from '../server/data/ranks'
 import { resultStore } from '../server/data/results'
 import { videoStore } from '../server/data/videos'
+import { watchStore } from '../server/data/watches'
 import { assess } from '../server/demand/assess'
 import { fetchMissingVolumes, lookUp } from '../server/demand/lookUp'
 import { PhraseIndex } from '../server/demand/phraseIndex'
@@ -26,12 +28,13 @@ import { Behaviour } from '../server/services/standin/behaviour'
 import { openStandin } from '../server/services/standin/standin'
 import { TOWNS } from '../server/services/standin/places'
 import { phrasesQuerySchema } from '../shared/phrases'
-import { BRIEFS, LISTS } from './briefs'
+import { BRIEFS, LISTS, USUAL_SHEET } from './briefs'
 import { LOCALISED } from './localised'
 import { giveOwnCaptions } from './ownCaptions'
 import { giveThumbnails, PICTURED } from './pictures'
 import { OUTLETS } from './outlets'
 import { PLAYLISTS } from './playlists'
+import { giveEarlierRanks, giveReleasedBrief, giveWatches } from './released'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
 
@@ -39,6 +42,7 @@ import { ensureWorld } from './world'
 const SEEDS = ['rear derailleur', 'bike chain', 'bike repair marrowby']
 const ASSESSED = 150
 const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
+const CHANNEL = 'ch-marrowby'
 const EARLIER_LOOKS = [63, 42, 28, 14]
 
 /**
@@ -78,6 +82,12 @@ async function build(data: string, fresh: boolean): Promise<void> {
     for await (const row of assess(ago, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
     then.close()
   }
+  const { data: ownVideos } = await standin.site.channelVideos(CHANNEL, 'en')
+  if (!ownVideos) throw new Error('The workshop has no videos.')
+  const ranks = rankStore(db)
+  const ranking = { deps: { ...deps, ranks }, videos: ownVideos, channel: CHANNEL, now: Date.now() }
+  const ranked = await giveEarlierRanks(world, ranking)
+  console.log(`  ${ranked.phrases} phrases of four videos looked up on ${ranked.days} days of twelve weeks.`)
   for (const seed of SEEDS) {
     const look = await lookUp(deps, seed, 'GB', 'en')
     const query = phrasesQuerySchema.parse({ seed, region: 'GB', limit: ASSESSED })
@@ -103,9 +113,10 @@ async function build(data: string, fresh: boolean): Promise<void> {
   const briefs = briefStore(db)
   db.prepare(
     'INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)',
-  ).run(WORKSPACE, 'Marrowby Wheel Shed', 'ch-marrowby', 'Europe/London', Date.now(), 'GB')
+  ).run(WORKSPACE, 'Marrowby Wheel Shed', CHANNEL, 'Europe/London', Date.now(), 'GB')
   const briefItems = briefItemStore(db)
   const made = new Map<string, string>()
+  giveReleasedBrief(db, briefs, { videos: ownVideos, usual: { sheet: USUAL_SHEET }, workspace: WORKSPACE })
   for (const fields of BRIEFS) {
     const { id } = briefs.create(fields)
     made.set(fields.topic, id)
@@ -123,8 +134,9 @@ async function build(data: string, fresh: boolean): Promise<void> {
     const list = lists.create(WORKSPACE, name, held, 'en')!
     lists.patch(list.id, { note, add: [], remove: [], notes: {} }, 'en')
   }
-  const problem = await lookAtChannel(deps, 'ch-marrowby', 'en')
+  const problem = await lookAtChannel(deps, CHANNEL, 'en')
   if (problem) throw new Error(problem)
+  await giveWatches(watchStore(db, ranks), ranking, WORKSPACE)
   const learnt = learnFrom(db, 'GB', SITE)
   if (!learnt?.used) throw new Error('The pages of the demo teach nothing.')
   const models = chanceModelStore(db)
@@ -133,7 +145,7 @@ async function build(data: string, fresh: boolean): Promise<void> {
   console.log(`  learnt from ${learnt.pages} result pages how the site ranks.`)
   const items = workspaceItemStore(db)
   const playlistPages = playlistPageStore(db)
-  const own = deps.videos.ofChannel('ch-marrowby')
+  const own = deps.videos.ofChannel(CHANNEL)
   for (const { holds, about, ...value } of PLAYLISTS) {
     const entries = [
       ...holds.map(topic => ({ kind: 'brief' as const, id: made.get(topic)! })),

@@ -90,6 +90,9 @@ export function kindWritten(method: string, path: string): Kind | null {
       return 'workspaces'
     case 'import':
       return rest[0] === 'package' ? 'briefs' : rest[0] === 'audience' ? 'workspaces' : null
+    case 'ranks':
+    case 'watches':
+      return 'ranks'
     case 'phrases':
       return rest[0] === 'note' ? 'phrases' : null
     default:

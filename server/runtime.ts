@@ -14,6 +14,8 @@ import { migrationsOf, openUserFile, type Db } from './data/open'
 import { outletVisits } from './data/outletVisits'
 import { phraseStore, type PhraseStore } from './data/phrases'
 import { rankStore, type RankStore } from './data/ranks'
+import { watchStore, type WatchStore } from './data/watches'
+import { RankWatch } from './ranks/rankWatch'
 import { resultStore, type ResultStore } from './data/results'
 import { listStore, type ListStore } from './data/lists'
 import { playlistPageStore, type PlaylistPageStore } from './data/playlistPages'
@@ -23,6 +25,7 @@ import { publicationStore, type PublicationStore } from './data/publications'
 import { openOutgoing } from './release/publish'
 import { sourceStore, type SourceStore } from './data/sources'
 import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
+import { videoChangeStore, type VideoChangeStore } from './data/videoChanges'
 import { videoStore, type VideoStore } from './data/videos'
 import { workspaceItemStore, type WorkspaceItemStore } from './data/workspaceItems'
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
@@ -86,6 +89,10 @@ export interface Runtime {
   pictures: PictureStore
   publications: PublicationStore
   ranks: RankStore
+  videoChanges: VideoChangeStore
+  watches: WatchStore
+  /** Looks watched pages up when they are due. */
+  rankWatch: RankWatch
   outletVisits: ReturnType<typeof outletVisits>
   /** Where files wait until a site has all of them. */
   outgoing: string
@@ -195,6 +202,7 @@ async function opened(): Promise<Runtime> {
     const fileWork = startFileWork(join(workers, 'file.mjs'), file)
     const briefItems = briefItemStore(db)
     const publications = publicationStore(db)
+    const ranks = rankStore(db)
     const opening: Runtime = {
       db,
       briefs: briefStore(db, Date.now, briefItems),
@@ -226,7 +234,15 @@ async function opened(): Promise<Runtime> {
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
       publications,
-      ranks: rankStore(db),
+      ranks,
+      videoChanges: videoChangeStore(db),
+      watches: watchStore(db, ranks),
+      rankWatch: new RankWatch(
+        () => opening,
+        () => {
+          changes.changed('ranks')
+        },
+      ),
       outletVisits: outletVisits(db),
       outgoing: openOutgoing(join(data, 'outgoing'), publications.sending()),
       pictures: pictureStore(pictureFolder(file)),
@@ -245,6 +261,7 @@ async function opened(): Promise<Runtime> {
     void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
     chances.noted()
+    opening.rankWatch.begin()
     // Ages are right from the first question on; a world that cannot be asked says so when it is.
     void services.clock().catch(() => undefined)
     // One that is closed while it loads is no failure.
@@ -262,6 +279,7 @@ async function close(problem: unknown): Promise<void> {
   if (!isOpen(state)) return
   const open = state
   state = { problem }
+  open.rankWatch.close()
   open.jobs.close()
   await open.backups.close()
   await open.services.close()

@@ -1,5 +1,5 @@
 /** Kinds of things that screens show and others may change. */
-export const KINDS = ['phrases', 'pages', 'briefs', 'lists', 'workspaces', 'jobs'] as const
+export const KINDS = ['phrases', 'pages', 'briefs', 'lists', 'workspaces', 'jobs', 'ranks'] as const
 export type Kind = (typeof KINDS)[number]
 
 /** How often each kind has changed since the program `run` was started. */

@@ -1,5 +1,7 @@
 import { z } from 'zod'
 import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
+import type { RankDay } from '../core/ranks/standing'
+import { MOST_WATCH_DAYS, type WatchCost } from '../core/ranks/watch'
 import { workspaceInput } from './api/inputs'
 
 /** Where a video stood for a phrase on a day. */
@@ -40,3 +42,75 @@ export interface RankLookAnswer {
   /** Why some could not be looked up. */
   problems: { phrase: string; message: string }[]
 }
+
+/** A video that is looked up on a page again and again. */
+export interface WatchRow {
+  id: number
+  videoId: string
+  phrase: string
+  region: string | null
+  language: string
+  kind: 'site' | 'web'
+  /** Days from one look to the next. */
+  every: number
+  /** `yyyy-mm-dd` of the last look; `null` for none. */
+  last: string | null
+}
+export interface WatchesAnswer {
+  watches: WatchRow[]
+  /** What all watches of the workspace cost. */
+  cost: WatchCost
+}
+export const watchesQuery = z.object({ workspace: workspaceInput, videoId: videoId.optional() })
+export const newWatchesSchema = z.object({
+  videoId,
+  phrases: z.array(phraseInput).min(1, 'Name a phrase.').max(200, '200 phrases can be watched in one request.'),
+  regions: z.array(regionInput).min(1, 'Name a region, or null for everywhere.').max(40).default([null]),
+  language: languageInput.default('en'),
+  kind: kind.default('site'),
+  every: z
+    .number('Give a number of days.')
+    .int('Give whole days.')
+    .min(1, 'A page is looked up once a day at most.')
+    .max(MOST_WATCH_DAYS, `Give ${MOST_WATCH_DAYS} days at most.`)
+    .default(1),
+  workspace: workspaceInput,
+})
+export const dropWatchesQuery = z.object({
+  workspace: workspaceInput,
+  ids: z
+    .string()
+    .regex(/^\d{1,15}(?:,\d{1,15}){0,999}$/u, 'Name watches by their ids, with commas between, 1,000 at most.')
+    .transform(list => list.split(',').map(Number)),
+})
+
+/** Something that was done to a video, or for it. */
+export interface RankMark {
+  /** UTC milliseconds. */
+  at: number
+  kind: 'released' | 'changed' | 'told'
+  /** What it was, in words. */
+  text: string
+}
+/** What may lie behind a curve: what was done, and who came in above. */
+export interface RankSurroundings {
+  /** Oldest first. */
+  marks: RankMark[]
+  /** Videos that came onto the page of the phrase above mine, oldest first. */
+  arrivals: { at: number; videoId: string; title: string; rank: number }[]
+  /** Who stands there now that is not mine, from the top; any of them can be chosen as the one to pass. */
+  rivals: { videoId: string; title: string; channel: string; rank: number }[]
+  /** Where the rival that was asked for stood, oldest first, from ranks and kept pages; `null` without one. */
+  rival: { videoId: string; title: string; days: RankDay[] } | null
+}
+export const surroundingsQuery = z.object({
+  videoId,
+  /** A video to be passed. */
+  rival: videoId.optional(),
+  /** Without one, nothing of a page is told. */
+  phrase: z.string().max(200).optional(),
+  region: regionInput,
+  language: languageInput.default('en'),
+  kind: kind.default('site'),
+  workspace: workspaceInput,
+})

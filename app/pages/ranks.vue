@@ -1,14 +1,19 @@
 <script setup lang="ts">
-import { mdiMagnifyScan, mdiStop } from '@mdi/js'
+import { mdiEyeOutline, mdiMagnifyScan, mdiStop } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { phraseKey } from '../../core/text/words'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useRanks, type RankKind } from '~/stores/ranks'
+import { useRankSurroundings } from '~/stores/rankSurroundings'
+import { useWatches } from '~/stores/watches'
 import { useWorkspace } from '~/stores/workspace'
 
 useHead({ title: 'Ranks · Fonetra' })
 const ranks = useRanks()
+const watches = useWatches()
+const around = useRankSurroundings()
+const watchOpen = ref(false)
 const brief = useBrief()
 const workspace = useWorkspace()
 const route = useRoute()
@@ -25,12 +30,13 @@ watch(
   },
   { immediate: true },
 )
-/** The video in the address; without one that of the open brief, else the newest. */
+/** The video in the address; without one that of the open brief, the newest that is watched, or the newest. */
 const fallback = ref('')
 watch(
   [() => brief.brief?.id, () => ranks.videos],
   async () => {
-    fallback.value = (await ranks.ofBrief()) || (ranks.videos?.[0]?.id ?? '')
+    await ranks.loadOfBrief()
+    fallback.value = ranks.ofBrief || (await watches.newest(ranks.videos ?? [])) || (ranks.videos?.[0]?.id ?? '')
   },
   { immediate: true },
 )
@@ -71,6 +77,19 @@ function lookTyped() {
 }
 /** The phrases whose curves are drawn: the one in the address, else those that bring most. */
 const shown = computed(() => String(route.query.phrase ?? ''))
+watch(
+  [shown, () => route.query.rival],
+  ([phrase, rival]) => {
+    around.phrase = phrase
+    around.rival = typeof rival === 'string' ? rival : ''
+  },
+  { immediate: true },
+)
+/** A rival to be passed is looked up along with mine from then on. */
+function chooseRival(id: string) {
+  void address({ rival: id || undefined }, true)
+  if (id) void watches.addRival(id, shown.value)
+}
 const explained = computed(() =>
   ranks.kind === 'web'
     ? 'What a rank in web search brings is not known: the searches are those of the video site.'
@@ -93,7 +112,7 @@ const explained = computed(() =>
         class="video"
         data-first-field
         data-test="rank-video"
-        @update:model-value="address({ video: $event ?? undefined, phrase: undefined }, true)"
+        @update:model-value="address({ video: $event ?? undefined, phrase: undefined, rival: undefined }, true)"
       />
       <DeskSides
         :model-value="ranks.kind"
@@ -104,6 +123,15 @@ const explained = computed(() =>
       />
       <ShellRegion v-model="ranks.region" class="region" />
       <v-spacer />
+      <v-btn
+        variant="outlined"
+        :prepend-icon="mdiEyeOutline"
+        :disabled="!ranks.video"
+        data-test="rank-watch"
+        title="Look up by itself, again and again"
+        @click="watchOpen = true"
+        >{{ watches.answer?.watches.length ? `Watched: ${watches.answer.watches.length}` : 'Watch' }}</v-btn
+      >
       <template v-if="ranks.progress"
         ><span class="small muted" role="status"
           >{{ ranks.progress.done }} of {{ counted(ranks.progress.of, 'phrase') }}</span
@@ -132,12 +160,24 @@ const explained = computed(() =>
     </div>
     <v-skeleton-loader v-else-if="!ranks.rows" type="table-row@4" class="sheet" />
     <template v-else>
-      <RanksCurve class="sheet curve" :lines="ranks.lines" :shown="shown" />
+      <div class="sheet over">
+        <RanksCurve class="curve" :lines="ranks.lines" :shown="shown" :surroundings="around.known" />
+        <RanksEvents
+          class="events"
+          :known="around.known"
+          :problem="around.problem"
+          :phrase="shown"
+          :rival="around.rival"
+          @rival="chooseRival"
+          @again="around.load()"
+        />
+      </div>
       <RanksTable
         class="sheet table"
         :lines="ranks.lines"
         :shown="shown"
-        @show="address({ phrase: $event || undefined }, true)"
+        :watched="watches.here"
+        @show="address({ phrase: $event || undefined, rival: undefined }, true)"
       />
       <form class="more" @submit.prevent="lookTyped">
         <v-text-field
@@ -157,6 +197,7 @@ const explained = computed(() =>
         </p>
       </form>
     </template>
+    <RanksWatch v-model="watchOpen" />
   </div>
 </template>
 
@@ -168,14 +209,25 @@ const explained = computed(() =>
   gap: 8px 12px;
 }
 .video {
-  flex: 1 1 320px;
+  flex: 1 1 220px;
   max-width: 440px;
 }
 .region {
   flex: 0 0 170px;
 }
+.over {
+  flex: 0 0 auto;
+  display: flex;
+  flex-wrap: wrap;
+}
 .curve {
-  flex: 0 0 250px;
+  flex: 3 1 420px;
+  min-width: 0;
+  height: 250px;
+}
+.events {
+  flex: 1 1 250px;
+  max-height: 250px;
 }
 .table {
   flex: 1;

@@ -8,6 +8,7 @@ import type { RankRow } from '../../shared/ranks'
 import type { OwnTexts } from '../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
 import { useBrief } from './brief'
+import { useChanges } from './changes'
 import { useTray } from './tray'
 import { useWorkspace } from './workspace'
 
@@ -53,6 +54,17 @@ export const useRanks = defineStore('ranks', () => {
       problem.value = messageOf(error)
     }
   }
+  async function loadOfBrief() {
+    const id = brief.brief?.id
+    ofBrief.value = ''
+    if (!id) return
+    try {
+      const { publication } = await api('GET /api/briefs/:id/publish', { params: { id } })
+      if (brief.brief?.id === id && publication?.state === 'out') ofBrief.value = publication.video ?? ''
+    } catch {
+      // Whichever video is shown instead, the person can choose.
+    }
+  }
   async function load() {
     const of = video.value
     if (!of) return
@@ -72,13 +84,24 @@ export const useRanks = defineStore('ranks', () => {
     void load()
   })
 
+  // Others looked something up, or it was looked up by itself.
+  watch(
+    () => useChanges().revisions.ranks,
+    () => void (progress.value ?? load()),
+  )
+
+  const here = computed(() => (rows.value ?? []).filter(row => row.kind === kind.value && row.region === region.value))
+  /** The video that the open brief became; '' for none. */
+  const ofBrief = ref('')
+  /** One that was looked up over time has phrases of its own: those of another video's brief are not its. */
+  const isTrayWanted = computed(
+    () => video.value === ofBrief.value || new Set(here.value.map(({ day }) => day)).size < 2,
+  )
   /** Of the phrases in the tray, and those that were looked up. */
   const phrases = computed(() => [
     ...new Set([
-      ...tray.phrases.map(({ phrase }) => phraseKey(phrase)),
-      ...(rows.value ?? [])
-        .filter(row => row.kind === kind.value && row.region === region.value)
-        .map(row => row.phrase),
+      ...(isTrayWanted.value ? tray.phrases.map(({ phrase }) => phraseKey(phrase)) : []),
+      ...here.value.map(row => row.phrase),
     ]),
   ])
   async function figures() {
@@ -94,8 +117,8 @@ export const useRanks = defineStore('ranks', () => {
   const marks = computed(() => new Map(tray.phrases.map(({ phrase, mark }) => [phraseKey(phrase), mark])))
   const lines = computed<RankLine[]>(() =>
     phrases.value.map(phrase => {
-      const days = (rows.value ?? [])
-        .filter(row => row.phrase === phrase && row.kind === kind.value && row.region === region.value)
+      const days = here.value
+        .filter(row => row.phrase === phrase)
         .map(({ day, rank, depth }) => ({ day: rankDay(Date.parse(`${day}T00:00:00Z`)), rank, depth }))
       const standing = standingOf(days)
       const known = searches.value.get(phrase) ?? null
@@ -159,17 +182,7 @@ export const useRanks = defineStore('ranks', () => {
     stop: () => {
       stopped = true
     },
-    /** The video that the open brief became; '' while it is not out. */
-    async ofBrief(): Promise<string> {
-      const id = brief.brief?.id
-      if (!id) return ''
-      try {
-        const { publication } = await api('GET /api/briefs/:id/publish', { params: { id } })
-        return publication?.state === 'out' ? (publication.video ?? '') : ''
-      } catch {
-        // Whichever video is shown instead, the person can choose.
-        return ''
-      }
-    },
+    ofBrief,
+    loadOfBrief,
   }
 })

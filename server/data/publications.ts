@@ -36,6 +36,9 @@ export function publicationStore(db: Db, now: () => number = Date.now) {
     'SELECT * FROM publication WHERE brief_id = ? ORDER BY created_at DESC, id DESC LIMIT 1',
   )
   const held = db.prepare<[string], Row>("SELECT * FROM publication WHERE brief_id = ? AND state IN ('sending', 'out')")
+  const briefOf = db
+    .prepare<[string], string>("SELECT brief_id FROM publication WHERE video = ? AND state = 'out'")
+    .pluck()
   const sending = db.prepare<[], string>("SELECT id FROM publication WHERE state = 'sending'").pluck()
   const out = db
     .prepare<[], string>("SELECT brief_id FROM publication WHERE state IN ('sending', 'out') AND state = 'out'")
@@ -64,6 +67,8 @@ export function publicationStore(db: Db, now: () => number = Date.now) {
     /** Ids of the briefs that are out. */
     out: (): ReadonlySet<string> => new Set(out.all()),
     get,
+    /** The brief that a video was made of; `null` for one that came from elsewhere. */
+    briefOf: (video: string): string | null => briefOf.get(video) ?? null,
     /** The newest one of a brief; `null` where it was never sent. */
     of(brief: string): Publication | null {
       const row = newest.get(brief)

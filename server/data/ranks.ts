@@ -37,7 +37,7 @@ export type RankStore = ReturnType<typeof rankStore>
 
 /** Where videos stood for phrases, day by day: the newest look of a day is what counts of it. */
 export function rankStore(db: Db) {
-  const seriesOf = db
+  const knownSeries = db
     .prepare<[string, number, string, string], number>(
       'SELECT id FROM rank_series WHERE video = ? AND phrase_id = ? AND region = ? AND kind = ?',
     )
@@ -61,18 +61,19 @@ export function rankStore(db: Db) {
   const daysOf = db.prepare<[number, number, number], RankDay>(
     'SELECT day, rank, depth FROM rank_day WHERE series_id = ? AND day BETWEEN ? AND ? ORDER BY day',
   )
+  const seriesOf = (video: string, { phraseId, region, kind }: RankPage): number =>
+    knownSeries.get(video, phraseId, region, kind) ??
+    Number(addSeries.run(video, phraseId, region, kind).lastInsertRowid)
   const save = db.transaction(
     (page: RankPage, day: number, ranks: ReadonlyMap<string, number | null>, depth: number) => {
-      const { phraseId, region, kind } = page
       for (const [video, rank] of ranks) {
-        const id =
-          seriesOf.get(video, phraseId, region, kind) ??
-          Number(addSeries.run(video, phraseId, region, kind).lastInsertRowid)
-        putDay.run(id, day, rank, depth)
+        putDay.run(seriesOf(video, page), day, rank, depth)
       }
     },
   )
   return {
+    /** The id under which the days of a video on a page are kept, from now on where they never were. */
+    seriesOf,
     /** Keeps the ranks of a page that was read: of all videos in one go, on disk when it returns. */
     save: (page: RankPage, day: number, ranks: ReadonlyMap<string, number | null>, depth: number): void => {
       save.immediate(page, day, ranks, depth)

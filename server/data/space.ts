@@ -43,6 +43,8 @@ export const HELD: Record<string, SpaceKind> = {
   audience: 'rest',
   rank_series: 'pages',
   rank_day: 'pages',
+  watch: 'texts',
+  video_change: 'texts',
   playlist_page: 'pages',
   job: 'rest',
   job_input: 'rest',

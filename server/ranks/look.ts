@@ -8,6 +8,9 @@ import { isServiceFault } from '../services/retry'
 /** The site is read this deep: three pages. */
 export const RANK_DEPTH = 60
 
+/** Said where the video may stand in the half that did not come. */
+export const HALF = 'The site sent only a part of its results. Look again.'
+
 export interface RankDeps extends AssessDeps {
   ranks: RankStore
   now: () => number
@@ -74,6 +77,6 @@ export async function lookAtRank(deps: RankDeps, { video, phrase, region, langua
   ranks.save({ phraseId: page.phrase_id, region, kind }, day, told, depth)
   return {
     found: told.has(video) ? { day, rank: told.get(video)!, depth } : null,
-    problem: problem ?? (told.has(video) ? null : 'The site sent only a part of its results. Look again.'),
+    problem: problem ?? (told.has(video) ? null : HALF),
   } satisfies LookedUp
 }

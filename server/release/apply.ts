@@ -8,6 +8,7 @@ import { Problem } from '../http/problem'
 import type { VideoDraft } from '../services/contract'
 import { withRetry } from '../services/retry'
 import { rightsFor } from './account'
+import type { Runtime } from '../runtime'
 import { siteDraft, type SiteDraftFrom } from './publish'
 
 /** Captions in one form, so that only what is said and when is compared. */
@@ -68,7 +69,7 @@ export async function applyAnswer(runtime: SiteDraftFrom, brief: Brief, videoId:
  * @returns how both stand afterwards. @throws Problem 409 where it changed, 422 with what the site refused.
  */
 export async function apply(
-  runtime: SiteDraftFrom,
+  runtime: SiteDraftFrom & Pick<Runtime, 'videoChanges' | 'now'>,
   brief: Brief,
   {
     videoId,
@@ -87,6 +88,13 @@ export async function apply(
   const patch = await partOf(runtime, brief, now.channel.id, fields)
   const { problems } = (await withRetry(() => runtime.services.site.update(videoId, patch))).data
   if (problems.length) throw new Problem(422, 'refused', problems[0]!.message, { problems })
+  const at = runtime.now()
+  runtime.videoChanges.save(
+    videoId,
+    now.rows
+      .filter(({ field, differs }) => differs && fields.includes(field))
+      .map(({ field, there, draft }) => ({ at, field, before: there, after: draft })),
+  )
   return applyAnswer(runtime, brief, videoId)
 }
 

@@ -15,11 +15,11 @@ class PictureFault extends Error {
 
 /**
  * What unpacks to more pixels is refused before any of them is. Fewer are taken where all of them are unpacked at once:
- * five bytes each, and 17 of an AVIF.
+ * two to six bytes each, and up to 17 of a GIF or an AVIF.
  */
 const MOST_PIXELS = 80_000_000
 const MOST_WHOLE = 24_000_000
-const MOST_OF_FORMAT: Partial<Record<PictureFormat, number>> = { avif: 12_000_000, webp: MOST_WHOLE, gif: MOST_WHOLE }
+const MOST_OF_FORMAT: Partial<Record<PictureFormat, number>> = { avif: 12_000_000, gif: 12_000_000, webp: MOST_WHOLE }
 /** Pictures that are remembered: a dozen pages of twenty, and as many of one's own. */
 const REMEMBERED = 300
 /** As wide as a list of results shows it. */

@@ -1,4 +1,16 @@
-import { rankLookSchema, ranksQuery, type RankLookAnswer, type RankRow } from '../ranks'
+import type { JobState } from '../jobs'
+import {
+  dropWatchesQuery,
+  newWatchesSchema,
+  rankLookSchema,
+  ranksQuery,
+  surroundingsQuery,
+  watchesQuery,
+  type RankLookAnswer,
+  type RankRow,
+  type RankSurroundings,
+  type WatchesAnswer,
+} from '../ranks'
 import { call, type } from './call'
 
 /** Where videos stand for phrases, day by day. */
@@ -7,4 +19,12 @@ export const rankCalls = {
   'GET /api/ranks': call({ query: ranksQuery, answer: type<{ rows: RankRow[] }>() }),
   /** Looks now, on pages read today where there are some. */
   'POST /api/ranks/look': call({ body: rankLookSchema, answer: type<RankLookAnswer>() }),
+  /** What was done for a video, and who came onto a page above it; nothing is asked. */
+  'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
+  /** What is looked up again and again, and what that costs. */
+  'GET /api/watches': call({ query: watchesQuery, answer: type<WatchesAnswer>() }),
+  /** Watches from now on, or as often as said now; what is due is looked up at once. */
+  'POST /api/watches': call({ body: newWatchesSchema, answer: type<WatchesAnswer & { job: JobState | null }>() }),
+  /** Ranks that are known stay. */
+  'DELETE /api/watches': call({ query: dropWatchesQuery, answer: type<{ removed: number }>() }),
 }

@@ -100,7 +100,7 @@ const QUERIES = [
   'for',
   'anew',
   'ask',
-  'forever',
+  ...['forever', 'ids'],
 ]
 const FIELDS = [
   'id',
@@ -153,7 +153,7 @@ const FIELDS = [
   'durationSeconds',
   'delayMs',
   'days',
-  ...'checklist sheet lines releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements design posts kinds outlet tag minutes'.split(
+  ...'checklist sheet lines releaseAt ticked handed forSearch videoAddress thumbnail focus cards endScreen elements design posts kinds outlet tag minutes regions every'.split(
     ' ',
   ),
 ]

@@ -13,11 +13,19 @@ test('phrases of a video are looked up, told with what they bring, and kept as a
   const { videos } = (await call(app, '/api/videos/texts')).json as unknown as { videos: { id: string }[] }
   const { rows: results } = (await call(app, `/api/results?phrase=${encodeURIComponent(PHRASE)}&region=GB&depth=60`))
     .json as unknown as { rows: { rank: number; videoId: string; channel: { id: string } }[] }
-  const mine = new Set(videos.map(({ id }) => id))
-  const there = results.find(({ videoId }) => mine.has(videoId))
+  const mine = videos.map(({ id }) => id)
+  // One that nobody looked up yet, best of those that stand there.
+  const places = new Map(results.map(({ videoId, rank }) => [videoId, rank]))
+  let video = ''
+  for (const each of [...mine].sort((a, b) => (places.get(a) ?? 99) - (places.get(b) ?? 99))) {
+    const { rows } = (await call(app, `/api/ranks?videoId=${each}`)).json as unknown as { rows: Row[] }
+    if (rows.length) continue
+    video = each
+    break
+  }
+  const there = results.find(({ videoId }) => videoId === video)
   const briefs = (await call(app, '/api/briefs')).json.briefs
   const { id } = briefs.find(({ topic }) => topic === 'Winter care for a bike chain')!
-  const video = there?.videoId ?? videos[0]!.id
   await page.goto(`/ranks?video=${video}&brief=${id}`)
   await expect(page.getByTestId('rank-row')).toHaveCount(5)
   await expect(page.getByTestId('rank-curve')).toContainText('No ranks yet')
@@ -66,4 +74,95 @@ test('a phrase of one’s own is looked up, in web search too, and what is chose
   await expect(page).toHaveURL(/phrase=bike(?:\+|%20)chain/u)
   await page.goBack()
   await expect(page).not.toHaveURL(/phrase=/u)
+})
+
+interface Watches {
+  watches: { id: number; videoId: string; phrase: string; region: string | null; every: number; last: string | null }[]
+  cost: { pages: number; aMonth: number }
+}
+
+test('phrases are watched from then on, each page once a day, and no more once that is stopped', async ({
+  page,
+  app,
+}) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as { videos: { id: string }[] }
+  const video = videos.at(-1)!.id
+  const watched = async () => (await call(app, `/api/watches?videoId=${video}`)).json as unknown as Watches
+  const before = (await watched()).cost
+  await page.goto(`/ranks?video=${video}`)
+  await page.getByTestId('rank-phrase').locator('input').fill('bike bell')
+  await page.keyboard.press('Enter')
+  const row = page.getByRole('row').filter({ hasText: 'bike bell' })
+  await expect(row.getByTestId('rank-now')).not.toHaveText('–')
+  const shown = await page.getByTestId('rank-row').count()
+  await page.getByTestId('rank-watch').click()
+  const dialog = page.getByRole('dialog', { name: 'Watch ranks' })
+  await expect(dialog).toContainText('No phrase of this video is watched.')
+  await dialog.getByTestId('watch-add').click()
+  await expect(dialog.getByTestId('watches').locator('tbody tr')).toHaveCount(shown)
+  // What is due is looked up at once, in a job; what was read today is not asked for again.
+  await expect
+    .poll(async () => (await watched()).watches.every(({ last }) => last !== null), { timeout: 30_000 })
+    .toBe(true)
+  const { watches, cost } = await watched()
+  expect(watches).toHaveLength(shown)
+  expect(watches.every(({ every, region }) => every === 1 && region === 'GB')).toBe(true)
+  expect(cost.pages).toBeGreaterThanOrEqual(before.pages)
+  await expect(dialog.getByTestId('watch-cost')).toContainText('in 30 days')
+  await dialog.getByRole('button', { name: 'Stop watching bike bell' }).click()
+  await expect(dialog.getByTestId('watches').locator('tbody tr')).toHaveCount(shown - 1)
+  await expect(page.getByTestId('notice')).toContainText('“bike bell” is no longer watched')
+  await page.getByTestId('notice').getByRole('button', { name: 'Undo' }).click()
+  await expect(dialog.getByTestId('watches').locator('tbody tr')).toHaveCount(shown)
+  await dialog.getByTestId('watch-stop').click()
+  await expect(dialog).toContainText('No phrase of this video is watched.')
+  await page.keyboard.press('Escape')
+  // The rank that is known stays.
+  await expect(row.getByTestId('rank-now')).not.toHaveText('–')
+  expect((await watched()).cost).toEqual(before)
+})
+
+test('twelve weeks of a video that is out: the curve, who came in above, and a rival to pass', async ({
+  page,
+  app,
+}) => {
+  const briefs = (await call(app, '/api/briefs')).json.briefs
+  const { id } = briefs.find(({ topic }) => topic === 'Why a chain rusts in winter')!
+  const { publication } = (await call(app, `/api/briefs/${id}/publish`)).json as unknown as {
+    publication: { state: string; video: string }
+  }
+  expect(publication.state).toBe('out')
+  await page.goto(`/ranks?brief=${id}`)
+  // Its video and its phrases, without being asked for.
+  for (const phrase of ['bike chain rusty after winter', 'why is my bike chain rusty', 'touring bike chain'])
+    await expect(page.getByTestId('rank-row').filter({ hasText: phrase })).toHaveCount(1)
+  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText('touring bike chain: rank')
+  const { rows } = (await call(app, `/api/ranks?videoId=${publication.video}&phrase=touring+bike+chain&region=GB`))
+    .json as unknown as { rows: Row[] }
+  const days = rows.map(({ day }) => Date.parse(day) / 86_400_000)
+  expect(days.at(-1)! - days[0]!).toBeGreaterThanOrEqual(83)
+  expect(new Set(rows.map(({ rank }) => rank)).size).toBeGreaterThan(2)
+  await page.getByTestId('rank-row').filter({ hasText: 'touring bike chain' }).click()
+  const events = page.getByTestId('rank-events')
+  await expect(events).toContainText('Released')
+  await expect(events).toContainText(/New at rank \d+: /u)
+  const { rivals, arrivals } = (
+    await call(app, `/api/ranks/surroundings?videoId=${publication.video}&phrase=touring+bike+chain&region=GB`)
+  ).json as unknown as { rivals: { videoId: string; title: string; rank: number }[]; arrivals: { rank: number }[] }
+  expect(arrivals.length).toBeGreaterThan(0)
+  const [first] = rivals
+  await events.getByTestId('rank-rival').locator('input').click()
+  await page.getByRole('option', { name: `${first!.rank}. ${first!.title}` }).click()
+  await expect(page).toHaveURL(new RegExp(`rival=${first!.videoId}`, 'u'))
+  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `)
+  // It is looked up along with mine from now on.
+  await expect
+    .poll(async () =>
+      ((await call(app, `/api/watches?videoId=${first!.videoId}`)).json as unknown as Watches).watches.map(
+        ({ phrase }) => phrase,
+      ),
+    )
+    .toEqual(['touring bike chain'])
+  await page.reload()
+  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `)
 })

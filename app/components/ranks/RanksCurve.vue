@@ -2,30 +2,66 @@
 import type { ApexOptions } from 'apexcharts'
 import { computed, defineAsyncComponent } from 'vue'
 import { PAGE_SEATS } from '../../../core/rivals/difficulty'
-import { dayName } from '../../../core/ranks/standing'
+import { dayName, rankDay } from '../../../core/ranks/standing'
 import { DAY } from '../../../core/time'
+import type { RankSurroundings } from '../../../shared/ranks'
 import type { RankLine } from '~/stores/ranks'
 
 /** Ranks over time, rank 1 on top: a curve for each phrase, named by its letter; a gap where it was not found. */
 const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
-const props = defineProps<{ lines: readonly RankLine[]; shown: string }>()
+const props = defineProps<{ lines: readonly RankLine[]; shown: string; surroundings: RankSurroundings | null }>()
 const { base, colours } = useChart()
 /** More curves than these are a tangle: those that bring most are drawn. */
 const MOST = 5
+const MOST_ARRIVALS = 6
 const drawn = computed(() => {
   // What was never among the results has no curve: the table says so.
   const looked = props.lines.filter(({ days }) => days.some(({ rank }) => rank !== null))
   const alone = looked.filter(({ phrase }) => phrase === props.shown)
   return alone.length ? alone : [...looked].sort((a, b) => (b.brings?.now ?? -1) - (a.brings?.now ?? -1)).slice(0, MOST)
 })
+/** Mine, and last the rival to be passed. */
+const curves = computed(() => [
+  ...drawn.value.map(({ phrase, mark, days }) => ({ name: mark ? `${mark} ${phrase}` : phrase, days })),
+  ...(rival.value ? [{ name: rival.value.title, days: rival.value.days }] : []),
+])
+const rival = computed(() => (drawn.value.length ? (props.surroundings?.rival ?? null) : null))
 const series = computed(() =>
-  drawn.value.map(({ phrase, mark, days }) => ({
-    name: mark ? `${mark} ${phrase}` : phrase,
-    data: days.map(({ day, rank }) => ({ x: day * DAY, y: rank })),
-  })),
+  curves.value.map(({ name, days }) => ({ name, data: days.map(({ day, rank }) => ({ x: day * DAY, y: rank })) })),
 )
+const drawnDays = computed(() => drawn.value.flatMap(({ days }) => days.map(({ day }) => day)))
+/** What happened while ranks are known, as lines across the curve; the list beside it tells all. */
+const happened = computed(() => {
+  const [from, to] = [Math.min(...drawnDays.value), Math.max(...drawnDays.value)]
+  const within = ({ at }: { at: number }) => rankDay(at) >= from && rankDay(at) <= to
+  const line = (at: number, text: string, colour: string) => ({
+    x: rankDay(at) * DAY,
+    borderColor: colour,
+    strokeDashArray: 3,
+    label: {
+      text,
+      orientation: 'vertical',
+      textAnchor: 'start',
+      position: 'top',
+      borderColor: 'transparent',
+      offsetY: 4,
+      style: { background: 'transparent', color: colour, fontSize: '11px' },
+    },
+  })
+  const { marks = [], arrivals = [] } = props.surroundings ?? {}
+  const colour = { released: colours.value.teal, changed: colours.value.teal, told: colours.value.ochre }
+  return [
+    ...marks.filter(within).map(({ at, text, kind }) => line(at, short(text), colour[kind])),
+    // The highest of them, so that lines do not make a fence.
+    ...[...arrivals.filter(within)]
+      .sort((a, b) => a.rank - b.rank)
+      .slice(0, MOST_ARRIVALS)
+      .map(({ at, rank }) => line(at, `new at ${rank}`, colours.value.plum)),
+  ]
+})
+const short = (text: string) => (text.length > 22 ? `${text.slice(0, 21)}…` : text)
 const deepest = computed(() =>
-  Math.max(PAGE_SEATS, ...drawn.value.flatMap(({ days }) => days.map(({ rank }) => rank ?? 0))),
+  Math.max(PAGE_SEATS, ...curves.value.flatMap(({ days }) => days.map(({ rank }) => rank ?? 0))),
 )
 const top = computed(() => Math.ceil((deepest.value + 1) / 10) * 10)
 const pageEnd = (rank: number, text: string) => ({
@@ -40,12 +76,15 @@ const pageEnd = (rank: number, text: string) => ({
     style: { background: 'transparent', color: colours.value.muted },
   },
 })
+const PALETTE = computed(() => [colours.value.teal, colours.value.ochre, colours.value.plum, colours.value.blue])
 const options = computed((): ApexOptions => ({
   ...base.value,
-  colors: [colours.value.teal, colours.value.ochre, colours.value.plum, colours.value.blue, colours.value.muted],
-  stroke: { width: 2, curve: 'straight' },
+  colors: rival.value
+    ? [...PALETTE.value.slice(0, drawn.value.length), colours.value.muted]
+    : [...PALETTE.value, colours.value.muted],
+  stroke: { width: 2, curve: 'straight', dashArray: rival.value ? [...drawn.value.map(() => 0), 5] : 0 },
   markers: { size: 4, strokeWidth: 0 },
-  legend: { show: drawn.value.length > 1, position: 'top', horizontalAlign: 'left' },
+  legend: { show: curves.value.length > 1, position: 'top', horizontalAlign: 'left' },
   xaxis: { type: 'datetime', labels: { datetimeUTC: true }, tooltip: { enabled: false } },
   yaxis: {
     reversed: true,
@@ -56,6 +95,7 @@ const options = computed((): ApexOptions => ({
     labels: { formatter: value => (value < 1 ? '' : String(Math.round(value))) },
   },
   annotations: {
+    xaxis: happened.value,
     yaxis: [
       pageEnd(PAGE_SEATS, 'end of page one'),
       ...(deepest.value > 2 * PAGE_SEATS ? [pageEnd(2 * PAGE_SEATS, 'end of page two')] : []),
@@ -63,10 +103,10 @@ const options = computed((): ApexOptions => ({
   },
   tooltip: {
     custom: ({ seriesIndex, dataPointIndex }: { seriesIndex: number; dataPointIndex: number }) => {
-      const line = drawn.value[seriesIndex]!
+      const line = curves.value[seriesIndex]!
       const { day, rank, depth } = line.days[dataPointIndex]!
       const text = document.createElement('div')
-      text.textContent = `${dayName(day)}, ${line.phrase}: ${rank === null ? `beyond ${depth}` : `rank ${rank}`}`
+      text.textContent = `${dayName(day)}, ${line.name}: ${rank === null ? `beyond ${depth}` : `rank ${rank}`}`
       text.className = 'charttip'
       return text.outerHTML
     },
@@ -74,12 +114,12 @@ const options = computed((): ApexOptions => ({
 }))
 /** In words, for whoever does not see the drawing. */
 const said = computed(() =>
-  drawn.value
-    .map(({ phrase, days }) => {
+  curves.value
+    .map(({ name, days }) => {
       const [first, last] = [days[0]!, days.at(-1)!]
       const words = ({ rank, depth, day }: typeof first) =>
         `${rank === null ? `beyond ${depth}` : `rank ${rank}`} on ${dayName(day)}`
-      return `${phrase}: ${days.length > 1 ? `${words(first)}, ` : ''}${words(last)}.`
+      return `${name}: ${days.length > 1 ? `${words(first)}, ` : ''}${words(last)}.`
     })
     .join(' '),
 )

@@ -1,12 +1,18 @@
 <script setup lang="ts">
+import { mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
 import { dayName, type RankChange, type RankDay, type RankStanding } from '../../../core/ranks/standing'
 import { inDigits } from '../../../core/text/inWords'
-import { rounded, UNKNOWN } from '~/composables/figures'
+import { counted, rounded, UNKNOWN } from '~/composables/figures'
 import type { RankLine } from '~/stores/ranks'
 
 /** The phrases of a video: where it stands, how that changed, and what it brings; the most valuable first. */
-const props = defineProps<{ lines: readonly RankLine[]; shown: string }>()
+const props = defineProps<{
+  lines: readonly RankLine[]
+  shown: string
+  /** Phrases that are looked up again and again. */
+  watched: ReadonlyMap<string, { every: number }>
+}>()
 const emit = defineEmits<{ show: [phrase: string] }>()
 const HEADERS = [
   { key: 'phrase', title: 'Phrase' },
@@ -36,6 +42,8 @@ const rows = computed(() =>
     }
   }),
 )
+const watchedSaid = (phrase: string) =>
+  `Watched: looked up every ${props.watched.get(phrase)!.every === 1 ? 'day' : counted(props.watched.get(phrase)!.every, 'day')}`
 const rankText = (day: RankDay | null | undefined) =>
   !day ? UNKNOWN : day.rank === null ? `> ${day.depth}` : String(day.rank)
 const seen = (day: RankDay | null | undefined) =>
@@ -86,9 +94,16 @@ const bringsSaid = ({ brings, standing }: RankLine) =>
         data-test="rank-row"
         @click="emit('show', item.phrase === shown ? '' : item.phrase)"
       >
-        <b class="mark">{{ item.line.mark }}</b>{{ item.phrase }}
-      </button></template
-    >
+        <b class="mark">{{ item.line.mark }}</b>{{ item.phrase }}</button
+      ><v-icon
+        v-if="watched.has(item.phrase)"
+        :icon="mdiEyeOutline"
+        size="15"
+        class="eye"
+        role="img"
+        :aria-label="watchedSaid(item.phrase)"
+        :title="watchedSaid(item.phrase)"
+    /></template>
     <template #[`item.rank`]="{ item }"
       ><span class="figure rank" :title="seen(item.line.standing?.now)" data-test="rank-now">{{
         rankText(item.line.standing?.now)
@@ -148,6 +163,10 @@ const bringsSaid = ({ brings, standing }: RankLine) =>
   display: inline-block;
   width: 20px;
   color: var(--teal);
+}
+.eye {
+  margin-left: 8px;
+  color: var(--muted);
 }
 .rank {
   font-weight: 600;

@@ -97,6 +97,8 @@ test('every route that writes what screens show says of what kind it is', () => 
     'DELETE /api/filter-sets/[id]': 'lists',
     'PUT /api/phrases/note': 'phrases',
     'PATCH /api/workspaces/[id]': 'workspaces',
+    'POST /api/ranks/look': 'ranks',
+    'DELETE /api/watches': 'ranks',
   })
   expect(kinds).not.toHaveProperty(['POST /api/check'])
 })

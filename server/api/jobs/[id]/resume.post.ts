@@ -21,6 +21,11 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
     if (!going) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
     return going
   }
+  if (state.kind === 'ranks') {
+    const going = runtime.rankWatch.check(true, id)
+    if (!going) throw new Problem(409, 'done', 'Every watched page has been read today.')
+    return going
+  }
   if (state.kind === 'evidence') {
     const { ruleSet, profile, ...pages } = evidenceBodySchema.parse(input)
     const [set, limits] = [ruleSetOf(runtime, ruleSet), profileOf(runtime, profile)]

@@ -11,11 +11,14 @@ import type { Db } from '../../../../server/data/open'
 import { phraseStore } from '../../../../server/data/phrases'
 import { playlistPageStore } from '../../../../server/data/playlistPages'
 import { placeStore } from '../../../../server/data/places'
+import { rankStore } from '../../../../server/data/ranks'
 import { resultStore } from '../../../../server/data/results'
 import { retention } from '../../../../server/data/retention'
 import { rivalSetStore } from '../../../../server/data/rivalSets'
 import { sourceStore } from '../../../../server/data/sources'
+import { videoChangeStore } from '../../../../server/data/videoChanges'
 import { videoStore } from '../../../../server/data/videos'
+import { watchStore } from '../../../../server/data/watches'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { Jobs } from '../../../../server/jobs/jobs'
 import { freshData, temporaryFolder } from '../files'
@@ -51,6 +54,10 @@ const GROWING = [
   'region_interest',
   'session',
   'own_video',
+  'rank_series',
+  'rank_day',
+  'watch',
+  'video_change',
 ]
 
 /** Statements that may, and why. */
@@ -65,6 +72,7 @@ const ALLOWED: [RegExp, string][] = [
     'another service is attached',
   ],
   [/FROM standing_page WHERE strengths IS NULL/u, 'once at each start'],
+  [/FROM watch w .*w\.every, 0\) <= \?/su, 'what is watched is gone through once in ten minutes'],
 ]
 
 /** A database that remembers every statement prepared on it. */
@@ -105,10 +113,12 @@ test('no statement of a store goes through all of a table that grows', () => {
     retention,
     rivalSetStore,
     sourceStore,
+    videoChangeStore,
   ] as ((db: Db) => unknown)[])
     make(db)
   listStore(db, phrases)
   workspaceStore(db, videos)
+  watchStore(db, rankStore(db))
   expect(new Jobs(db)).toBeDefined()
   expect(prepared.length).toBeGreaterThan(120)
   const scans: string[] = []

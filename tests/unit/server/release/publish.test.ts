@@ -8,6 +8,7 @@ import { briefItemStore } from '../../../../server/data/briefItems'
 import { briefStore } from '../../../../server/data/briefs'
 import { pictureStore } from '../../../../server/data/pictures'
 import { publicationStore } from '../../../../server/data/publications'
+import { videoChangeStore } from '../../../../server/data/videoChanges'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
@@ -92,6 +93,7 @@ function stores() {
   const outgoing = openOutgoing(join(home, 'outgoing'), publications.sending())
   const runtime = {
     db,
+    now: clock,
     accounts: accountStore(db),
     briefs,
     jobs: new Jobs(db),
@@ -99,6 +101,7 @@ function stores() {
     pictures: pictureStore(join(home, 'pictures')),
     publications,
     services: services as never,
+    videoChanges: videoChangeStore(db),
     videos: videoStore(db),
     workspaceItems: workspaceItemStore(db, clock),
     workspaces,
@@ -295,6 +298,11 @@ describe('applying to a video that is there', () => {
     const after = await apply(runtime, draft, { videoId: video, fields: ['title'], seen: { title: 'One' } })
     expect(after.rows[0]).toMatchObject({ field: 'title', there: 'Two', differs: false })
     expect(state.videos.get(video.slice(2))!.draft).toMatchObject({ title: 'Two', description: 'Text' })
+    // What was changed is known afterwards, with its time; what was the same already was not changed.
+    const changed = { at: clock(), field: 'title', before: 'One', after: 'Two' }
+    expect(runtime.videoChanges.of(video)).toEqual([changed])
+    await apply(runtime, draft, { videoId: video, fields: ['title'], seen: { title: 'Two' } })
+    expect(runtime.videoChanges.of(video)).toEqual([changed])
   })
 
   test('writes nothing over what changed there meanwhile', async () => {
@@ -313,6 +321,7 @@ describe('applying to a video that is there', () => {
     await expect(
       apply(runtime, of, { videoId: video, fields: ['title'], seen: { title: 'One' } }),
     ).rejects.toMatchObject({ code: 'refused', message: 'A title can have 100 characters.' })
+    expect(runtime.videoChanges.of(video)).toEqual([])
     await expect(applyAnswer(runtime, of, 'v-none')).rejects.toMatchObject({ status: 404 })
   })
 })

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { mdiClose, mdiEyeOutline } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import { WATCH_DAYS } from '../../../core/ranks/watch'
+import { inDigits } from '../../../core/text/inWords'
+import { counted, regionName, UNKNOWN } from '~/composables/figures'
+import { useRanks } from '~/stores/ranks'
+import { useWatches } from '~/stores/watches'
+
+/** Which phrases of this video are looked up again and again, where, how often, and what that costs. */
+const open = defineModel<boolean>({ required: true })
+const ranks = useRanks()
+const watches = useWatches()
+const every = ref(1)
+const regions = ref<string[]>([])
+watch(
+  open,
+  shown => {
+    if (!shown) return
+    regions.value = [ranks.region ?? '']
+    void watches.load()
+  },
+  { immediate: true },
+)
+const choices = useRegionChoices()
+const often = (days: number) =>
+  days === 1 ? 'every day' : days === 7 ? 'every week' : days === 14 ? 'every 2 weeks' : `every ${days} days`
+const OFTEN = WATCH_DAYS.map(value => ({ value, title: often(value) }))
+const rows = computed(() => watches.answer?.watches ?? [])
+const site = computed(() => (ranks.kind === 'web' ? 'web search' : 'the video site'))
+const add = () =>
+  watches.add(
+    ranks.lines.map(({ phrase }) => phrase),
+    regions.value,
+    every.value,
+  )
+const cost = computed(() => {
+  const told = watches.answer?.cost
+  if (!told) return ''
+  return told.pages
+    ? `For all videos ${counted(told.pages, 'page')}: ${inDigits(told.aMonth)} asked for in 30 days. One page serves every video of yours on it.`
+    : 'Nothing is watched yet.'
+})
+</script>
+
+<template>
+  <v-dialog v-model="open" aria-label="Watch ranks" max-width="720" scrollable>
+    <v-card title="Watch ranks">
+      <v-card-text>
+        <p class="muted">
+          Watched phrases are looked up by themselves in {{ site }}, while Fonetra runs. A day on which it does not run
+          stays empty.
+        </p>
+        <div class="row">
+          <v-select
+            v-model="every"
+            :items="OFTEN"
+            label="How often"
+            variant="outlined"
+            density="compact"
+            hide-details
+            class="often"
+            data-test="watch-often"
+          />
+          <v-autocomplete
+            v-model="regions"
+            :items="choices"
+            label="Regions"
+            variant="outlined"
+            density="compact"
+            multiple
+            chips
+            closable-chips
+            hide-details
+            class="regions"
+            data-test="watch-regions"
+          />
+          <v-btn
+            variant="flat"
+            color="primary"
+            :disabled="!ranks.lines.length || !regions.length"
+            :loading="watches.saving"
+            data-test="watch-add"
+            @click="add"
+            >Watch {{ counted(ranks.lines.length, 'phrase') }}</v-btn
+          >
+        </div>
+        <p v-if="watches.problem" role="alert" class="small">
+          {{ watches.problem }} <button class="plain link" @click="watches.load()">Try again</button>
+        </p>
+        <table v-if="rows.length" data-test="watches">
+          <thead>
+            <tr>
+              <th>Phrase</th>
+              <th>Where</th>
+              <th>How often</th>
+              <th>Last look</th>
+              <th><span class="unseen">Stop</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.id">
+              <td>{{ row.phrase }}</td>
+              <td>
+                {{ row.region ? regionName(row.region) : 'Everywhere' }}{{ row.kind === 'web' ? ', web search' : '' }}
+              </td>
+              <td>{{ often(row.every) }}</td>
+              <td>{{ row.last ?? UNKNOWN }}</td>
+              <td>
+                <v-btn
+                  :icon="mdiClose"
+                  size="x-small"
+                  variant="text"
+                  :aria-label="`Stop watching ${row.phrase}`"
+                  @click="watches.drop([row])"
+                />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <div v-else-if="watches.answer" class="none muted">
+          <v-icon :icon="mdiEyeOutline" size="18" aria-hidden="true" /> No phrase of this video is watched.
+        </div>
+        <p class="small muted" data-test="watch-cost">{{ cost }}</p>
+      </v-card-text>
+      <v-card-actions>
+        <v-btn v-if="rows.length" data-test="watch-stop" @click="watches.drop(rows)">Stop watching all</v-btn>
+        <v-spacer />
+        <v-btn @click="open = false">Close</v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+  margin: 12px 0;
+}
+.often {
+  flex: 0 1 150px;
+}
+.regions {
+  flex: 1 1 220px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-size: 12px;
+  font-weight: 600;
+  color: var(--muted);
+}
+th,
+td {
+  padding: 3px 8px 3px 0;
+  border-bottom: 1px solid var(--line);
+}
+.none {
+  padding: 12px 0;
+}
+</style>

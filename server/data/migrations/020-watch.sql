@@ -1,0 +1,11 @@
+-- Videos whose ranks are looked up again and again.
+CREATE TABLE watch (
+  id INTEGER PRIMARY KEY,
+  workspace_id TEXT NOT NULL REFERENCES workspace ON DELETE CASCADE,
+  series_id INTEGER NOT NULL REFERENCES rank_series ON DELETE CASCADE,
+  -- Days from one look to the next.
+  every INTEGER NOT NULL,
+  created_at INTEGER NOT NULL,
+  UNIQUE (series_id, workspace_id)
+);
+CREATE INDEX watch_workspace ON watch (workspace_id);
