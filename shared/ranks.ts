@@ -20,11 +20,22 @@ export interface RankRow {
 
 const kind = z.enum(['site', 'web'], 'A kind is site or web.')
 const videoId = z.string().min(1, 'Name a video.').max(200)
+/** A region alone, everywhere (`everywhere`) alone, or all of them where it is absent. */
+const regionFilter = z
+  .string()
+  .optional()
+  .transform((value, context) => {
+    if (value === undefined) return undefined
+    const read = regionInput.safeParse(value)
+    if (read.success) return read.data ?? ''
+    context.addIssue({ code: 'custom', message: read.error.issues[0]!.message })
+    return z.NEVER
+  })
 const day = z.iso.date('Give a day, year first, such as 2026-03-14.')
 export const ranksQuery = z.object({
   videoId,
   phrase: z.string().max(200).optional(),
-  region: regionInput,
+  region: regionFilter,
   kind: kind.optional(),
   from: day.optional(),
   to: day.optional(),

@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { bringsOf, type Brings } from '../../core/ranks/brings'
@@ -65,20 +66,21 @@ export const useRanks = defineStore('ranks', () => {
       // Whichever video is shown instead, the person can choose.
     }
   }
+  const asked = () => ({ videoId: video.value, kind: kind.value, region: region.value ?? 'everywhere' })
   async function load() {
-    const of = video.value
-    if (!of) return
+    const query = asked()
+    if (!query.videoId) return
     try {
-      const found = await api('GET /api/ranks', { query: { videoId: of } })
-      if (of !== video.value) return
+      const found = await api('GET /api/ranks', { query })
+      if (JSON.stringify(query) !== JSON.stringify(asked())) return
       rows.value = found.rows
       await figures()
       problem.value = ''
     } catch (error) {
-      if (of === video.value) problem.value = messageOf(error)
+      if (JSON.stringify(query) === JSON.stringify(asked())) problem.value = messageOf(error)
     }
   }
-  watch(video, () => {
+  watch([video, kind, region], () => {
     rows.value = null
     missed.value = []
     void load()
@@ -90,18 +92,18 @@ export const useRanks = defineStore('ranks', () => {
     () => void (progress.value ?? load()),
   )
 
-  const here = computed(() => (rows.value ?? []).filter(row => row.kind === kind.value && row.region === region.value))
+  const here = computed(() => group(rows.value ?? [], row => row.phrase))
   /** The video that the open brief became; '' for none. */
   const ofBrief = ref('')
   /** One that was looked up over time has phrases of its own: those of another video's brief are not its. */
   const isTrayWanted = computed(
-    () => video.value === ofBrief.value || new Set(here.value.map(({ day }) => day)).size < 2,
+    () => video.value === ofBrief.value || new Set(rows.value?.map(({ day }) => day)).size < 2,
   )
   /** Of the phrases in the tray, and those that were looked up. */
   const phrases = computed(() => [
     ...new Set([
       ...(isTrayWanted.value ? tray.phrases.map(({ phrase }) => phraseKey(phrase)) : []),
-      ...here.value.map(row => row.phrase),
+      ...here.value.keys(),
     ]),
   ])
   async function figures() {
@@ -112,14 +114,16 @@ export const useRanks = defineStore('ranks', () => {
     })
     searches.value = new Map(found.rows.map(row => [row.phrase, row.volume]))
   }
-  watch([phrases, region], () => void (video.value && figures().catch(() => undefined)))
+  watch(phrases, () => void (video.value && figures().catch(() => undefined)))
 
   const marks = computed(() => new Map(tray.phrases.map(({ phrase, mark }) => [phraseKey(phrase), mark])))
   const lines = computed<RankLine[]>(() =>
     phrases.value.map(phrase => {
-      const days = here.value
-        .filter(row => row.phrase === phrase)
-        .map(({ day, rank, depth }) => ({ day: rankDay(Date.parse(`${day}T00:00:00Z`)), rank, depth }))
+      const days = (here.value.get(phrase) ?? []).map(({ day, rank, depth }) => ({
+        day: rankDay(Date.parse(`${day}T00:00:00Z`)),
+        rank,
+        depth,
+      }))
       const standing = standingOf(days)
       const known = searches.value.get(phrase) ?? null
       return {

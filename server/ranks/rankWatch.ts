@@ -8,9 +8,10 @@ import type { Jobs } from '../jobs/jobs'
 import type { Switchboard } from '../services/switchboard'
 import { HALF, lookAtRank, type RankDeps } from './look'
 
-/** Milliseconds after the start, and between two times, when is looked whether pages are due. */
+/** Milliseconds after the start, between two times, and after work, when is looked whether pages are due. */
 const BEGIN_AFTER = 3000
 const LOOK_EVERY = 600_000
+const SOON = 1000
 /** Pages asked for at once. */
 const AT_ONCE = 4
 /** Waits after pages of which none could be looked up, in milliseconds; then it is given up for a while. */
@@ -72,6 +73,7 @@ export class RankWatch {
 
   close(): void {
     clearTimeout(this.timer)
+    this.timer = undefined
   }
 
   /**
@@ -125,6 +127,8 @@ export class RankWatch {
     } finally {
       this.running = false
       this.told()
+      // More may be watched by now than when it began.
+      if (this.timer) this.begin(SOON)
       if (signal.aborted) this.stoppedOn = day
     }
   }

@@ -82,7 +82,7 @@ test('work begun elsewhere is shown, and its end is told', async ({ page, app })
     },
   })
   await expect(page.getByTestId('jobs')).toBeVisible()
-  await expect(page.getByTestId('notice')).toContainText('Begun elsewhere: done.')
+  await expect(page.getByTestId('notice')).toContainText('Begun elsewhere: done.', { timeout: 110_000 })
 })
 
 test('the stream that broke off with the server is taken up, and what happened meanwhile is asked for', async ({

@@ -159,7 +159,7 @@ test('typed while the server is down and the window closed, it is taken up by th
 })
 
 test('on a full disk the edit stays in the window and is told; nothing saved is lost', async ({ page }) => {
-  const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: '0.35' } })
+  const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: '0.38' } })
   const { id } = (
     await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Full', title: 'Kept' } } })
   ).json

@@ -89,7 +89,10 @@ test('phrases are watched from then on, each page once a day, and no more once t
   const video = videos.at(-1)!.id
   const watched = async () => (await call(app, `/api/watches?videoId=${video}`)).json as unknown as Watches
   const before = (await watched()).cost
-  await page.goto(`/ranks?video=${video}`)
+  const briefs = (await call(app, '/api/briefs')).json.briefs
+  const { id } = briefs.find(({ topic }) => topic === 'Winter care for a bike chain')!
+  await page.goto(`/ranks?video=${video}&brief=${id}`)
+  await expect(page.getByTestId('region').locator('input[role=combobox]')).toHaveValue('United Kingdom')
   await page.getByTestId('rank-phrase').locator('input').fill('bike bell')
   await page.keyboard.press('Enter')
   const row = page.getByRole('row').filter({ hasText: 'bike bell' })
@@ -134,7 +137,7 @@ test('twelve weeks of a video that is out: the curve, who came in above, and a r
   expect(publication.state).toBe('out')
   await page.goto(`/ranks?brief=${id}`)
   // Its video and its phrases, without being asked for.
-  for (const phrase of ['bike chain rusty after winter', 'why is my bike chain rusty', 'touring bike chain'])
+  for (const phrase of ['bike chain rusty after winter', 'touring bike chain'])
     await expect(page.getByTestId('rank-row').filter({ hasText: phrase })).toHaveCount(1)
   await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText('touring bike chain: rank')
   const { rows } = (await call(app, `/api/ranks?videoId=${publication.video}&phrase=touring+bike+chain&region=GB`))

@@ -11,7 +11,7 @@ export default route('GET /api/ranks', (event, { ranks }, { query: { videoId, ph
     .of({
       video: videoId,
       phrase: phrase === undefined ? undefined : phraseKey(phrase),
-      region: region ?? undefined,
+      region,
       kind,
       from: dayOf(from),
       to: dayOf(to),

@@ -152,6 +152,18 @@ test('work that was cut off goes on under its own name with what is left', async
   expect(made().check()).toBeNull()
 })
 
+test('what is watched while it works is looked up right after', async () => {
+  const { asked, add, deps, watch } = setUp()
+  add('m1', ['a chain'], ['GB'])
+  watch.begin(0)
+  while (!asked.length) await new Promise(resolve => setTimeout(resolve, 5))
+  add('m1', ['b chain'], ['GB'])
+  while (deps.watches.list(HOME).some(({ last }) => last === null))
+    await new Promise(resolve => setTimeout(resolve, 20))
+  watch.close()
+  expect(asked.sort()).toEqual(['a chain GB', 'b chain GB'])
+})
+
 test('what a person stops goes on the next day, or when a person wants it', async () => {
   const { clock, add, ended, run, jobs, watch } = setUp()
   add('m1', ['a chain', 'b chain', 'c chain', 'd chain', 'e chain', 'f chain'], ['GB'])
