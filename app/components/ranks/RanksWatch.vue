@@ -27,7 +27,7 @@ const often = (days: number) =>
   days === 1 ? 'every day' : days === 7 ? 'every week' : days === 14 ? 'every 2 weeks' : `every ${days} days`
 const OFTEN = WATCH_DAYS.map(value => ({ value, title: often(value) }))
 const rows = computed(() => watches.answer?.watches ?? [])
-const site = computed(() => (ranks.kind === 'web' ? 'web search' : 'the video site'))
+const where = computed(() => (ranks.kind === 'web' ? 'in web search' : 'on the video site'))
 const add = () =>
   watches.add(
     ranks.lines.map(({ phrase }) => phrase),
@@ -48,7 +48,7 @@ const cost = computed(() => {
     <v-card title="Watch ranks">
       <v-card-text>
         <p class="muted">
-          Watched phrases are looked up by themselves in {{ site }}, while Fonetra runs. A day on which it does not run
+          Watched phrases are looked up by themselves {{ where }}, while Fonetra runs. A day on which it does not run
           stays empty.
         </p>
         <div class="row">
