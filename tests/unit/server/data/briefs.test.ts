@@ -217,7 +217,7 @@ describe('the list', () => {
 })
 
 test('a full file refuses the edit and keeps what was there', () => {
-  const briefs = briefStore(freshData(folder, { limitBytes: 400_000 }), clock)
+  const briefs = briefStore(freshData(folder, { limitBytes: 440_000 }), clock)
   const { id } = briefs.create({ title: 'Kept' })
   let revision = 1
   expect(() => {
