@@ -7,6 +7,7 @@ import { benchChapters } from './chapters'
 import { benchDesk } from './desk'
 import { growthChart } from './growthChart'
 import { benchPictures } from './pictures'
+import { benchRanks } from './ranks'
 import { benchScale } from './scale'
 import { benchScreen } from './screen'
 import { benchDemand, benchImport, benchKept } from './server'
@@ -35,6 +36,8 @@ say('Chapters from captions')
 const chapters = await benchChapters()
 say('Pictures for a thumbnail')
 const pictures = await benchPictures()
+say('Ranks: a daily watch, and millions of days')
+const ranks = await benchRanks()
 say('The first screen in Chromium')
 const screen = await benchScreen()
 const scale = await benchScale(say)
@@ -51,7 +54,7 @@ Written by \`npm run bench\`; figures as they came out. Milliseconds of wall tim
 
 | what | sizes | runs | median | p95 | most | goal |
 |---|---|---:|---:|---:|---:|---|
-${[...check, ...demand, ...kept, ...list.timings, ...desk, ...chapters.timings, ...pictures, ...screen.timings, ...scale.timings].map(line).join('\n')}
+${[...check, ...demand, ...kept, ...list.timings, ...desk, ...chapters.timings, ...pictures, ...ranks, ...screen.timings, ...scale.timings].map(line).join('\n')}
 
 - Most memory resident in the server after the import: ${Math.round(list.residentMb)} MB (goal under 400: ${list.residentMb < 400 ? 'yes' : '**no**'})
 - First load of the Demand screen as transferred: ${Math.round(code)} KB of page, scripts and styles (goal under 400: ${code < 400 ? 'yes' : '**no**'}), ${Math.round(screen.loadedKb.font ?? 0)} KB of fonts
