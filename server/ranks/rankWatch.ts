@@ -45,10 +45,12 @@ export class RankWatch {
   private running = false
   /** The day on which a person stopped it: it goes on with the next one. */
   private stoppedOn = -1
+  /** Whether a person wanted a look while one was under way. */
+  private wanted = false
   private again = AGAIN
   private notBefore = 0
   private toldAt = 0
-  /** How often only half of a page came today. */
+  /** How often a page came today: one that came whole is not due again. */
   private tries = new Map<string, number>()
   private triedOn = -1
 
@@ -66,7 +68,7 @@ export class RankWatch {
   begin(after = BEGIN_AFTER): void {
     clearTimeout(this.timer)
     this.timer = setTimeout(() => {
-      this.check()
+      this.check(this.wanted)
       this.begin(LOOK_EVERY)
     }, after).unref()
   }
@@ -84,6 +86,7 @@ export class RankWatch {
   check(byHand = false, id?: string): JobState | null {
     const { jobs, services, now } = this.deps()
     const day = rankDay(now())
+    this.wanted = byHand && this.running
     if (this.running || services.isNone()) return null
     if (!byHand && (this.stoppedOn === day || Date.now() < this.notBefore)) return null
     const due = this.due(day)
@@ -110,22 +113,28 @@ export class RankWatch {
   }
 
   private async *work(due: readonly DuePage[], day: number, signal: AbortSignal): AsyncGenerator<WatchedPage> {
+    // Until it is known otherwise: what ends by an error, as on a full disk, is not begun again at once either.
+    let allRead = false
     try {
+      let failed = false
       let inVain = 0
       for (let from = 0; from < due.length && !signal.aborted; from += AT_ONCE) {
         const batch = due.slice(from, from + AT_ONCE)
         const looked = await Promise.all(batch.map(page => this.look(page)))
         this.tell()
         yield* looked
-        inVain = looked.every(({ problem }) => problem) ? inVain + 1 : 0
-        if (!inVain) continue
+        failed ||= looked.some(({ problem }) => problem !== null)
+        inVain = looked.every(({ problem }) => problem !== null) ? inVain + 1 : 0
+        if (!inVain || from + AT_ONCE >= due.length) continue
         const pause = this.backOff[inVain - 1]
         if (pause === undefined) throw this.givenUp(due.length - from, looked[0]!.problem!)
         await wait(pause, undefined, { signal }).catch(() => undefined)
       }
-      this.again = AGAIN
+      allRead = !failed
     } finally {
       this.running = false
+      if (allRead) this.again = AGAIN
+      else if (!signal.aborted) this.putOff()
       this.told()
       // More may be watched by now than when it began.
       if (this.timer) this.begin(SOON)
@@ -145,14 +154,19 @@ export class RankWatch {
     const deps = this.deps()
     const channel = deps.workspaces.get(workspace)?.channelId ?? null
     const { problem } = await lookAtRank(deps, { video, phrase, region, language, kind, channel })
-    if (problem === HALF) this.tries.set(nameOf(page), (this.tries.get(nameOf(page)) ?? 0) + 1)
+    // A page that came may still leave another video of it waiting for its other half.
+    if (problem === null || problem === HALF) this.tries.set(nameOf(page), (this.tries.get(nameOf(page)) ?? 0) + 1)
     return { phrase, region, kind, problem }
   }
 
-  private givenUp(left: number, why: string): Error {
+  /** What failed is tried again later, and later each time. */
+  private putOff(): void {
     this.notBefore = Date.now() + this.again
-    const minutes = Math.round(this.again / 60_000)
     this.again = Math.min(2 * this.again, MOST_AGAIN)
+  }
+
+  private givenUp(left: number, why: string): Error {
+    const minutes = Math.round(this.again / 60_000)
     return new Error(`${why} ${counted(left, 'page')} could not be read; they are tried again in ${minutes} minutes.`)
   }
 }

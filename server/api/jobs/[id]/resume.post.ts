@@ -23,7 +23,7 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   }
   if (state.kind === 'ranks') {
     const going = runtime.rankWatch.check(true, id)
-    if (!going) throw new Problem(409, 'done', 'Every watched page has been read today.')
+    if (!going) throw new Problem(409, 'done', 'Nothing is left to look up now.')
     return going
   }
   if (state.kind === 'evidence') {

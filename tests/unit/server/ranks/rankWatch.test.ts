@@ -185,14 +185,16 @@ test('while no service answers it waits longer and longer, gives up, and says so
   add('m1', ['bike chain'], ['GB'])
   site.answers = false
   expect(await run(watch, true)).toMatchObject({ state: 'done', done: 1 })
+  // A few pages fail before anything is given up: they are put off all the same.
+  expect(watch.check()).toBeNull()
   add(
     'm1',
     Array.from({ length: 20 }, (_, i) => `chain ${i}`),
     ['GB'],
   )
-  expect(await run(watch)).toMatchObject({
+  expect(await run(watch, true)).toMatchObject({
     state: 'failed',
-    problem: 'The site does not answer. 13 pages could not be read; they are tried again in 30 minutes.',
+    problem: 'The site does not answer. 13 pages could not be read; they are tried again in 60 minutes.',
   })
   expect(failed).toHaveBeenCalledTimes(1)
   // Put off for everybody but a person who wants it now.
@@ -206,6 +208,44 @@ test('while no service answers it waits longer and longer, gives up, and says so
   expect(watch.check(true)).toBeNull()
 })
 
+test('a page that tells of one video and not of another is not asked for without end', async () => {
+  const { asked, site, add, run, watch } = setUp()
+  add('a', ['bike chain'], ['GB'])
+  add('m1', ['bike chain'], ['GB'])
+  site.complete = false
+  for (let time = 0; time < 5; time++) await run(watch, true)
+  expect(asked).toHaveLength(3)
+})
+
+test('what ends by an error is put off as well', async () => {
+  const { add, run, watch, deps } = setUp()
+  const told = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+  add('m1', ['bike chain'], ['GB'])
+  const save = jest.spyOn(deps.ranks, 'save').mockImplementation(() => {
+    throw Object.assign(new Error('disk full'), { code: 'SQLITE_FULL' })
+  })
+  expect(await run(watch)).toMatchObject({ state: 'failed', problem: 'disk full' })
+  expect(watch.check()).toBeNull()
+  save.mockRestore()
+  expect(await run(watch, true)).toMatchObject({ state: 'done' })
+  told.mockRestore()
+})
+
+test('what a person wants while it works is looked up right after, although the rest is put off', async () => {
+  const { asked, site, add, deps, watch } = setUp()
+  site.answers = false
+  add('m1', ['a chain'], ['GB'])
+  watch.begin(0)
+  while (!asked.length) await new Promise(resolve => setTimeout(resolve, 1))
+  site.answers = true
+  add('m1', ['b chain'], ['GB'])
+  watch.check(true)
+  while (deps.watches.list(HOME).some(({ last }) => last === null))
+    await new Promise(resolve => setTimeout(resolve, 20))
+  watch.close()
+  expect(new Set(asked)).toEqual(new Set(['a chain GB', 'b chain GB']))
+})
+
 test('a page that comes by halves is asked for three times a day, and tells nothing of what is not on it', async () => {
   const { clock, asked, site, add, run, watch, deps } = setUp()
   add('m1', ['bike chain'], ['GB'])
@@ -215,7 +255,7 @@ test('a page that comes by halves is asked for three times a day, and tells noth
   expect(deps.ranks.of({ video: 'm1' })[0]!.days).toEqual([])
   clock.pass(DAY)
   site.complete = true
-  await run(watch)
+  await run(watch, true)
   expect(deps.ranks.of({ video: 'm1' })[0]!.days).toHaveLength(1)
 })
 
