@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
 import type { RankDay } from '../core/ranks/standing'
+import { inDigits } from '../core/text/inWords'
 import { MOST_WATCH_DAYS, type WatchCost } from '../core/ranks/watch'
 import { workspaceInput } from './api/inputs'
 
@@ -69,24 +70,39 @@ export interface WatchRow {
 }
 export interface WatchesAnswer {
   watches: WatchRow[]
-  /** What all watches of the workspace cost. */
+  /** How many there are in the workspace, of which videos, and what all of them cost. */
+  total: number
+  videos: string[]
   cost: WatchCost
 }
-export const watchesQuery = z.object({ workspace: workspaceInput, videoId: videoId.optional() })
-export const newWatchesSchema = z.object({
-  videoId,
-  phrases: z.array(phraseInput).min(1, 'Name a phrase.').max(200, '200 phrases can be watched in one request.'),
-  regions: z.array(regionInput).min(1, 'Name a region, or null for everywhere.').max(40).default([null]),
-  language: languageInput.default('en'),
-  kind: kind.default('site'),
-  every: z
-    .number('Give a number of days.')
-    .int('Give whole days.')
-    .min(1, 'A page is looked up once a day at most.')
-    .max(MOST_WATCH_DAYS, `Give ${MOST_WATCH_DAYS} days at most.`)
-    .default(1),
+export const watchesQuery = z.object({
   workspace: workspaceInput,
+  videoId: videoId.optional(),
+  /** Of all videos; those of one come at once. */
+  limit: z.coerce.number().int('Give a whole number.').min(0).max(2000, '2,000 come in one answer.').default(500),
+  offset: z.coerce.number().int('Give a whole number.').min(0).default(0),
 })
+/** Ranks that one request can watch: a phrase in a region each. */
+export const MOST_AT_ONCE = 2000
+export const newWatchesSchema = z
+  .object({
+    videoId,
+    phrases: z.array(phraseInput).min(1, 'Name a phrase.').max(200, '200 phrases can be watched in one request.'),
+    regions: z.array(regionInput).min(1, 'Name a region, or null for everywhere.').max(40).default([null]),
+    language: languageInput.default('en'),
+    kind: kind.default('site'),
+    every: z
+      .number('Give a number of days.')
+      .int('Give whole days.')
+      .min(1, 'A page is looked up once a day at most.')
+      .max(MOST_WATCH_DAYS, `Give ${MOST_WATCH_DAYS} days at most.`)
+      .default(1),
+    workspace: workspaceInput,
+  })
+  .refine(({ phrases, regions }) => phrases.length * regions.length <= MOST_AT_ONCE, {
+    path: ['phrases'],
+    message: `Phrases times regions can be ${inDigits(MOST_AT_ONCE)} in one request. Send them in parts.`,
+  })
 export const dropWatchesQuery = z.object({
   workspace: workspaceInput,
   ids: z
@@ -108,7 +124,7 @@ export interface RankSurroundings {
   /** Oldest first. */
   marks: RankMark[]
   /** Videos that came onto the page of the phrase above mine, oldest first. */
-  arrivals: { at: number; videoId: string; title: string; rank: number }[]
+  arrivals: { at: number; since: number; videoId: string; title: string; rank: number }[]
   /** Who stands there now that is not mine, from the top; any of them can be chosen as the one to pass. */
   rivals: { videoId: string; title: string; channel: string; rank: number }[]
   /** Where the rival that was asked for stood, oldest first, from ranks and kept pages; `null` without one. */

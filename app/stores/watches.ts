@@ -1,6 +1,7 @@
+import { group, range } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { WatchesAnswer, WatchRow } from '../../shared/ranks'
+import { MOST_AT_ONCE, type WatchesAnswer, type WatchRow } from '../../shared/ranks'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useChanges } from './changes'
@@ -8,6 +9,12 @@ import { useJobs } from './jobs'
 import { useNotices } from './notices'
 import { useRanks } from './ranks'
 import { useWorkspace } from './workspace'
+
+/** What one request takes. */
+const MOST_PHRASES = 200
+const MOST_IDS = 500
+const partsOf = <Row>(rows: readonly Row[], size: number): Row[][] =>
+  range(0, rows.length, size).map(from => rows.slice(from, from + size))
 
 /** Which phrases of the video shown in Ranks are looked up again and again, and what that costs. */
 export const useWatches = defineStore('watches', () => {
@@ -56,20 +63,22 @@ export const useWatches = defineStore('watches', () => {
   async function add(phrases: readonly string[], regions: readonly string[], every: number): Promise<boolean> {
     saving.value = true
     try {
-      const { job, ...found } = await api('POST /api/watches', {
-        body: {
-          videoId: ranks.video,
-          phrases: [...phrases],
-          regions: [...regions],
-          language: workspace.language,
-          kind: ranks.kind,
-          every,
-          workspace: workspace.id,
-        },
-      })
-      answer.value = found
+      for (const part of partsOf(phrases, Math.min(MOST_PHRASES, Math.floor(MOST_AT_ONCE / regions.length)))) {
+        const { job, ...found } = await api('POST /api/watches', {
+          body: {
+            videoId: ranks.video,
+            phrases: part,
+            regions: [...regions],
+            language: workspace.language,
+            kind: ranks.kind,
+            every,
+            workspace: workspace.id,
+          },
+        })
+        answer.value = found
+        if (job) await useJobs().follow(job)
+      }
       problem.value = ''
-      if (job) await useJobs().follow(job)
       return true
     } catch (error) {
       problem.value = messageOf(error)
@@ -94,18 +103,24 @@ export const useWatches = defineStore('watches', () => {
   }
 
   async function again(rows: readonly WatchRow[]) {
-    for (const { phrase, region, every, kind, language, videoId } of rows)
-      await api('POST /api/watches', {
-        body: { videoId, phrases: [phrase], regions: [region], every, kind, language, workspace: workspace.id },
-      })
+    const alike = group(rows, ({ region, every, kind, language }) => [region, every, kind, language].join())
+    for (const some of alike.values())
+      for (const part of partsOf(some, MOST_PHRASES)) {
+        const { videoId, region, every, kind, language } = part[0]!
+        const phrases = part.map(({ phrase }) => phrase)
+        await api('POST /api/watches', {
+          body: { videoId, phrases, regions: [region], every, kind, language, workspace: workspace.id },
+        })
+      }
     await load()
   }
   async function drop(rows: readonly WatchRow[]) {
     if (!rows.length) return
     try {
-      await api('DELETE /api/watches', {
-        query: { ids: rows.map(({ id }) => id).join(','), workspace: workspace.id },
-      })
+      for (const part of partsOf(rows, MOST_IDS))
+        await api('DELETE /api/watches', {
+          query: { ids: part.map(({ id }) => id).join(','), workspace: workspace.id },
+        })
       await load()
       const what = rows.length === 1 ? `“${rows[0]!.phrase}” is` : `${counted(rows.length, 'phrase')} are`
       notices.show(`${what} no longer watched. Known ranks stay.`, { undo: () => again(rows) })
@@ -117,8 +132,8 @@ export const useWatches = defineStore('watches', () => {
   /** The first of some videos that is watched; '' where none is. */
   async function newest(videos: readonly { id: string }[]): Promise<string> {
     try {
-      const found = await api('GET /api/watches', { query: { workspace: workspace.id } })
-      const watched = new Set(found.watches.map(({ videoId }) => videoId))
+      const found = await api('GET /api/watches', { query: { workspace: workspace.id, limit: '0' } })
+      const watched = new Set(found.videos)
       return videos.find(({ id }) => watched.has(id))?.id ?? ''
     } catch {
       // Whichever video is shown instead, the person can choose.

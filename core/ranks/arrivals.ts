@@ -2,8 +2,9 @@ import type { KeptSeats } from '../rivals/turnover'
 
 /** A video that came onto a page between two looks and stands above mine since. */
 export interface Arrival {
-  /** When it was first seen there, UTC milliseconds. */
+  /** When it was first seen there, and when somebody last looked before, UTC milliseconds. */
   at: number
+  since: number
   id: string
   /** Its rank then. */
   rank: number
@@ -21,15 +22,17 @@ export function arrivalsAbove(pages: readonly KeptSeats[], video: string, mine: 
   const known = new Set(sorted[0]?.ids)
   const found: Arrival[] = []
   let held = known.has(video)
+  let since = sorted[0]?.at ?? 0
   for (const { at, ids } of sorted.slice(1)) {
     const place = ids.indexOf(video)
     // One that was there and is no more has all of the page above it.
     const above = place >= 0 ? place : held ? ids.length : 0
     ids.forEach((id, i) => {
-      if (i < above && !known.has(id) && !mine.has(id)) found.push({ at, id, rank: i + 1 })
+      if (i < above && !known.has(id) && !mine.has(id)) found.push({ at, since, id, rank: i + 1 })
     })
     for (const id of ids) known.add(id)
     held = place >= 0
+    since = at
   }
   return found
 }

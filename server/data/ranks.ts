@@ -44,6 +44,7 @@ export function rankStore(db: Db) {
     .pluck()
   const addSeries = db.prepare('INSERT INTO rank_series (video, phrase_id, region, kind) VALUES (?, ?, ?, ?)')
   const putDay = db.prepare('INSERT OR REPLACE INTO rank_day (series_id, day, rank, depth) VALUES (?, ?, ?, ?)')
+  const looked = db.prepare('UPDATE watch SET due = max(due, ? + every) WHERE series_id = ?')
   const followed = db
     .prepare<[number, string, string], string>(
       'SELECT video FROM rank_series WHERE phrase_id = ? AND region = ? AND kind = ?',
@@ -67,7 +68,9 @@ export function rankStore(db: Db) {
   const save = db.transaction(
     (page: RankPage, day: number, ranks: ReadonlyMap<string, number | null>, depth: number) => {
       for (const [video, rank] of ranks) {
-        putDay.run(seriesOf(video, page), day, rank, depth)
+        const series = seriesOf(video, page)
+        putDay.run(series, day, rank, depth)
+        looked.run(day, series)
       }
     },
   )

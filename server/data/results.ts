@@ -322,6 +322,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
       pastPages.all(phraseId, region, kind).map(page => ({
         id: page.id,
         at: page.at,
+        source: page.source,
         difficulty: page.difficulty,
         ids: codesOf(page.id, PAGE_SEATS),
       })),

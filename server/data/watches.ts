@@ -39,19 +39,28 @@ export type WatchStore = ReturnType<typeof watchStore>
 
 /** Which videos are looked up again and again, where, and when the next look is due. */
 export function watchStore(db: Db, ranks: RankStore, now: () => number = Date.now) {
-  const LAST = '(SELECT max(day) FROM rank_day WHERE series_id = s.id)'
   const put = db.prepare(
-    `INSERT INTO watch (workspace_id, series_id, every, created_at) VALUES (?, ?, ?, ?)
-      ON CONFLICT (series_id, workspace_id) DO UPDATE SET every = excluded.every`,
+    `INSERT INTO watch (workspace_id, series_id, every, due, created_at)
+      VALUES (@workspace, @series, @every,
+        coalesce((SELECT max(day) FROM rank_day WHERE series_id = @series) + @every, 0), @at)
+      ON CONFLICT (series_id, workspace_id) DO UPDATE SET every = excluded.every, due = excluded.due`,
   )
   const drop = db.prepare('DELETE FROM watch WHERE id = ? AND workspace_id = ?')
   const count = db.prepare<[string], number>('SELECT count(*) FROM watch WHERE workspace_id = ?').pluck()
-  const list = db.prepare<{ workspace: string; video: string | null }, Watch>(
-    `SELECT w.id, s.video, p.text AS phrase, s.region, p.language, s.kind, w.every, ${LAST} AS last
-      FROM watch w JOIN rank_series s ON s.id = w.series_id JOIN phrase p ON p.id = s.phrase_id
-      WHERE w.workspace_id = @workspace AND (@video IS NULL OR s.video = @video)
-      ORDER BY p.text, s.region, s.kind, s.video`,
+  const WATCH = `SELECT w.id, s.video, p.text AS phrase, s.region, p.language, s.kind, w.every,
+      CASE WHEN w.due = 0 THEN NULL ELSE w.due - w.every END AS last
+    FROM watch w JOIN rank_series s ON s.id = w.series_id JOIN phrase p ON p.id = s.phrase_id`
+  const ofVideo = db.prepare<[string, string], Watch>(
+    `${WATCH} WHERE s.video = ? AND w.workspace_id = ? ORDER BY p.text, s.region, s.kind`,
   )
+  const some = db.prepare<[string, number, number], Watch>(
+    `${WATCH} WHERE w.workspace_id = ? ORDER BY w.id LIMIT ? OFFSET ?`,
+  )
+  const videos = db
+    .prepare<[string], string>(
+      'SELECT DISTINCT s.video FROM watch w JOIN rank_series s ON s.id = w.series_id WHERE w.workspace_id = ?',
+    )
+    .pluck()
   const everyOf = db
     .prepare<[string], number>(
       `SELECT min(w.every) FROM watch w JOIN rank_series s ON s.id = w.series_id WHERE w.workspace_id = ?
@@ -62,12 +71,12 @@ export function watchStore(db: Db, ranks: RankStore, now: () => number = Date.no
   const due = db.prepare<[number], DuePage>(
     `SELECT p.text AS phrase, s.region, p.language, s.kind, s.video, w.workspace_id AS workspace
       FROM watch w JOIN rank_series s ON s.id = w.series_id JOIN phrase p ON p.id = s.phrase_id
-      WHERE coalesce(${LAST} + w.every, 0) <= ?
+      WHERE w.due <= ?
       GROUP BY s.phrase_id, s.region, s.kind ORDER BY s.region, s.phrase_id, s.kind`,
   )
   const add = db.transaction((workspace: string, wanted: readonly ToWatch[], every: number): boolean => {
     const before = count.get(workspace)!
-    for (const { video, page } of wanted) put.run(workspace, ranks.seriesOf(video, page), every, now())
+    for (const { video, page } of wanted) put.run({ workspace, series: ranks.seriesOf(video, page), every, at: now() })
     if (count.get(workspace)! <= Math.max(before, MOST_WATCHES)) return true
     throw new TooMany()
   })
@@ -86,7 +95,12 @@ export function watchStore(db: Db, ranks: RankStore, now: () => number = Date.no
     },
     /** Ranks that are known stay. @returns how many were watched. */
     remove: (workspace: string, ids: readonly number[]): number => remove.immediate(workspace, ids),
-    list: (workspace: string, video: string | null = null): Watch[] => list.all({ workspace, video }),
+    ofVideo: (workspace: string, video: string): Watch[] => ofVideo.all(video, workspace),
+    /** Some of all, in the order in which they came. */
+    some: (workspace: string, limit: number, offset: number): Watch[] => some.all(workspace, limit, offset),
+    count: (workspace: string): number => count.get(workspace)!,
+    /** The videos that are watched. */
+    videos: (workspace: string): string[] => videos.all(workspace),
     cost: (workspace: string): WatchCost => watchCost(everyOf.all(workspace)),
     /** Pages to be looked up on a day, in days since 1970, those of a region together. */
     due: (day: number): DuePage[] => due.all(day),

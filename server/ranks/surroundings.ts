@@ -51,7 +51,8 @@ export function surroundingsOf(
     .seats(page, PAGE_SEATS)
     .filter(({ code, off, channel_id: of }) => code !== video && !off && !isMine(of))
     .map(({ code, title, channel_title, rank }) => ({ videoId: code, title, channel: channel_title, rank }))
-  const pages = results.past(page.phrase_id, region, kind)
+  // Lists of different sources differ without anybody having moved.
+  const pages = results.past(page.phrase_id, region, kind).filter(({ source }) => source === page.source)
   const mine = new Set([video, ...(channel === null ? [] : videos.ofChannel(channel).map(({ code }) => code))])
   answer.arrivals = arrivalsAbove(pages, video, mine).map(({ id, ...arrival }) => ({
     ...arrival,

@@ -6,13 +6,17 @@ import type { WatchStore } from '../data/watches'
 export const watchesAnswer = (
   { watches }: { watches: WatchStore },
   workspace: string,
-  videoId: string | null = null,
+  { videoId, limit = 0, offset = 0 }: { videoId?: string | undefined; limit?: number; offset?: number },
 ): WatchesAnswer => ({
-  watches: watches.list(workspace, videoId).map(({ video, region, last, ...watch }) => ({
-    ...watch,
-    videoId: video,
-    region: region || null,
-    last: last === null ? null : dayName(last),
-  })),
+  watches: (videoId === undefined ? watches.some(workspace, limit, offset) : watches.ofVideo(workspace, videoId)).map(
+    ({ video, region, last, ...watch }) => ({
+      ...watch,
+      videoId: video,
+      region: region || null,
+      last: last === null ? null : dayName(last),
+    }),
+  ),
+  total: watches.count(workspace),
+  videos: watches.videos(workspace),
   cost: watches.cost(workspace),
 })

@@ -8,11 +8,18 @@ const props = defineProps<{ known: RankSurroundings | null; problem: string; phr
 const emit = defineEmits<{ rival: [id: string]; again: [] }>()
 const events = computed(() =>
   [
-    ...(props.known?.marks ?? []).map(({ at, text, kind }) => ({ at, text, more: '', kind: kind as string })),
-    ...(props.known?.arrivals ?? []).map(({ at, title, rank }) => ({
+    ...(props.known?.marks ?? []).map(({ at, text, kind }) => ({
+      at,
+      text,
+      more: '',
+      title: '',
+      kind: kind as string,
+    })),
+    ...(props.known?.arrivals ?? []).map(({ at, since, title, rank }) => ({
       at,
       text: `New at rank ${rank}`,
       more: title,
+      title: `First seen on ${dayName(rankDay(at))}; not on page one on ${dayName(rankDay(since))}, the look before`,
       kind: 'arrival',
     })),
   ].sort((a, b) => b.at - a.at),
@@ -46,7 +53,7 @@ const rivals = computed(() => {
       {{ problem }} <button class="plain link" @click="emit('again')">Try again</button>
     </p>
     <ol v-else-if="events.length">
-      <li v-for="(event, i) in events" :key="i" :class="event.kind">
+      <li v-for="(event, i) in events" :key="i" :class="event.kind" :title="event.title || undefined">
         <span class="figure muted">{{ dayName(rankDay(event.at)) }}</span>
         <span
           >{{ event.text }}<template v-if="event.more">: {{ event.more }}</template></span

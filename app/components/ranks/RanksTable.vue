@@ -15,7 +15,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ show: [phrase: string] }>()
 const HEADERS = [
-  { key: 'phrase', title: 'Phrase' },
+  { key: 'phrase', title: 'Phrase', minWidth: 190 },
   { key: 'rank', title: 'Rank', align: 'end', width: 86 },
   { key: 'best', title: 'Best', align: 'end', width: 70 },
   { key: 'week', title: '7 days', align: 'end', width: 84 },

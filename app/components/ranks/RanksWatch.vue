@@ -3,6 +3,7 @@ import { mdiClose, mdiEyeOutline } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { WATCH_DAYS } from '../../../core/ranks/watch'
 import { inDigits } from '../../../core/text/inWords'
+import type { WatchRow } from '../../../shared/ranks'
 import { counted, regionName, UNKNOWN } from '~/composables/figures'
 import { useRanks } from '~/stores/ranks'
 import { useWatches } from '~/stores/watches'
@@ -26,6 +27,13 @@ const choices = useRegionChoices()
 const often = (days: number) =>
   days === 1 ? 'every day' : days === 7 ? 'every week' : days === 14 ? 'every 2 weeks' : `every ${days} days`
 const OFTEN = WATCH_DAYS.map(value => ({ value, title: often(value) }))
+const HEADERS = [
+  { key: 'phrase', title: 'Phrase' },
+  { key: 'where', title: 'Where', value: ({ region, kind }: WatchRow) => `${region ?? ''} ${kind}` },
+  { key: 'every', title: 'How often' },
+  { key: 'last', title: 'Last look' },
+  { key: 'stop', title: '', sortable: false, width: 40 },
+] as const
 const rows = computed(() => watches.answer?.watches ?? [])
 const where = computed(() => (ranks.kind === 'web' ? 'in web search' : 'on the video site'))
 const add = () =>
@@ -88,36 +96,31 @@ const cost = computed(() => {
         <p v-if="watches.problem" role="alert" class="small">
           {{ watches.problem }} <button class="plain link" @click="watches.load()">Try again</button>
         </p>
-        <table v-if="rows.length" data-test="watches">
-          <thead>
-            <tr>
-              <th>Phrase</th>
-              <th>Where</th>
-              <th>How often</th>
-              <th>Last look</th>
-              <th><span class="unseen">Stop</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in rows" :key="row.id">
-              <td>{{ row.phrase }}</td>
-              <td>
-                {{ row.region ? regionName(row.region) : 'Everywhere' }}{{ row.kind === 'web' ? ', web search' : '' }}
-              </td>
-              <td>{{ often(row.every) }}</td>
-              <td>{{ row.last ?? UNKNOWN }}</td>
-              <td>
-                <v-btn
-                  :icon="mdiClose"
-                  size="x-small"
-                  variant="text"
-                  :aria-label="`Stop watching ${row.phrase}`"
-                  @click="watches.drop([row])"
-                />
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <v-data-table-virtual
+          v-if="rows.length"
+          :headers="HEADERS"
+          :items="rows"
+          density="compact"
+          fixed-header
+          :height="Math.min(320, 36 + 40 * rows.length)"
+          aria-label="Watched phrases of this video"
+          data-test="watches"
+        >
+          <template #[`item.where`]="{ item }"
+            >{{ item.region ? regionName(item.region) : 'Everywhere'
+            }}{{ item.kind === 'web' ? ', web search' : '' }}</template
+          >
+          <template #[`item.every`]="{ item }">{{ often(item.every) }}</template>
+          <template #[`item.last`]="{ item }">{{ item.last ?? UNKNOWN }}</template>
+          <template #[`item.stop`]="{ item }"
+            ><v-btn
+              :icon="mdiClose"
+              size="x-small"
+              variant="text"
+              :aria-label="`Stop watching ${item.phrase}`"
+              @click="watches.drop([item])"
+          /></template>
+        </v-data-table-virtual>
         <div v-else-if="watches.answer" class="none muted">
           <v-icon :icon="mdiEyeOutline" size="18" aria-hidden="true" /> No phrase of this video is watched.
         </div>
@@ -145,21 +148,6 @@ const cost = computed(() => {
 }
 .regions {
   flex: 1 1 220px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-size: 12px;
-  font-weight: 600;
-  color: var(--muted);
-}
-th,
-td {
-  padding: 3px 8px 3px 0;
-  border-bottom: 1px solid var(--line);
 }
 .none {
   padding: 12px 0;

@@ -22,5 +22,5 @@ export default route('POST /api/watches', (event, runtime, { body }) => {
       `A workspace watches ${inDigits(MOST_WATCHES)} ranks at most. Stop watching some first.`,
     )
   setResponseStatus(event, 201)
-  return { ...watchesAnswer(runtime, workspace, videoId), job: runtime.rankWatch.check(true) }
+  return { ...watchesAnswer(runtime, workspace, { videoId }), job: runtime.rankWatch.check(true) }
 })

@@ -5,7 +5,7 @@ const MINE = new Set(['me', 'my'])
 
 test('only what was on no page before and stands above mine came in', () => {
   const pages = [page(3, 'new a me b late'), page(1, 'a b me'), page(2, 'a me b my')]
-  expect(arrivalsAbove(pages, 'me', MINE)).toEqual([{ at: 3, id: 'new', rank: 1 }])
+  expect(arrivalsAbove(pages, 'me', MINE)).toEqual([{ at: 3, since: 2, id: 'new', rank: 1 }])
 })
 
 test('what comes back or only rises did not come in', () => {
@@ -15,7 +15,7 @@ test('what comes back or only rises did not come in', () => {
 
 test('where mine is pushed off the page, all that is new there came in above it', () => {
   expect(arrivalsAbove([page(1, 'a me'), page(2, 'a x my'), page(3, 'a y x')], 'me', MINE)).toEqual([
-    { at: 2, id: 'x', rank: 2 },
+    { at: 2, since: 1, id: 'x', rank: 2 },
   ])
 })
 

@@ -72,7 +72,6 @@ const ALLOWED: [RegExp, string][] = [
     'another service is attached',
   ],
   [/FROM standing_page WHERE strengths IS NULL/u, 'once at each start'],
-  [/FROM watch w .*w\.every, 0\) <= \?/su, 'what is watched is gone through once in ten minutes'],
 ]
 
 /** A database that remembers every statement prepared on it. */

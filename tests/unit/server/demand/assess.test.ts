@@ -3,6 +3,7 @@ import { fetchMissingVolumes, lookUp } from '../../../../server/demand/lookUp'
 import { answerDetail } from '../../../../server/demand/sheet'
 import { serviceError } from '../../../../server/services/contract'
 
+import { siteVideo } from '../pages'
 import { all, answer, anyone, ask, clock, deps, pageOf, services, standin } from './standin'
 
 describe('assessing', () => {
@@ -75,20 +76,7 @@ describe('assessing', () => {
       intent: null,
       imported: true,
       seats: seats.map(({ code, title, strength }) => ({
-        video: {
-          id: code,
-          title,
-          description: null,
-          tags: null,
-          channel: { id: 'c', title: 'C', subscribers: null },
-          views: null,
-          likes: null,
-          dislikes: null,
-          comments: null,
-          publishedAt: null,
-          durationSeconds: null,
-          thumbnail: null,
-        },
+        video: siteVideo(code, 'c', { title }),
         strength: { strength: strength / 2, targeting: strength / 2, reach: null, pull: null },
       })),
     }

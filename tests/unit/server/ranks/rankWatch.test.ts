@@ -104,7 +104,7 @@ test('as often as was said, and no more once it is not watched; what is known st
   expect(days()).toEqual([first, first + 3, first + 6])
   // Said again it is another rhythm, not a second watch.
   add('m1', ['bike chain'], ['GB'], 1)
-  const [kept, ...more] = deps.watches.list(HOME, 'm1')
+  const [kept, ...more] = deps.watches.ofVideo(HOME, 'm1')
   expect([kept!.every, more]).toEqual([1, []])
   expect(deps.watches.remove('w2', [kept!.id])).toBe(0)
   expect(deps.watches.remove(HOME, [kept!.id])).toBe(1)
@@ -158,7 +158,7 @@ test('what is watched while it works is looked up right after', async () => {
   watch.begin(0)
   while (!asked.length) await new Promise(resolve => setTimeout(resolve, 5))
   add('m1', ['b chain'], ['GB'])
-  while (deps.watches.list(HOME).some(({ last }) => last === null))
+  while (deps.watches.some(HOME, 100, 0).some(({ last }) => last === null))
     await new Promise(resolve => setTimeout(resolve, 20))
   watch.close()
   expect(asked.sort()).toEqual(['a chain GB', 'b chain GB'])
@@ -201,7 +201,7 @@ test('while no service answers it waits longer and longer, gives up, and says so
   expect(watch.check()).toBeNull()
   site.answers = true
   expect(await run(watch, true)).toMatchObject({ state: 'done', done: 21 })
-  expect(deps.watches.list(HOME).every(({ last }) => last !== null)).toBe(true)
+  expect(deps.watches.some(HOME, 100, 0).every(({ last }) => last !== null)).toBe(true)
   failed.mockRestore()
   site.none = true
   asked.length = 0
@@ -240,7 +240,7 @@ test('what a person wants while it works is looked up right after, although the 
   site.answers = true
   add('m1', ['b chain'], ['GB'])
   watch.check(true)
-  while (deps.watches.list(HOME).some(({ last }) => last === null))
+  while (deps.watches.some(HOME, 100, 0).some(({ last }) => last === null))
     await new Promise(resolve => setTimeout(resolve, 20))
   watch.close()
   expect(new Set(asked)).toEqual(new Set(['a chain GB', 'b chain GB']))
@@ -271,5 +271,5 @@ test('too many are refused as a whole', () => {
   expect(deps.watches.add(HOME, wanted(1, MOST_WATCHES), 1)).toBe(false)
   // One that is there can still be watched more seldom.
   expect(deps.watches.add(HOME, wanted(1, 0), 7)).toBe(true)
-  expect(deps.watches.list(HOME)).toHaveLength(MOST_WATCHES)
+  expect(deps.watches.count(HOME)).toBe(MOST_WATCHES)
 })

@@ -33,8 +33,8 @@ function setUp() {
     videos: videoStore(db),
   }
   const [phraseId] = phrases.phraseIds(['bike chain'], 'en') as [number]
-  const page = (ago: number, videos: SiteVideo[], kind: 'site' | 'web' = 'site') => {
-    stores.results.save([pageOf(phraseId, videos, { at: clock() - ago * DAY, kind })])
+  const page = (ago: number, videos: SiteVideo[], kind: 'site' | 'web' = 'site', source = 'site') => {
+    stores.results.save([pageOf(phraseId, videos, { at: clock() - ago * DAY, kind, source })])
   }
   const ask = (more: Partial<Parameters<typeof surroundingsOf>[1]> = {}) =>
     surroundingsOf(stores, {
@@ -83,7 +83,11 @@ test('tells who came in above, who stands there, and where a rival stood', () =>
   page(14, [a, mine, b])
   page(7, [a, fresh, own, mine, b])
   page(3, [b], 'web')
-  expect(ask().arrivals).toEqual([{ at: clock() - 7 * DAY, videoId: 'new', title: 'new', rank: 2 }])
+  // A list that somebody imported is no look at the site: what is on it alone did not come in.
+  page(10, [siteVideo('listed'), a, mine], 'site', 'mine.csv')
+  expect(ask().arrivals).toEqual([
+    { at: clock() - 7 * DAY, since: clock() - 14 * DAY, videoId: 'new', title: 'new', rank: 2 },
+  ])
   expect(ask().rivals.map(({ videoId, rank }) => `${rank} ${videoId}`)).toEqual(['1 a', '2 new', '5 b'])
   const today = Math.floor(clock() / DAY)
   // Looked up on the day of a kept page it is known deeper, and that counts.
