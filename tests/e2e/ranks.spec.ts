@@ -102,7 +102,9 @@ test('phrases are watched from then on, each page once a day, and no more once t
   const dialog = page.getByRole('dialog', { name: 'Watch ranks' })
   await expect(dialog).toContainText('No phrase of this video is watched.')
   await dialog.getByTestId('watch-add').click()
-  await expect(dialog.getByTestId('watches').locator('tbody tr')).toHaveCount(shown)
+  // Rows beyond the picture are not in the page, and the table keeps their room by rows without a button.
+  const kept = dialog.getByTestId('watches').getByRole('button', { name: /^Stop watching/u })
+  await expect(kept).toHaveCount(shown)
   // What is due is looked up at once, in a job; what was read today is not asked for again.
   await expect
     .poll(async () => (await watched()).watches.every(({ last }) => last !== null), { timeout: 30_000 })
@@ -113,10 +115,10 @@ test('phrases are watched from then on, each page once a day, and no more once t
   expect(cost.pages).toBeGreaterThanOrEqual(before.pages)
   await expect(dialog.getByTestId('watch-cost')).toContainText('in 30 days')
   await dialog.getByRole('button', { name: 'Stop watching bike bell' }).click()
-  await expect(dialog.getByTestId('watches').locator('tbody tr')).toHaveCount(shown - 1)
+  await expect(kept).toHaveCount(shown - 1)
   await expect(page.getByTestId('notice')).toContainText('“bike bell” is no longer watched')
   await page.getByTestId('notice').getByRole('button', { name: 'Undo' }).click()
-  await expect(dialog.getByTestId('watches').locator('tbody tr')).toHaveCount(shown)
+  await expect(kept).toHaveCount(shown)
   await dialog.getByTestId('watch-stop').click()
   await expect(dialog).toContainText('No phrase of this video is watched.')
   await page.keyboard.press('Escape')
