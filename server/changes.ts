@@ -26,6 +26,13 @@ export class Changes {
     return this.asker.run(window, work)
   }
 
+  /** Notes that work which nobody waits for changed something: whoever began it is told like everyone. */
+  changedByItself(kind: Kind): void {
+    this.asker.exit(() => {
+      this.changed(kind)
+    })
+  }
+
   /** Notes that something of a kind changed. @param id what, where it is one thing. */
   changed(kind: Kind, id: string | null = null): void {
     this.revisions[kind]++
@@ -89,7 +96,13 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'outlets':
       return 'workspaces'
     case 'import':
-      return rest[0] === 'package' ? 'briefs' : rest[0] === 'audience' ? 'workspaces' : null
+      return rest[0] === 'package'
+        ? 'briefs'
+        : rest[0] === 'audience'
+          ? 'workspaces'
+          : rest[0] === 'analytics'
+            ? 'ranks'
+            : null
     case 'ranks':
     case 'watches':
       return 'ranks'

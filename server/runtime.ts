@@ -26,6 +26,7 @@ import { openOutgoing } from './release/publish'
 import { sourceStore, type SourceStore } from './data/sources'
 import { rivalSetStore, type RivalSetStore } from './data/rivalSets'
 import { videoChangeStore, type VideoChangeStore } from './data/videoChanges'
+import { videoDayStore, type VideoDayStore } from './data/videoDays'
 import { videoStore, type VideoStore } from './data/videos'
 import { workspaceItemStore, type WorkspaceItemStore } from './data/workspaceItems'
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
@@ -90,6 +91,7 @@ export interface Runtime {
   publications: PublicationStore
   ranks: RankStore
   videoChanges: VideoChangeStore
+  videoDays: VideoDayStore
   watches: WatchStore
   /** Looks watched pages up when they are due. */
   rankWatch: RankWatch
@@ -236,6 +238,7 @@ async function opened(): Promise<Runtime> {
       publications,
       ranks,
       videoChanges: videoChangeStore(db),
+      videoDays: videoDayStore(db),
       watches: watchStore(db, ranks),
       rankWatch: new RankWatch(
         () => opening,

@@ -18,6 +18,18 @@ export interface PagesImported {
   rejected: { line: number; reason: string }[]
   rejectedMore: number
 }
+/** What an import of day figures took in: days new and known before, and lines of totals that were left out. */
+export interface DaysImported {
+  accepted: number
+  updated: number
+  totals: number
+  /** The column each figure was read from. */
+  columns: Record<string, string>
+  /** Ids of the videos it told of. */
+  videos: string[]
+  rejected: { line: number; reason: string }[]
+  rejectedMore: number
+}
 /** What an import of places took in. */
 export interface PlacesImported {
   accepted: number

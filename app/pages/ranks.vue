@@ -18,6 +18,20 @@ const brief = useBrief()
 const workspace = useWorkspace()
 const route = useRoute()
 const address = useAddress()
+const VIEWS = [
+  { side: 'ranks', title: 'Ranks' },
+  { side: 'views', title: 'Views' },
+] as const
+type View = (typeof VIEWS)[number]['side']
+const view = computed<View>(() => VIEWS.find(({ side }) => side === route.query.view)?.side ?? 'ranks')
+const turn = (to: View) => address({ view: to === 'ranks' ? undefined : to }, true)
+useViewKeys({
+  views: VIEWS.map(
+    ({ side }) =>
+      () =>
+        turn(side),
+  ),
+})
 const KINDS = [
   { side: 'site', title: 'Video site' },
   { side: 'web', title: 'Web search' },
@@ -101,6 +115,7 @@ const explained = computed(() =>
   <div class="screen">
     <h1 class="unseen">Ranks</h1>
     <div class="head">
+      <DeskSides :model-value="view" :sides="VIEWS" label="What is looked at" named="view" @update:model-value="turn" />
       <v-autocomplete
         :model-value="ranks.video || null"
         :items="choices"
@@ -114,42 +129,44 @@ const explained = computed(() =>
         data-test="rank-video"
         @update:model-value="address({ video: $event ?? undefined, phrase: undefined, rival: undefined }, true)"
       />
-      <DeskSides
-        :model-value="ranks.kind"
-        :sides="KINDS"
-        label="Where it is looked up"
-        named="kind"
-        @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
-      />
-      <ShellRegion v-model="ranks.region" class="region" />
-      <v-spacer />
-      <v-btn
-        variant="outlined"
-        :prepend-icon="mdiEyeOutline"
-        :disabled="!ranks.video"
-        data-test="rank-watch"
-        title="Look up by itself, again and again"
-        @click="watchOpen = true"
-        >{{ watches.answer?.watches.length ? `Watched: ${watches.answer.watches.length}` : 'Watch' }}</v-btn
-      >
-      <template v-if="ranks.progress"
-        ><span class="small muted" role="status"
-          >{{ ranks.progress.done }} of {{ counted(ranks.progress.of, 'phrase') }}</span
-        ><v-btn size="small" variant="outlined" :prepend-icon="mdiStop" data-test="rank-stop" @click="ranks.stop()"
-          >Stop</v-btn
-        ></template
-      >
-      <v-btn
-        v-else
-        variant="flat"
-        color="primary"
-        :prepend-icon="mdiMagnifyScan"
-        :disabled="!ranks.video || !ranks.lines.length"
-        data-test="rank-look"
-        title="Where it stands now, as a stranger sees it; a page that was read today is not asked for again"
-        @click="ranks.look()"
-        >Look up {{ ranks.lines.length || '' }}</v-btn
-      >
+      <template v-if="view === 'ranks'">
+        <DeskSides
+          :model-value="ranks.kind"
+          :sides="KINDS"
+          label="Where it is looked up"
+          named="kind"
+          @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
+        />
+        <ShellRegion v-model="ranks.region" class="region" />
+        <v-spacer />
+        <v-btn
+          variant="outlined"
+          :prepend-icon="mdiEyeOutline"
+          :disabled="!ranks.video"
+          data-test="rank-watch"
+          title="Look up by itself, again and again"
+          @click="watchOpen = true"
+          >{{ watches.answer?.watches.length ? `Watched: ${watches.answer.watches.length}` : 'Watch' }}</v-btn
+        >
+        <template v-if="ranks.progress"
+          ><span class="small muted" role="status"
+            >{{ ranks.progress.done }} of {{ counted(ranks.progress.of, 'phrase') }}</span
+          ><v-btn size="small" variant="outlined" :prepend-icon="mdiStop" data-test="rank-stop" @click="ranks.stop()"
+            >Stop</v-btn
+          ></template
+        >
+        <v-btn
+          v-else
+          variant="flat"
+          color="primary"
+          :prepend-icon="mdiMagnifyScan"
+          :disabled="!ranks.video || !ranks.lines.length"
+          data-test="rank-look"
+          title="Where it stands now, as a stranger sees it; a page that was read today is not asked for again"
+          @click="ranks.look()"
+          >Look up {{ ranks.lines.length || '' }}</v-btn
+        >
+      </template>
     </div>
     <p v-if="ranks.problem" role="alert" class="sheet state">
       {{ ranks.problem }} <button class="plain link" @click="ranks.load()">Try again</button>
@@ -158,6 +175,7 @@ const explained = computed(() =>
       <h2>No video to look up yet</h2>
       <p>Choose your channel in the Library, or publish a brief: its video is looked up here.</p>
     </div>
+    <LazyRanksViews v-else-if="view === 'views' && ranks.video" />
     <v-skeleton-loader v-else-if="!ranks.rows" type="table-row@4" class="sheet" />
     <template v-else>
       <div class="sheet over">

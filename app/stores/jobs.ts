@@ -9,6 +9,9 @@ import { inDigits } from '../../core/text/inWords'
 /** How often the progress of running jobs is loaded, in milliseconds. Their start and end are pushed. */
 const SOON = 700
 
+/** Work that a screen begins by itself: nobody waits to be told of its end. */
+const BY_ITSELF = new Set<JobState['kind']>(['views'])
+
 /** Long work on the server, whichever window began it: it goes on while one looks elsewhere. */
 export const useJobs = defineStore('jobs', () => {
   const notices = useNotices()
@@ -31,7 +34,7 @@ export const useJobs = defineStore('jobs', () => {
       if (!before.includes(job.id) || job.state === 'running') continue
       ended.value++
       if (job.state === 'failed') notices.show(`${job.title}: ${job.problem ?? 'failed'}`, { serious: true })
-      else
+      else if (!BY_ITSELF.has(job.kind))
         notices.show(
           `${job.title}: ${job.state === 'done' ? 'done' : `stopped after ${inDigits(job.done)} of ${inDigits(job.total)}, which stay`}.`,
         )

@@ -1,5 +1,6 @@
 import { PLAIN_PHRASE, phraseKey, wordCount } from '../text/words'
 import { looseNumber } from './number'
+import { plainHeader } from './plainHeader'
 
 /** What a column of an imported list can mean. */
 export const LIST_COLUMNS = ['phrase', 'volume', 'region', 'change', 'competition', 'advertiser', 'months'] as const
@@ -113,15 +114,6 @@ const SPELLINGS: Record<ListColumn, string[]> = {
   ],
   months: ['months', 'monthly trend', 'history', 'trend', 'searches by month'],
 }
-
-const plainHeader = (header: string) =>
-  header
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/\([^()]*\)/gu, ' ')
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
 
 /**
  * Which column means what, by header. Advertisers' “competition” is taken for advertiser

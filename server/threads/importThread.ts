@@ -2,6 +2,7 @@ import { constants, platform, setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import type { ColumnMap } from '../../core/formats/phraseList'
 import { handedOver } from '../imports/listBatch'
+import { readDays, type DaysEvent, type DaysQuestion } from '../imports/readDays'
 import { readList, type ListEvent } from '../imports/readList'
 import { readPages, type PagesEvent, type PagesQuestion } from '../imports/readPages'
 import { readPlaces, type PlacesEvent, type PlacesQuestion } from '../imports/readPlaces'
@@ -11,11 +12,13 @@ export interface ImportQuestions {
   phrases: { file: string; columns: ColumnMap | null; ask?: boolean }
   pages: PagesQuestion
   places: PlacesQuestion
+  days: DaysQuestion
 }
 export interface ImportEvents {
   phrases: ListEvent
   pages: PagesEvent
   places: PlacesEvent
+  days: DaysEvent
 }
 export type ImportKind = keyof ImportQuestions
 
@@ -31,7 +34,7 @@ export type ImportMessage =
  * As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are
  * larger.
  */
-const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8 }
+const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8, days: 8 }
 
 /** Messages to the thread: what to read, or that one of its events was taken. */
 export type ImportOrder =
@@ -51,7 +54,9 @@ async function run({ kind, question }: Exclude<ImportOrder, 'taken'>): Promise<v
       ? readList(question.file, question.columns, question.ask)
       : kind === 'pages'
         ? readPages(question)
-        : readPlaces(question)
+        : kind === 'places'
+          ? readPlaces(question)
+          : readDays(question)
   for await (const event of events) {
     port.postMessage({ event } satisfies ImportMessage, event.kind === 'batch' ? handedOver(event.batch) : [])
     waiting++

@@ -1,36 +1,42 @@
+import { IANAZone } from 'luxon'
 import { z } from 'zod'
-import { LIST_COLUMNS, type ColumnMap, type ListColumn } from '../../core/formats/phraseList'
+import { DAY_ORDERS } from '../../core/formats/calendarDay'
+import { DAY_COLUMNS } from '../../core/formats/dayColumns'
+import { LIST_COLUMNS } from '../../core/formats/phraseList'
 import { regionInput } from '../../core/text/inputs'
 import { restoreBodySchema, type Backup, type BackupsAnswer } from '../backups'
-import type { PagesImported, PlacesImported } from '../imports'
+import type { DaysImported, PagesImported, PlacesImported } from '../imports'
 import type { ImportAnswer } from '../phrases'
 import type { SpaceAnswer } from '../space'
 import { call, type, type Done } from './call'
 import { language, ofWorkspace } from './inputs'
 
-/** `phrase:0,volume:2`: the meaning and index of columns mapped by hand. */
-const columnsInput = z
-  .string()
-  .max(200)
-  .optional()
-  .transform((value, context): ColumnMap | null => {
-    if (!value) return null
-    const map: ColumnMap = {}
-    for (const pair of value.split(',')) {
-      const [column, index] = pair.split(':')
-      if (!LIST_COLUMNS.includes(column as ListColumn) || !/^\d{1,3}$/u.test(index ?? '')) {
-        context.addIssue({
-          code: 'custom',
-          message: `Map columns as in phrase:0,volume:2. Known are ${LIST_COLUMNS.join(', ')}.`,
-        })
-        return z.NEVER
+/**
+ * `phrase:0,volume:2`: the meaning and index of columns matched by hand.
+ * @param needed the one that there must be. @param missing said where it is not.
+ */
+const columnsInput = <Column extends string>(known: readonly Column[], needed: Column, missing: string) =>
+  z
+    .string()
+    .max(400)
+    .optional()
+    .transform((value, context): Partial<Record<Column, number>> | null => {
+      if (!value) return null
+      const map: Partial<Record<Column, number>> = {}
+      for (const pair of value.split(',')) {
+        const [column, index] = pair.split(':')
+        if (!known.includes(column as Column) || !/^\d{1,3}$/u.test(index ?? '')) {
+          context.addIssue({
+            code: 'custom',
+            message: `Map columns as in ${needed}:0. Known are ${known.join(', ')}.`,
+          })
+          return z.NEVER
+        }
+        map[column as Column] = Number(index)
       }
-      map[column as ListColumn] = Number(index)
-    }
-    if (map.phrase === undefined)
-      context.addIssue({ code: 'custom', message: 'Choose the column that contains the phrases.' })
-    return map
-  })
+      if (map[needed] === undefined) context.addIssue({ code: 'custom', message: missing })
+      return map
+    })
 
 /** What a source is called under which imported figures are kept. */
 const sourceName = (name: string) => z.string().max(120).default(name)
@@ -41,7 +47,7 @@ export const fileCalls = {
     query: z.object({
       region: regionInput,
       language,
-      columns: columnsInput,
+      columns: columnsInput(LIST_COLUMNS, 'phrase', 'Choose the column that contains the phrases.'),
       /** `1` asks for the columns (422 `unknown-columns`) also where only the one of searches is not recognised. */
       ask: z.string().max(10).optional(),
       name: sourceName('Imported list'),
@@ -56,6 +62,24 @@ export const fileCalls = {
   }),
   /** The body is a package: a ZIP file with a brief in it. */
   'POST /api/import/package': call({ query: ofWorkspace, answer: type<{ briefId: string }>() }),
+  /** The body is a table of day figures: of one video, or with a column that names them. */
+  'POST /api/import/analytics': call({
+    query: ofWorkspace.extend({
+      /** The video of lines that name none. */
+      videoId: z.string().min(1).max(200).optional(),
+      columns: columnsInput(DAY_COLUMNS, 'day', 'Choose the column that contains the days.'),
+      dates: z.enum(DAY_ORDERS, 'Give dmy, mdy or ymd.').optional(),
+      decimal: z.enum(['.', ','], 'Give . or , as the decimal mark.').optional(),
+      /** Whose days count where a table tells times with their offset. */
+      zone: z
+        .string()
+        .max(60)
+        .refine(zone => IANAZone.isValidZone(zone), 'Give a zone such as Europe/Berlin.')
+        .default('UTC'),
+      name: sourceName('Imported figures'),
+    }),
+    answer: type<DaysImported>(),
+  }),
   'POST /api/import/places': call({
     query: z.object({ region: regionInput, name: sourceName('Imported places') }),
     answer: type<PlacesImported>(),

@@ -10,6 +10,8 @@ import {
   type VideoAnswer,
   type WordsAnswer,
 } from '../rivals'
+import type { JobState } from '../jobs'
+import type { ViewsAnswer } from '../views'
 import { call, type, type Done } from './call'
 import { anew, language, ofWorkspace, phraseQuestion, workspaceInput } from './inputs'
 
@@ -20,6 +22,7 @@ const pageChannels = call({
   answer: type<{ channels: ChannelStats[]; missing: number }>(),
 })
 const channel = call({ query: z.object({ language, workspace: workspaceInput, anew }), answer: type<ChannelAnswer>() })
+const views = call({ query: ofWorkspace.extend({ anew }), answer: type<ViewsAnswer>() })
 const trending = call({
   query: z.object({ region: regionInput, language, contains: z.string().max(200).optional(), anew }),
   answer: type<TrendingAnswer>(),
@@ -57,6 +60,11 @@ export const rivalCalls = {
     answer: type<Done>(),
   }),
   'GET /api/videos/texts': call({ query: ofWorkspace, answer: type<{ videos: OwnTexts[] }>() }),
+  /** How a video of one’s own was watched; by POST a live service is asked, too. */
+  'GET /api/videos/:id/views': views,
+  'POST /api/videos/:id/views': views,
+  /** Asks for the figures of all videos of the channel, where that is due. */
+  'POST /api/videos/views': call({ query: ofWorkspace, answer: type<{ job: JobState | null }>() }),
   'GET /api/videos/:id': call({ answer: type<VideoAnswer>() }),
   'POST /api/videos/:id/captions': call({
     body: z.object({ language: languageInput }),

@@ -81,6 +81,7 @@ const SCREENS = [
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
   ['ranks', '[data-test=ranks]'],
+  ['ranks?view=views', '[data-test=first-weeks]'],
 ] as const
 
 test.describe('free of serious findings', () => {

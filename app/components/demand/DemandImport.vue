@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiFileUploadOutline } from '@mdi/js'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { guessColumns, LIST_COLUMNS, recogniseColumns, type ListColumn } from '../../../core/formats/phraseList'
 import type { ImportAnswer } from '../../../shared/phrases'
 import { inDigits } from '../../../core/text/inWords'
@@ -57,11 +57,6 @@ const NAMES: Record<ListColumn, string> = {
   advertiser: 'Advertiser interest',
   months: 'Months',
 }
-const choices = computed(() => [
-  { title: '(not in the file)', value: -1 },
-  ...(unknown.value?.headers.map((header, i) => ({ title: header || `column ${i + 1}`, value: i })) ?? []),
-])
-
 async function send() {
   if (!file.value) {
     problem.value = 'Choose a file first, or drop one here.'
@@ -73,7 +68,6 @@ async function send() {
   }
   const columns = unknown.value
     ? Object.entries(mapped.value)
-        .filter(([, index]) => index >= 0)
         .map(([column, index]) => `${column}:${index}`)
         .join(',')
     : ''
@@ -129,29 +123,7 @@ async function send() {
                 : 'No column is named as the phrase. Match the columns below; a guess is filled in.'
             }}
           </p>
-          <table class="mb-3 small">
-            <thead>
-              <tr>
-                <th v-for="(header, i) in unknown.headers" :key="i">{{ header || `column ${i + 1}` }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(line, i) in unknown.sample.slice(0, 3)" :key="i">
-                <td v-for="(_, k) in unknown.headers" :key="k">{{ line[k] }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <div class="map">
-            <v-select
-              v-for="column in LIST_COLUMNS"
-              :key="column"
-              :model-value="mapped[column] ?? -1"
-              :items="choices"
-              :label="NAMES[column]"
-              :data-test="`map-${column}`"
-              @update:model-value="mapped = { ...mapped, [column]: $event }"
-            />
-          </div>
+          <ShellColumns v-model="mapped" v-bind="unknown" :columns="LIST_COLUMNS" :names="NAMES" />
         </div>
         <ShellImporting :progress="progress" :left="left" class="mt-4" />
         <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
@@ -168,12 +140,7 @@ async function send() {
                 .join(', ')
             }}.
           </p>
-          <ul v-if="answer.rejected.length" class="rejected small sheet">
-            <li v-for="each in answer.rejected" :key="each.line">
-              <span class="figure">line {{ each.line }}</span> {{ each.reason }}
-            </li>
-            <li v-if="answer.rejectedMore">and {{ inDigits(answer.rejectedMore) }} more</li>
-          </ul>
+          <ShellRefused :rejected="answer.rejected" :more="answer.rejectedMore" />
         </div>
       </v-card-text>
       <v-card-actions
@@ -185,38 +152,3 @@ async function send() {
     </v-card>
   </v-dialog>
 </template>
-
-<style scoped>
-.map {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px;
-}
-.rejected {
-  list-style: none;
-  padding: 8px 10px;
-  margin: 8px 0 0;
-  max-height: 180px;
-  overflow: auto;
-}
-.rejected span {
-  color: var(--muted);
-  margin-right: 6px;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  display: block;
-  overflow-x: auto;
-}
-th,
-td {
-  border: 1px solid var(--line);
-  padding: 3px 7px;
-  text-align: start;
-  max-width: 200px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-</style>

@@ -72,6 +72,16 @@ test('who asked is known also after waiting, and is not taken for who asks next'
   ])
 })
 
+test('work that goes on by itself tells also whoever began it', async () => {
+  expect(
+    await toldOf(changes => {
+      changes.on('one', () => {
+        changes.changedByItself('ranks')
+      })
+    }),
+  ).toEqual([{ kind: 'ranks', revision: 1, ids: null, by: null }])
+})
+
 test('whoever stops listening hears no more, and the count goes on', () => {
   const changes = new Changes()
   changes.listen(() => {

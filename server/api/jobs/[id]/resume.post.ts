@@ -2,7 +2,10 @@ import { evidenceSteps, evidenceTotal } from '../../../desk/evidence'
 import { evidenceBodySchema } from '../../../../shared/evidence'
 import { assessBodySchema } from '../../../../shared/phrases'
 import { assessWork } from '../../../demand/assessWork'
+import { changes } from '../../../changes'
+import { askable } from '../../../http/askable'
 import { Problem } from '../../../http/problem'
+import { startViews } from '../../../ranks/viewsWork'
 import { startPublishing } from '../../../release/publish'
 import { paramOf, route } from '../../../http/route'
 import { profileOf, ruleSetOf } from '../../../http/scoring'
@@ -24,6 +27,19 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   if (state.kind === 'ranks') {
     const going = runtime.rankWatch.check(true, id)
     if (!going) throw new Problem(409, 'done', 'Nothing is left to look up now.')
+    return going
+  }
+  if (state.kind === 'views') {
+    const { channel } = input as { channel: string }
+    const going = startViews(
+      askable(event, runtime),
+      channel,
+      () => {
+        changes.changedByItself('ranks')
+      },
+      id,
+    )
+    if (!going) throw new Problem(409, 'done', 'Nothing is left to ask for now.')
     return going
   }
   if (state.kind === 'evidence') {

@@ -58,6 +58,9 @@ const GROWING = [
   'rank_day',
   'watch',
   'video_change',
+  'video_day',
+  'video_referrer',
+  'video_told',
 ]
 
 /** Statements that may, and why. */

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { LEAST_CONTROLS, YOUNG_DAYS, type BeforeAfter, type Compared } from '../../../core/ranks/beforeAfter'
+import { dayName, rankDay } from '../../../core/ranks/standing'
+import type { ComparedChange } from '../../../shared/views'
+import { counted } from '~/composables/figures'
+
+/** What each change of the video did, beside the channel's other videos in the same days. */
+const props = defineProps<{ changes: readonly ComparedChange[] }>()
+const NAMES: Record<Compared, string> = {
+  views: 'Views',
+  search: 'Views from search',
+  clickRate: 'Click rate',
+  impressions: 'Impressions',
+}
+const times = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(2))
+const range = ({ effect }: BeforeAfter) => `${times(effect!.low)} to ${times(effect!.high)} times`
+function said(result: BeforeAfter): string {
+  switch (result.state) {
+    case 'more':
+      return `More: ${range(result)} as much`
+    case 'less':
+      return `Less: ${range(result)} as much`
+    case 'unclear':
+      return `No clear difference: ${range(result)} as much`
+    case 'early':
+      return `Too early to say: from ${dayName(result.from!)} on`
+    case 'young':
+      return `The video was younger than ${counted(YOUNG_DAYS + 7, 'day')}: first weeks fall by themselves`
+    case 'no-days':
+      return 'Not enough days are known before and after'
+    case 'few-videos':
+      return `Fewer than ${LEAST_CONTROLS} other videos tell what would have happened anyway`
+  }
+}
+const explained = ({ days, controls, effect }: BeforeAfter) =>
+  effect
+    ? `${times(effect.times)} times, 95 % between ${range({ effect } as BeforeAfter)}: ${counted(days, 'day')} before and after, less how ${counted(controls, 'other video')} did meanwhile`
+    : undefined
+const rows = computed(() =>
+  props.changes.map(({ at, fields, results }) => ({
+    day: dayName(rankDay(at)),
+    fields: fields.join(', '),
+    // Where nothing can be said yet the reason stands once.
+    results: results.some(({ effect }) => effect) ? results.filter(({ effect }) => effect) : results.slice(0, 1),
+  })),
+)
+</script>
+
+<template>
+  <section aria-labelledby="before-after" data-test="before-after">
+    <h2 id="before-after">Before and after a change</h2>
+    <ul v-if="rows.length">
+      <li v-for="row in rows" :key="row.day">
+        <p>
+          <span class="figure muted">{{ row.day }}</span> {{ row.fields }} changed
+        </p>
+        <p v-for="result in row.results" :key="result.what" class="small" :title="explained(result)">
+          <template v-if="result.effect">{{ NAMES[result.what] }}. </template>{{ said(result) }}
+        </p>
+      </li>
+    </ul>
+    <p v-else class="muted small">
+      Nothing of this video was changed through Fonetra yet. Change its title, thumbnail or text under Release,
+      <em>Publish</em>; what that does is told here.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 12px 14px;
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  display: grid;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,64 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef, watch } from 'vue'
+import type { ViewsAnswer } from '../../shared/views'
+import { api, messageOf } from '~/composables/api'
+import { useChanges } from './changes'
+import { useRanks } from './ranks'
+import { useWorkspace } from './workspace'
+
+/** How the video that is shown was watched, and what that says. */
+export const useViews = defineStore('views', () => {
+  const ranks = useRanks()
+  const workspace = useWorkspace()
+  const known = shallowRef<ViewsAnswer | null>(null)
+  const problem = ref('')
+  /** The video that `known` is about. */
+  const of = ref('')
+
+  /** @param anew asks the site also where it told today. */
+  async function load(anew = false) {
+    const id = ranks.video
+    if (!id) return
+    try {
+      const query = { workspace: workspace.id, anew: anew ? '1' : undefined }
+      const found = await api('POST /api/videos/:id/views', { params: { id }, query })
+      if (id !== ranks.video) return
+      known.value = found
+      of.value = id
+      problem.value = ''
+    } catch (error) {
+      if (id === ranks.video) problem.value = messageOf(error)
+    }
+  }
+  /** The channel's other videos are asked for as well, in a job: it is judged beside them. */
+  async function loadOthers() {
+    try {
+      await api('POST /api/videos/views', { query: { workspace: workspace.id } })
+    } catch (error) {
+      problem.value = messageOf(error)
+    }
+  }
+  /** Shows the figures of the video that is chosen, from now on. @returns how to stop. */
+  function follow() {
+    const ends = [
+      watch(
+        () => ranks.video,
+        id => {
+          if (id !== of.value) known.value = null
+          problem.value = ''
+          void load()
+        },
+        { immediate: true },
+      ),
+      watch(
+        () => useChanges().revisions.ranks,
+        () => void load(),
+      ),
+    ]
+    void loadOthers()
+    return () => {
+      for (const end of ends) end()
+    }
+  }
+  return { known, problem, load, follow }
+})

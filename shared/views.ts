@@ -1,0 +1,43 @@
+import type { BeforeAfter, Compared } from '../core/ranks/beforeAfter'
+import type { FirstWeeks } from '../core/ranks/firstWeeks'
+import type { ViewSource } from '../core/formats/dayColumns'
+
+/** Figures of a video on a day; `null` is what nobody told. */
+export interface ViewsDay extends Record<ViewSource, number | null> {
+  /** `yyyy-mm-dd`, UTC. */
+  day: string
+  impressions: number | null
+  clicks: number | null
+  views: number | null
+  watchedSeconds: number | null
+}
+/** A change of a video, and what was different afterwards. */
+export interface ComparedChange {
+  /** UTC milliseconds. */
+  at: number
+  /** What was changed, in words. */
+  fields: string[]
+  results: (BeforeAfter & { what: Compared })[]
+}
+/** How a video was watched, day by day. */
+export interface ViewsAnswer {
+  /** Oldest first, 400 at most; days of which nothing is known are not among them. */
+  days: ViewsDay[]
+  /** Other sites that views came from, most first. */
+  referrers: { name: string; views: number }[]
+  /** The part of viewers still there at the start, after each tenth, and at the end. */
+  retention: number[] | null
+  /** UTC milliseconds. */
+  releasedAt: number | null
+  /** Who told last, and when; `null` where nobody did. */
+  source: string | null
+  at: number | null
+  /** `null` where it is not known when the video came out. */
+  firstWeeks: FirstWeeks | null
+  /** The brief that the video was made from; `null` where none is known. */
+  brief: string | null
+  /** Newest first. */
+  changes: ComparedChange[]
+  /** Why the figures are not newer. */
+  problem: string | null
+}

@@ -1,0 +1,103 @@
+import { call, expect, test } from './app'
+
+const DAY = 86_400_000
+const dayName = (at: number) => new Date(at).toISOString().slice(0, 10)
+
+test('how a video was watched, where views came from, and how its first weeks went beside the others', async ({
+  page,
+  app,
+}) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as {
+    videos: { id: string; title: string }[]
+  }
+  const video = videos.find(({ title }) => title.startsWith('Why your bike chain is rusty'))!.id
+  await page.goto(`/ranks?video=${video}`)
+  await page.getByTestId('view-views').click()
+  await expect(page).toHaveURL(/view=views/u)
+  await expect(page.getByTestId('views-chart').locator('figcaption')).toContainText('views on 90 days')
+  await page.getByTestId('days-28').click()
+  await expect(page.getByTestId('views-chart').locator('figcaption')).toContainText('views on 28 days')
+  await expect(page.getByTestId('view-sources')).toContainText('Search')
+  await expect(page.getByTestId('views-source')).toContainText('From video site')
+  // The others of the channel are asked for by themselves; then there is a usual.
+  const weeks = page.getByTestId('first-weeks')
+  await expect(weeks.getByTestId('step-clicked')).toContainText('%', { timeout: 60_000 })
+  const told = (await call(app, `/api/videos/${video}/views`)).json as unknown as {
+    firstWeeks: { steps: { step: string; own: number; of: number }[] }
+  }
+  const clicked = told.firstWeeks.steps.find(({ step }) => step === 'clicked')!
+  expect(clicked.of).toBeGreaterThanOrEqual(5)
+  await expect(weeks.getByTestId('step-clicked')).toContainText((clicked.own * 100).toFixed(1))
+  await expect(weeks.getByTestId('cause')).not.toBeEmpty()
+  await expect(page.getByTestId('before-after')).toContainText('Nothing of this video was changed')
+  await page.goBack()
+  await page.goBack()
+  await expect(page.getByTestId('ranks')).toBeVisible()
+})
+
+test('a table of figures is read in: columns matched by hand, an order asked for, lines refused with their reason', async ({
+  page,
+  app,
+}) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as {
+    videos: { id: string; title: string }[]
+  }
+  const { id, title } = videos[4]!
+  const now = Date.now()
+  await page.goto(`/ranks?video=${id}&view=views&days=400`)
+  await page.getByTestId('views-import').click()
+  const dialog = page.getByRole('dialog', { name: 'Import figures' })
+  await expect(dialog).toContainText(title)
+  await dialog.getByTestId('figures-send').click()
+  await expect(dialog).toContainText('Choose a file first.')
+  const give = (text: string) =>
+    dialog
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'figures.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await give('When,How many\n3/4/2025,5\n')
+  await dialog.getByTestId('figures-send').click()
+  await expect(dialog.getByTestId('figures-mapping')).toContainText('No column is named as the day')
+  await dialog.getByTestId('map-day').click()
+  await page.getByRole('option', { name: 'When' }).click()
+  await dialog.getByTestId('map-views').click()
+  await page.getByRole('option', { name: 'How many' }).click()
+  await dialog.getByTestId('figures-send').click()
+  await expect(dialog).toContainText('“3/4/2025” can be read in two ways')
+  await dialog.getByTestId('figures-order').click()
+  await page.getByRole('option', { name: 'Month first' }).click()
+  await dialog.getByTestId('figures-send').click()
+  await expect(dialog.getByTestId('figures-answer')).toContainText('1 day new')
+  await give(
+    `Date,Views,Referrer\n${dayName(now - 2 * DAY)},7,gearforum.example\nyesterday,5,\nTotal,12,\n${dayName(now + 9 * DAY)},1,\n`,
+  )
+  await dialog.getByTestId('figures-send').click()
+  const answer = dialog.getByTestId('figures-answer')
+  await expect(answer).toContainText('2 lines skipped')
+  await expect(answer).toContainText('line 3 “yesterday” is not a day.')
+  await expect(answer).toContainText('line 5 This day is still to come.')
+  await expect(answer).toContainText('Totals are left out: 1 line.')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByTestId('view-sources')).toContainText('gearforum.example')
+})
+
+test('what a change did is told once it can be, and not before', async ({ page, app }) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as {
+    videos: { id: string; title: string }[]
+  }
+  const { id } = videos.find(({ title }) => title.startsWith('How to bleed a disc brake'))!
+  const briefs = (await call(app, '/api/briefs')).json.briefs
+  const brief = briefs.find(({ topic }) => topic === 'Winter care for a bike chain')!
+  const seen = (await call(app, `/api/briefs/${brief.id}/apply`, { method: 'POST', body: { videoId: id } }))
+    .json as unknown as {
+    rows: { field: string; there: string | null }[]
+  }
+  const tags = seen.rows.find(({ field }) => field === 'tags')!.there
+  await call(app, `/api/briefs/${brief.id}/apply`, {
+    method: 'POST',
+    body: { videoId: id, fields: ['tags'], seen: { tags } },
+  })
+  await page.goto(`/ranks?video=${id}&view=views`)
+  await expect(page.getByTestId('before-after')).toContainText('Tags changed')
+  await expect(page.getByTestId('before-after')).toContainText('Too early to say: from')
+  await expect(page.getByTestId('before-after')).not.toContainText('%')
+})
