@@ -6,6 +6,7 @@ import { askedStore } from '../server/data/asked'
 import { chanceModelStore } from '../server/data/chanceModels'
 import { briefItemStore } from '../server/data/briefItems'
 import { briefStore } from '../server/data/briefs'
+import { forecastStore } from '../server/data/forecasts'
 import { listStore } from '../server/data/lists'
 import { openUserData } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
@@ -34,6 +35,7 @@ import { giveOwnCaptions } from './ownCaptions'
 import { giveThumbnails, PICTURED } from './pictures'
 import { OUTLETS } from './outlets'
 import { PLAYLISTS } from './playlists'
+import { giveForetold } from './foretold'
 import { giveEarlierRanks, giveReleasedBrief, giveWatches } from './released'
 import { withFolder } from './lockedFolder'
 import { ensureWorld } from './world'
@@ -86,6 +88,11 @@ async function build(data: string, fresh: boolean): Promise<void> {
   if (!ownVideos) throw new Error('The workshop has no videos.')
   const ranks = rankStore(db)
   const ranking = { deps: { ...deps, ranks }, videos: ownVideos, channel: CHANNEL, now: Date.now() }
+  db.prepare(
+    'INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)',
+  ).run(WORKSPACE, 'Marrowby Wheel Shed', CHANNEL, 'Europe/London', Date.now(), 'GB')
+  const foretold = await giveForetold(world, forecastStore(db), ranking, WORKSPACE)
+  console.log(`  ${foretold.phrases} phrases of ${foretold.videos} videos foretold before they came out.`)
   const ranked = await giveEarlierRanks(world, ranking)
   console.log(`  ${ranked.phrases} phrases of four videos looked up on ${ranked.days} days of twelve weeks.`)
   for (const seed of SEEDS) {
@@ -111,9 +118,6 @@ async function build(data: string, fresh: boolean): Promise<void> {
     console.log(`  “${seed}”: ${rows.length} phrases, ${done} assessed.`)
   }
   const briefs = briefStore(db)
-  db.prepare(
-    'INSERT INTO workspace (id, name, channel_id, time_zone, created_at, region) VALUES (?, ?, ?, ?, ?, ?)',
-  ).run(WORKSPACE, 'Marrowby Wheel Shed', CHANNEL, 'Europe/London', Date.now(), 'GB')
   const briefItems = briefItemStore(db)
   const made = new Map<string, string>()
   giveReleasedBrief(db, briefs, { videos: ownVideos, usual: { sheet: USUAL_SHEET }, workspace: WORKSPACE })

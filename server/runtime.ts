@@ -32,6 +32,9 @@ import { workspaceItemStore, type WorkspaceItemStore } from './data/workspaceIte
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
+import { aimedStore, type AimedStore } from './data/aimed'
+import { forecastStore, type ForecastStore } from './data/forecasts'
+import { Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
 import { chanceModelStore } from './data/chanceModels'
 import { startLearning } from './threads/startLearning'
@@ -87,6 +90,10 @@ export interface Runtime {
   /** Goes through the pages kept, in threads of its own. */
   evidenceWork: EvidenceWork
   fileWork: FileWork
+  forecasts: ForecastStore
+  aimed: AimedStore
+  /** What came of forecasts corrects later ones. */
+  recalibrations: Recalibrations
   pictures: PictureStore
   publications: PublicationStore
   ranks: RankStore
@@ -204,7 +211,11 @@ async function opened(): Promise<Runtime> {
     const fileWork = startFileWork(join(workers, 'file.mjs'), file)
     const briefItems = briefItemStore(db)
     const publications = publicationStore(db)
-    const ranks = rankStore(db)
+    const ranks = rankStore(db, () => {
+      recalibrations.forget()
+    })
+    const forecasts = forecastStore(db)
+    const recalibrations = new Recalibrations({ forecasts, ranks, videos })
     const opening: Runtime = {
       db,
       briefs: briefStore(db, Date.now, briefItems),
@@ -217,7 +228,13 @@ async function opened(): Promise<Runtime> {
       phrases,
       results: resultStore(db, changed('pages')),
       videos,
-      workspaces: workspaceStore(db, videos, services.now, (...of) => chances.ownValues(...of)),
+      workspaces: workspaceStore(
+        db,
+        videos,
+        services.now,
+        (...of) => chances.ownValues(...of),
+        workspace => recalibrations.of(workspace),
+      ),
       workspaceItems: workspaceItemStore(db),
       rivalSets: rivalSetStore(db),
       lists: listStore(db, phrases),
@@ -235,6 +252,9 @@ async function opened(): Promise<Runtime> {
       evidence: evidenceStore(db),
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
+      forecasts,
+      aimed: aimedStore(db),
+      recalibrations,
       publications,
       ranks,
       videoChanges: videoChangeStore(db),

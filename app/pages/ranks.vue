@@ -21,6 +21,7 @@ const address = useAddress()
 const VIEWS = [
   { side: 'ranks', title: 'Ranks' },
   { side: 'views', title: 'Views' },
+  { side: 'told', title: 'Told and came' },
 ] as const
 type View = (typeof VIEWS)[number]['side']
 const view = computed<View>(() => VIEWS.find(({ side }) => side === route.query.view)?.side ?? 'ranks')
@@ -117,6 +118,7 @@ const explained = computed(() =>
     <div class="head">
       <DeskSides :model-value="view" :sides="VIEWS" label="What is looked at" named="view" @update:model-value="turn" />
       <v-autocomplete
+        v-if="view !== 'told'"
         :model-value="ranks.video || null"
         :items="choices"
         label="Video"
@@ -168,7 +170,8 @@ const explained = computed(() =>
         >
       </template>
     </div>
-    <p v-if="ranks.problem" role="alert" class="sheet state">
+    <LazyRanksTold v-if="view === 'told'" />
+    <p v-else-if="ranks.problem" role="alert" class="sheet state">
       {{ ranks.problem }} <button class="plain link" @click="ranks.load()">Try again</button>
     </p>
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">

@@ -1,3 +1,4 @@
+import { recalibrated, recalibratedRanks, type Recalibration } from './recalibrated'
 import { PAGE_SEATS } from '../rivals/difficulty'
 import { likelyRanks, type Forecast } from '../rivals/forecast'
 import { readPhrase, type ReadPhrase } from '../text/match'
@@ -127,6 +128,8 @@ export function hurdlesOf(
 export interface OwnValue {
   value: number
   spread: number
+  /** What came of earlier forecasts corrects them by. */
+  recalibration?: Recalibration
 }
 
 /**
@@ -183,14 +186,19 @@ export function ownParts(
 }
 
 /** The chance of page one of a video worded in full. @param full the page's hurdle. */
-export const learntChance = ({ value, spread }: OwnValue, full: number) => meanChance(value - full, spread)
+export const learntChance = ({ value, spread, recalibration }: OwnValue, full: number) =>
+  recalibrated(recalibration, meanChance(value - full, spread))
 
 /**
  * The likely ranks of a new video: P(rank = k) at index k − 1, the last one “behind all of them”.
  *
  * @param wording what the wording of its text adds, as `wordingValue` or `Hurdles.wording` say.
  */
-export function learntRanks({ value, spread }: OwnValue, { ranks }: Hurdles, wording: number): Float64Array {
+export function learntRanks(
+  { value, spread, recalibration }: OwnValue,
+  { ranks }: Hurdles,
+  wording: number,
+): Float64Array {
   const within = new Float64Array(ranks.length + 1)
   let before = 0
   for (let i = 0; i < ranks.length; i++) {
@@ -199,7 +207,7 @@ export function learntRanks({ value, spread }: OwnValue, { ranks }: Hurdles, wor
     before = reached
   }
   within[ranks.length] = 1 - before
-  return within
+  return recalibratedRanks(recalibration, within)
 }
 
 /**

@@ -1,3 +1,4 @@
+import { recalibrated, recalibratedRanks, type Recalibration } from '../chance/recalibrated'
 import { PAGE_SEATS } from './difficulty'
 
 /**
@@ -12,6 +13,8 @@ export interface Spread {
   sigma: number
   /** How sharply a difference of strength decides between two videos. */
   tau: number
+  /** What came of earlier forecasts corrects them by. */
+  recalibration?: Recalibration
 }
 export const SPREAD: Spread = { offset: 0, sigma: 0.3, tau: 0.08 }
 
@@ -107,7 +110,7 @@ export function forecast(
   const rivals = withUnread(strengths, more)
   const { luck, weights } = nodes(spread)
   const n = rivals.length
-  const ranks = new Float64Array(n + 1)
+  const counts = new Float64Array(n + 1)
   const ahead = new Float64Array(n)
   const count = new Float64Array(n + 1)
   for (let node = 0; node < luck.length; node++) {
@@ -120,8 +123,11 @@ export function forecast(
       for (let k = i + 1; k > 0; k--) count[k] = count[k]! * (1 - p) + count[k - 1]! * p
       count[0]! *= 1 - p
     }
-    for (let k = 0; k <= n; k++) ranks[k]! += weights[node]! * count[k]!
+    for (let k = 0; k <= n; k++) counts[k]! += weights[node]! * count[k]!
   }
+  const { recalibration } = spread
+  const ranks = recalibratedRanks(recalibration, counts)
+  if (recalibration) for (let i = 0; i < n; i++) ahead[i] = 1 - recalibrated(recalibration, 1 - ahead[i]!)
   let pageOne = 0
   for (let k = 0; k < min(PAGE_SEATS, n + 1); k++) pageOne += ranks[k]!
   return {
@@ -184,7 +190,7 @@ export function chanceOfPageOne(
     for (let k = 0; k < PAGE_SEATS; k++) sum += count[k]!
     chance += weights[node]! * sum
   }
-  return min(1, chance)
+  return recalibrated(spread.recalibration, min(1, chance))
 }
 
 /** What is held short of half counts as half: sums of floats. */

@@ -35,8 +35,11 @@ interface SeriesRow {
 
 export type RankStore = ReturnType<typeof rankStore>
 
-/** Where videos stood for phrases, day by day: the newest look of a day is what counts of it. */
-export function rankStore(db: Db) {
+/**
+ * Where videos stood for phrases, day by day: the newest look of a day is what counts of it.
+ * @param changed called when ranks were kept.
+ */
+export function rankStore(db: Db, changed: () => void = () => undefined) {
   const knownSeries = db
     .prepare<[string, number, string, string], number>(
       'SELECT id FROM rank_series WHERE video = ? AND phrase_id = ? AND region = ? AND kind = ?',
@@ -80,6 +83,7 @@ export function rankStore(db: Db) {
     /** Keeps the ranks of a page that was read: of all videos in one go, on disk when it returns. */
     save: (page: RankPage, day: number, ranks: ReadonlyMap<string, number | null>, depth: number): void => {
       save.immediate(page, day, ranks, depth)
+      changed()
     },
     /** The videos that were ever looked up on a page. */
     followed: ({ phraseId, region, kind }: RankPage): string[] => followed.all(phraseId, region, kind),

@@ -45,6 +45,7 @@ export const HELD: Record<string, SpaceKind> = {
   rank_day: 'pages',
   watch: 'texts',
   video_change: 'texts',
+  forecast: 'texts',
   video_day: 'figures',
   video_referrer: 'figures',
   video_told: 'figures',

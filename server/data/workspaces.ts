@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import type { Corrections, Recalibration } from '../../core/chance/recalibrated'
 import { ownStrength } from '../../core/rivals/ownStrength'
 import { settingsSchema, type Settings, type Workspace, type WorkspacePatch } from '../../shared/workspace'
 import type { OwnStanding } from '../demand/regionColumns'
@@ -17,18 +18,33 @@ interface WorkspaceRow {
   briefs: number
 }
 
+const NO_CORRECTIONS: Corrections = { fixed: undefined, learnt: undefined }
+
+/** A channel whose forecasts are corrected by what came of earlier ones. */
+function corrected(own: OwnStanding, how: Corrections): OwnStanding {
+  const by = (recalibration: Recalibration | undefined) => (recalibration ? { recalibration } : {})
+  const learnt = Object.entries(own.learnt ?? {}).map(([region, value]) => [region, { ...value, ...by(how.learnt) }])
+  return {
+    ...own,
+    spread: { ...own.spread, ...by(how.fixed) },
+    learnt: own.learnt && (Object.fromEntries(learnt) as OwnStanding['learnt']),
+  }
+}
+
 export type WorkspaceStore = ReturnType<typeof workspaceStore>
 
 /**
  * Workspaces: each one channel with its briefs and lists, and what is set for it.
  *
  * @param learnt what a channel's next video is worth by what was learnt from pages, by region.
+ * @param history what came of earlier forecasts corrects later ones by.
  */
 export function workspaceStore(
   db: Db,
   videos: VideoStore,
   now: () => number = Date.now,
   learnt: (channel: string | null, subscribers: number | null) => OwnStanding['learnt'] = () => undefined,
+  history: (workspace: string) => Corrections = () => NO_CORRECTIONS,
 ) {
   const SELECT = `SELECT w.*, (SELECT count(*) FROM brief b WHERE b.workspace_id = w.id AND b.deleted_at IS NULL) AS briefs
       FROM workspace w`
@@ -189,11 +205,16 @@ export function workspaceStore(
       const set = settings(row.id)
       const workspace = toWorkspace(row)
       return {
-        own: workspace.own && {
-          strength: workspace.own.strength,
-          spread: set.spread,
-          learnt: learnt(workspace.channelId, workspace.subscribers),
-        },
+        own:
+          workspace.own &&
+          corrected(
+            {
+              strength: workspace.own.strength,
+              spread: set.spread,
+              learnt: learnt(workspace.channelId, workspace.subscribers),
+            },
+            history(row.id),
+          ),
         settings: set,
         workspace,
       }

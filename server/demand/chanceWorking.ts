@@ -28,8 +28,8 @@ export function chanceWorking(
       { name: 'page' as const, value: youth - hurdle },
     ],
     range: [
-      learntChance({ value: mine.value - mine.spread, spread: 0 }, hurdle),
-      learntChance({ value: mine.value + mine.spread, spread: 0 }, hurdle),
+      learntChance({ ...mine, value: mine.value - mine.spread, spread: 0 }, hurdle),
+      learntChance({ ...mine, value: mine.value + mine.spread, spread: 0 }, hurdle),
     ],
   }
 }

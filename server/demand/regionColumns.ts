@@ -64,6 +64,8 @@ export class RegionColumns {
   /** What pages ask of a new video by what was learnt. */
   private hurdle = unknown(0)
   private own: OwnStanding | null = null
+  /** The same as text, to see that it changed. */
+  private standing = ''
   private worthDue = true
   private channelDue = true
 
@@ -254,14 +256,9 @@ export class RegionColumns {
       this.weights = weights
       this.worthDue = this.channelDue = true
     }
-    if (
-      own?.strength !== this.own?.strength ||
-      own?.spread.sigma !== this.own?.spread.sigma ||
-      own?.spread.tau !== this.own?.spread.tau ||
-      own?.spread.offset !== this.own?.spread.offset ||
-      own?.learnt?.[this.region]?.value !== this.own?.learnt?.[this.region]?.value ||
-      own?.learnt?.[this.region]?.spread !== this.own?.learnt?.[this.region]?.spread
-    ) {
+    const standing = JSON.stringify([own?.strength, own?.spread, own?.learnt?.[this.region]])
+    if (standing !== this.standing) {
+      this.standing = standing
       this.own = own
       this.channelDue = true
     }

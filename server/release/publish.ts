@@ -17,6 +17,7 @@ import { Problem } from '../http/problem'
 import type { Runtime } from '../runtime'
 import type { VideoDraft } from '../services/contract'
 import { withRetry } from '../services/retry'
+import { keepForecasts } from '../ranks/forecasts'
 import { rightsFor } from './account'
 
 export type SiteDraftFrom = Pick<Runtime, 'accounts' | 'pictures' | 'workspaceItems' | 'services'>
@@ -24,10 +25,15 @@ export type Publishing = Pick<
   Runtime,
   | 'accounts'
   | 'briefs'
+  | 'chances'
+  | 'forecasts'
   | 'jobs'
+  | 'now'
   | 'outgoing'
+  | 'phrases'
   | 'pictures'
   | 'publications'
+  | 'results'
   | 'services'
   | 'videos'
   | 'workspaceItems'
@@ -161,6 +167,8 @@ export async function* publishing(
   const { id: video, visibleFrom, problems: refused } = answer.data
   if (video === null) return refuse(refused)
   publications.end(id, { state: 'out', video, visibleFrom, source: answer.source })
+  keepForecasts(runtime, brief, 'published')
+  runtime.forecasts.out(briefId, video)
   await rm(path, { force: true })
   yield { sent: bytes, bytes }
 }

@@ -1,6 +1,6 @@
 import { DAY } from '../../core/time'
 import { median, quantile } from 'd3-array'
-import { chanceOfPageOne, firstPage, forecast, RESULTS_READ, type Forecast } from '../../core/rivals/forecast'
+import { chanceOfPageOne, firstPage } from '../../core/rivals/forecast'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import type { OwnStrength } from '../../core/rivals/ownStrength'
 import { readingInWords, whySoft } from '../../core/rivals/reading'
@@ -11,8 +11,9 @@ import { earnings, viewsToWin } from '../../core/rivals/winnings'
 import { GRADES, match, readPhrase, readText, type Match } from '../../core/text/match'
 import { words } from '../../core/text/words'
 import type { PageChannel, Reading, ResultsAnswer, ResultsQuery, RivalRow, Spreads } from '../../shared/rivals'
-import { learntChance, learntForecast } from '../../core/chance/model'
+import { learntChance } from '../../core/chance/model'
 import type { Chances } from './chances'
+import { pageForecast } from './pageForecast'
 import type { SavedPage, ResultStore, SeatRow } from '../data/results'
 import type { VideoStore } from '../data/videos'
 import type { WorkspaceStore } from '../data/workspaces'
@@ -118,25 +119,17 @@ export function answerResults(
   const seats = results.seats(page, depth).map(seat => see(seat, page.at))
   const topical = seats.filter(seat => !seat.off)
   const whole = page.complete === 1
-  // All that was read takes part in the forecast, however much of it is shown.
-  // A misspelling is judged by the page of the right spelling, which holds the same results and is worded for.
-  const effective = page.kind === 'site' ? results.effective(page.phrase_id, page.region) : null
-  const difficultyPage = effective && effective.phrase_id !== page.phrase_id ? effective : page
-  const readAs = difficultyPage === page ? null : phrases.textsById([difficultyPage.phrase_id])[0]!
-  const judged = results.seats(difficultyPage, RESULTS_READ).filter(seat => !seat.off)
+  const {
+    page: difficultyPage,
+    readAs,
+    seats: judged,
+    hurdles,
+    asked,
+    ahead,
+  } = pageForecast({ chances, phrases, results }, page, own, { phrase, language })
   const allStrengths = judged.map(seat => seat.strength)
   const more = difficultyPage.more === 1
-  // By what was learnt of the region's pages, where something was; by fixed weights elsewhere.
   const learnt = page.kind === 'site' ? own?.learnt?.[page.region] : undefined
-  const asked = (seats: readonly SeatRow[], depth: number) =>
-    chances?.hurdles({ page: difficultyPage, phrase: readAs ?? phrase, language, seats }, depth) ?? null
-  const hurdles = learnt && whole ? asked(judged, more ? RESULTS_READ : judged.length) : null
-  const ahead: Forecast | null =
-    learnt && hurdles
-      ? learntForecast(learnt, hurdles, judged.length)
-      : own && whole
-        ? forecast(own.strength, allStrengths, more, own.spread)
-        : null
   const compared = firstPage(allStrengths, more)
   const constants = own && whole ? chanceOfPageOne(own.strength, compared.strengths, compared.more, own.spread) : null
   const read = readPhrase(phrase, language)

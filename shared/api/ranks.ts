@@ -11,7 +11,9 @@ import {
   type RankSurroundings,
   type WatchesAnswer,
 } from '../ranks'
+import type { ReachAnswer, ReliabilityAnswer } from '../forecasts'
 import { call, type } from './call'
+import { ofWorkspace } from './inputs'
 
 /** Where videos stand for phrases, day by day. */
 export const rankCalls = {
@@ -21,6 +23,10 @@ export const rankCalls = {
   'POST /api/ranks/look': call({ body: rankLookSchema, answer: type<RankLookAnswer>() }),
   /** What was done for a video, and who came onto a page above it; nothing is asked. */
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
+  /** How often what was told came true. */
+  'GET /api/forecasts/reliability': call({ query: ofWorkspace, answer: type<ReliabilityAnswer>() }),
+  /** The difficulty that the channel wins half the time. */
+  'GET /api/reach': call({ query: ofWorkspace, answer: type<ReachAnswer>() }),
   /** What is looked up again and again, and what that costs. */
   'GET /api/watches': call({ query: watchesQuery, answer: type<WatchesAnswer>() }),
   /** Watches from now on, or as often as said now; what is due is looked up at once. */

@@ -82,6 +82,7 @@ const SCREENS = [
   ['release', 'h1'],
   ['ranks', '[data-test=ranks]'],
   ['ranks?view=views', '[data-test=first-weeks]'],
+  ['ranks?view=told', '[data-test=told-rows]'],
 ] as const
 
 test.describe('free of serious findings', () => {

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { call, expect, test } from './app'
 
 const DAY = 86_400_000
@@ -100,4 +101,48 @@ test('what a change did is told once it can be, and not before', async ({ page, 
   await expect(page.getByTestId('before-after')).toContainText('Tags changed')
   await expect(page.getByTestId('before-after')).toContainText('Too early to say: from')
   await expect(page.getByTestId('before-after')).not.toContainText('%')
+})
+
+test('what was told and what came, the reach, and a forecast that is kept when a phrase is taken', async ({
+  page,
+  app,
+}) => {
+  const told = async () =>
+    (await call(app, '/api/forecasts/reliability')).json as unknown as {
+      n: number
+      waiting: number
+      bins: { n: number; came: number }[]
+      corrected: { fixed: { videos: number; by: object | null } }
+      rows: { phrase: string; came: boolean }[]
+    }
+  const before = await told()
+  expect(before.n).toBeGreaterThan(20)
+  expect(before.corrected.fixed.by).not.toBeNull()
+  await page.goto('/ranks?view=told')
+  const most = [...before.bins].sort((a, b) => b.n - a.n)[0]!
+  await expect(page.getByTestId('told-words')).toContainText(`Of ${most.n} phrases given`)
+  await expect(page.getByTestId('told-words')).toContainText(`${most.came} came`)
+  await expect(page.getByTestId('told-corrected')).toContainText(
+    `corrected by what came of ${before.corrected.fixed.videos}`,
+  )
+  await expect(page.getByTestId('told-rows')).toContainText(before.rows[0]!.phrase)
+  const reach = (await call(app, '/api/reach')).json as unknown as { reach: { reach: number } }
+  await expect(page.getByTestId('reach')).toContainText(String(Math.round(reach.reach.reach)))
+  await expect(page.getByTestId('reach-tray')).toContainText('In the tray within it')
+  // Taken into a tray, what is foretold of a phrase whose page is known is kept; again, it is not.
+  const made = await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Told', region: 'GB' } } })
+  const { id } = made.json
+  let revision = 0
+  const take = (lead: string, support: string[]) =>
+    call(app, `/api/briefs/${id}`, {
+      method: 'PATCH',
+      body: {
+        editId: randomUUID(),
+        fields: { tray: { revision: revision++, value: { lead, support, setAside: [] } } },
+      },
+    })
+  expect((await take('bike chain', ['zzqx blorb'])).status).toBe(200)
+  await expect.poll(async () => (await told()).waiting).toBe(before.waiting + 1)
+  expect((await take('bike chain', ['rear derailleur'])).status).toBe(200)
+  await expect.poll(async () => (await told()).waiting).toBe(before.waiting + 2)
 })

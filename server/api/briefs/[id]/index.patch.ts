@@ -2,9 +2,12 @@ import { writerOf } from '../../../access/admit'
 import { BRIEF_FIELDS, type BriefField } from '../../../../core/brief/brief'
 import { noSuchBrief } from '../../../http/briefOf'
 import { Problem } from '../../../http/problem'
+import { keepForecasts } from '../../../ranks/forecasts'
+import type { Runtime } from '../../../runtime'
 import { paramOf, route } from '../../../http/route'
 
-export default route('PATCH /api/briefs/:id', async (event, { briefs }, { body }) => {
+export default route('PATCH /api/briefs/:id', async (event, runtime, { body }) => {
+  const { briefs } = runtime
   const { editId, fields, client } = body
   const unknown = Object.keys(fields).find(field => !BRIEF_FIELDS.includes(field as BriefField))
   if (unknown)
@@ -24,5 +27,17 @@ export default route('PATCH /api/briefs/:id', async (event, { briefs }, { body }
       'This was changed elsewhere since you opened it. Nothing was overwritten: choose which version to keep.',
       { conflicts: result.conflicts },
     )
+  if ('tray' in fields) setImmediate(noteForecasts, runtime, paramOf(event, 'id'))
   return result.answer
 })
+
+/** What was foretold when a phrase was taken is kept, after whoever took it was answered. */
+function noteForecasts(runtime: Runtime, id: string): void {
+  try {
+    const brief = runtime.briefs.get(id)
+    if (brief) keepForecasts(runtime, brief, 'settled')
+  } catch (error) {
+    // The tray is saved; on a full disk the forecast is kept with its next change.
+    console.error('Could not keep what was foretold:', error)
+  }
+}

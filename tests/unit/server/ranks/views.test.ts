@@ -54,7 +54,8 @@ function setUp(tell: (id: string) => DayFigures[] | null = () => null, complete 
     clock(),
   )
   const deps = {
-    publications: publicationStore(db), videoChanges: videoChangeStore(db),
+    publications: publicationStore(db),
+    videoChanges: videoChangeStore(db),
     videoDays: videoDayStore(db),
     videos,
     asked: askedStore(db, clock),

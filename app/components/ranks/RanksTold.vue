@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { mdiRefresh } from '@mdi/js'
+import { computed, onBeforeUnmount } from 'vue'
+import type { CameRow } from '../../../shared/forecasts'
+import { chanceText, counted, dateOnly } from '~/composables/figures'
+import { useTold } from '~/stores/told'
+
+/** How often what was told came true, and how far the channel reaches. */
+const told = useTold()
+onBeforeUnmount(told.follow())
+const HEADERS = [
+  { key: 'phrase', title: 'Phrase' },
+  { key: 'title', title: 'Video' },
+  { key: 'at', title: 'Told', width: 130 },
+  { key: 'chance', title: 'Chance', align: 'end', width: 90 },
+  { key: 'came', title: 'Came', width: 80 },
+  { key: 'rank', title: 'Rank', align: 'end', width: 80, value: ({ rank }: CameRow) => rank ?? 1e6 },
+] as const
+const known = computed(() => told.reliability)
+const score = (value: number) => value.toFixed(3)
+/** The tenths that hold most forecasts, in words. */
+const words = computed(() => {
+  const { bins = [] } = known.value ?? {}
+  return [...bins]
+    .filter(({ n }) => n > 0)
+    .sort((a, b) => b.n - a.n)
+    .slice(0, 2)
+    .map(
+      ({ from, to, n, came }) =>
+        `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} came.`,
+    )
+})
+/** Which chances are corrected by what came. */
+const corrected = computed(() => {
+  const { needed, corrected: kinds } = known.value!
+  const of = (what: string, { videos, by }: typeof kinds.fixed) =>
+    by
+      ? `${what} are corrected by what came of ${counted(videos, 'video')}.`
+      : `${what} are corrected once ${needed} videos are known by them; ${videos} ${videos === 1 ? 'is' : 'are'}.`
+  return `${of('Chances by fixed weights', kinds.fixed)} ${of('Chances learnt from pages', kinds.learnt)}`
+})
+const views = computed(() => {
+  const { n, held, below, above } = known.value!.views
+  return n
+    ? `Views to win: of ${counted(n, 'range')} ${held} held what came from search in 90 days; ${below} were too high, ${above} too low.`
+    : 'Views to win are judged once the views from search of a video’s first 90 days are known.'
+})
+</script>
+
+<template>
+  <p v-if="told.problem" role="alert" class="sheet state">
+    {{ told.problem }}
+    <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="told.load()">Try again</v-btn>
+  </p>
+  <v-skeleton-loader v-else-if="!known || !told.reach" type="image, table-row@3" class="sheet" />
+  <template v-else>
+    <div class="over">
+      <section class="sheet came" aria-labelledby="told-came">
+        <h2 id="told-came">Told and came</h2>
+        <template v-if="known.n">
+          <p data-test="told-words">{{ words.join(' ') }}</p>
+          <RanksReliability :bins="known.bins" />
+          <dl class="small" data-test="brier">
+            <div title="The mean squared difference between chance and what came: 0 is perfect, .25 is a coin">
+              <dt>Error of the chances</dt>
+              <dd class="figure">{{ score(known.brier!.score) }}</dd>
+            </div>
+            <div>
+              <dt>Always the part that came</dt>
+              <dd class="figure">{{ score(known.baselines.always!) }}</dd>
+            </div>
+            <template v-if="known.baselines.difficulty !== null">
+              <div>
+                <dt>What the difficulty leaves</dt>
+                <dd class="figure">{{ score(known.baselines.difficulty) }}</dd>
+              </div>
+            </template>
+            <div title="How far chances lie from what came of them; the less the better">
+              <dt>Off by</dt>
+              <dd class="figure">{{ score(known.brier!.reliability) }}</dd>
+            </div>
+            <div title="How well chances tell what comes from what does not; the more the better">
+              <dt>Tells apart</dt>
+              <dd class="figure">{{ score(known.brier!.resolution) }}</dd>
+            </div>
+            <div title="How unsure outcomes are by themselves">
+              <dt>Left to chance</dt>
+              <dd class="figure">{{ score(known.brier!.uncertainty) }}</dd>
+            </div>
+          </dl>
+        </template>
+        <p v-else class="muted" data-test="told-none">
+          Nothing is known yet of what came. What is foretold of a brief’s phrases is kept when they are taken into the
+          tray and when it is published; four weeks after the release their ranks tell what came.
+        </p>
+        <p class="small muted" data-test="told-corrected">
+          {{ corrected }}
+          <template v-if="known.waiting"> {{ counted(known.waiting, 'forecast') }} wait for their video.</template>
+          {{ ' ' }}{{ views }}
+        </p>
+      </section>
+      <RanksReach class="sheet reach" :known="told.reach" />
+    </div>
+    <v-data-table-virtual
+      v-if="known.rows.length"
+      :headers="HEADERS"
+      :items="known.rows"
+      density="compact"
+      fixed-header
+      class="sheet table"
+      tabindex="0"
+      aria-label="Forecasts and what came"
+      data-test="told-rows"
+    >
+      <template #[`item.at`]="{ item }">{{ dateOnly(item.at) }}</template>
+      <template #[`item.chance`]="{ item }"
+        ><span class="figure" :title="`${(item.chance * 100).toFixed(1)} % to be on page one`">{{
+          chanceText(item.chance)
+        }}</span></template
+      >
+      <template #[`item.rank`]="{ item }"
+        ><span class="figure" title="28 days after its release, or at the first look after that">{{
+          item.rank ?? '> 60'
+        }}</span></template
+      >
+      <template #[`item.came`]="{ item }"
+        ><ShellShape :state="item.came ? 'met' : 'missing'" :label="item.came ? 'On page one' : 'Not on page one'"
+      /></template>
+    </v-data-table-virtual>
+  </template>
+</template>
+
+<style scoped>
+.over {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.came {
+  flex: 5 1 460px;
+  min-width: 0;
+  padding: 12px 14px;
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.came dl {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+}
+.came dd {
+  margin: 0;
+}
+.reach {
+  flex: 2 1 280px;
+}
+.table {
+  flex: 1;
+  min-height: 160px;
+}
+.state {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+</style>
