@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { rankDay } from '../core/ranks/standing'
 import { seeded } from '../core/random'
+import { DAY } from '../core/time'
 import { openUserData } from '../server/data/open'
 import { call, startApp } from '../tests/e2e/startApp'
 import { times, timing, type Timing } from './measure'
@@ -38,9 +39,11 @@ export async function benchRanks(): Promise<Timing[]> {
       const ask = (more: string) => () => call(again, `/api/ranks?videoId=bench-7${more}`)
       const curve = await times(40, 3, ask('&phrase=bench%20phrase%207&region=GB&kind=site'))
       const table = await times(20, 2, ask('&region=GB&kind=site'))
+      const channel = await times(20, 2, () => call(again, '/api/ranks/channel?region=GB'))
       return [
         ...watch,
         timing('a year of a video for a phrase', `${rows.toLocaleString('en')} ranks kept`, curve, 50),
+        timing('the table of a channel', '10,000 ranks of 200 videos', channel, 300),
         timing('a year of a video for fifty phrases', `${(bytes / rows).toFixed(1)} bytes a rank`, table, 300),
       ]
     } finally {
@@ -63,8 +66,11 @@ function fill(file: string): { bytes: number; rows: number } {
     const series = db.prepare('INSERT INTO rank_series (video, phrase_id, region, kind) VALUES (?, ?, ?, ?)')
     const day = db.prepare('INSERT INTO rank_day (series_id, day, rank, depth) VALUES (?, ?, ?, 60)')
     const today = rankDay(Date.now())
+    const channel = db.prepare<[], string>('SELECT channel_id FROM workspace LIMIT 1').pluck().get()!
+    const made = db.prepare('INSERT INTO video (code, channel_id, title, published_at, at) VALUES (?, ?, ?, ?, ?)')
     db.transaction(() => {
-      for (let video = 0; video < VIDEOS; video++)
+      for (let video = 0; video < VIDEOS; video++) {
+        made.run(`bench-${video}`, channel, `Bench video ${video}`, Date.now() - 400 * DAY, Date.now())
         for (let p = 0; p < PHRASES; p++) {
           const id = phrase.run('en', `bench phrase ${video * PHRASES + p}`).lastInsertRowid
           for (const region of REGIONS) {
@@ -75,6 +81,9 @@ function fill(file: string): { bytes: number; rows: number } {
             }
           }
         }
+      }
+      db.exec(`UPDATE rank_series SET (best_rank, best_day) = (SELECT rank, day FROM rank_day
+        WHERE series_id = rank_series.id AND rank IS NOT NULL ORDER BY rank, day LIMIT 1)`)
     })()
     db.pragma('wal_checkpoint(TRUNCATE)')
     return { bytes: statSync(file).size - before, rows: VIDEOS * PHRASES * REGIONS.length * DAYS }

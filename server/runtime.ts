@@ -1,7 +1,8 @@
 import { readdirSync, rmSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { join } from 'node:path'
 import type { Kind } from '../shared/changes'
 import { changes } from './changes'
+import { ownPort, places } from './folders'
 import { accessStore, type AccessStore } from './data/accessKeys'
 import { accountStore, type AccountStore } from './data/accountChannels'
 import { briefTrayStore, type BriefTrayStore } from './data/briefTrays'
@@ -36,6 +37,7 @@ import { aimedStore, type AimedStore } from './data/aimed'
 import { forecastStore, type ForecastStore } from './data/forecasts'
 import { Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
+import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
 import { chanceModelStore } from './data/chanceModels'
 import { startLearning } from './threads/startLearning'
 import { startReading } from './threads/startReading'
@@ -97,6 +99,7 @@ export interface Runtime {
   pictures: PictureStore
   publications: PublicationStore
   ranks: RankStore
+  channelSeries: ChannelSeriesStore
   videoChanges: VideoChangeStore
   videoDays: VideoDayStore
   watches: WatchStore
@@ -125,22 +128,6 @@ let giveBack: (() => void) | undefined
 let turn: Promise<unknown> = Promise.resolve()
 
 const isOpen = (now: Runtime | Closed): now is Runtime => 'db' in now
-
-/** Where things are: FONETRA_HOME the project, FONETRA_DATA the user's folder. */
-export function places() {
-  const home = process.env.FONETRA_HOME ?? process.cwd()
-  const data = resolve(home, process.env.FONETRA_DATA ?? 'data')
-  return {
-    data,
-    file: join(data, 'fonetra.sqlite'),
-    world: join(data, 'world.sqlite'),
-    migrations: join(home, 'server/data/migrations'),
-    workers: join(home, '.output/workers'),
-  }
-}
-
-/** The port this program listens on; `null` when none was given. */
-export const ownPort = () => Number(process.env.NITRO_PORT ?? process.env.PORT ?? 0) || null
 
 /** Everything a route works with. @throws what kept the data from being opened. */
 export function useRuntime(): Runtime {
@@ -257,6 +244,7 @@ async function opened(): Promise<Runtime> {
       recalibrations,
       publications,
       ranks,
+      channelSeries: channelSeriesStore(db),
       videoChanges: videoChangeStore(db),
       videoDays: videoDayStore(db),
       watches: watchStore(db, ranks),
@@ -281,6 +269,7 @@ async function opened(): Promise<Runtime> {
       uploads: data,
     }
     asked.forgetOld()
+    forecasts.settle()
     void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
     chances.noted()

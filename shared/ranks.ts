@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
-import type { RankDay } from '../core/ranks/standing'
+import type { Brings } from '../core/ranks/brings'
+import type { RankDay, RankStanding } from '../core/ranks/standing'
 import { inDigits } from '../core/text/inWords'
 import { MOST_WATCH_DAYS, type WatchCost } from '../core/ranks/watch'
 import { workspaceInput } from './api/inputs'
@@ -54,6 +55,28 @@ export interface RankLookAnswer {
   /** Why some could not be looked up. */
   problems: { phrase: string; message: string }[]
 }
+
+/** How a video of the channel stands for a phrase, and what that brings. */
+export interface ChannelRankRow {
+  phrase: string
+  videoId: string
+  title: string
+  standing: RankStanding
+  /** A month; `null` where they are not known. */
+  searches: number | null
+  brings: Brings | null
+}
+export interface ChannelRanksAnswer {
+  /** What brings most first, 10,000 at most. */
+  rows: ChannelRankRow[]
+  /** Whether there are more. */
+  more: boolean
+}
+export const channelRanksQuery = z.object({
+  workspace: workspaceInput,
+  region: regionInput,
+  kind: kind.default('site'),
+})
 
 /** A video that is looked up on a page again and again. */
 export interface WatchRow {

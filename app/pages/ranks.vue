@@ -20,6 +20,7 @@ const route = useRoute()
 const address = useAddress()
 const VIEWS = [
   { side: 'ranks', title: 'Ranks' },
+  { side: 'channel', title: 'All videos' },
   { side: 'views', title: 'Views' },
   { side: 'told', title: 'Told and came' },
 ] as const
@@ -118,7 +119,7 @@ const explained = computed(() =>
     <div class="head">
       <DeskSides :model-value="view" :sides="VIEWS" label="What is looked at" named="view" @update:model-value="turn" />
       <v-autocomplete
-        v-if="view !== 'told'"
+        v-if="view === 'ranks' || view === 'views'"
         :model-value="ranks.video || null"
         :items="choices"
         label="Video"
@@ -131,7 +132,7 @@ const explained = computed(() =>
         data-test="rank-video"
         @update:model-value="address({ video: $event ?? undefined, phrase: undefined, rival: undefined }, true)"
       />
-      <template v-if="view === 'ranks'">
+      <template v-if="view === 'ranks' || view === 'channel'">
         <DeskSides
           :model-value="ranks.kind"
           :sides="KINDS"
@@ -140,6 +141,8 @@ const explained = computed(() =>
           @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
         />
         <ShellRegion v-model="ranks.region" class="region" />
+      </template>
+      <template v-if="view === 'ranks'">
         <v-spacer />
         <v-btn
           variant="outlined"
@@ -171,6 +174,7 @@ const explained = computed(() =>
       </template>
     </div>
     <LazyRanksTold v-if="view === 'told'" />
+    <LazyRanksChannel v-else-if="view === 'channel'" />
     <p v-else-if="ranks.problem" role="alert" class="sheet state">
       {{ ranks.problem }} <button class="plain link" @click="ranks.load()">Try again</button>
     </p>

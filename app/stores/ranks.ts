@@ -2,12 +2,13 @@ import { group } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { bringsOf, type Brings } from '../../core/ranks/brings'
-import { rankDay, standingOf, type RankDay, type RankStanding } from '../../core/ranks/standing'
+import { isFresh, rankDay, standingOf, type RankDay, type RankStanding } from '../../core/ranks/standing'
 import { SHARES } from '../../core/rivals/winnings'
 import { phraseKey } from '../../core/text/words'
 import type { RankRow } from '../../shared/ranks'
 import type { OwnTexts } from '../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
+import { now } from '~/composables/clock'
 import { useBrief } from './brief'
 import { useChanges } from './changes'
 import { useTray } from './tray'
@@ -133,7 +134,10 @@ export const useRanks = defineStore('ranks', () => {
         standing,
         searches: known,
         // Searches and shares are the site's: how many look at a block of web search nobody tells.
-        brings: kind.value === 'web' ? null : bringsOf(known, standing?.now.rank ?? null, shares.value),
+        brings:
+          kind.value === 'web' || !standing || !isFresh(standing.now, rankDay(now()))
+            ? null
+            : bringsOf(known, standing.now.rank, shares.value),
       }
     }),
   )

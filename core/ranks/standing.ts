@@ -15,6 +15,10 @@ export const rankDay = (at: number): number => Math.floor(at / DAY)
 /** `yyyy-mm-dd` */
 export const dayName = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10)
 
+/** Where a video stood longer ago says little of what it brings today. */
+export const FRESH_DAYS = 28
+export const isFresh = ({ day }: RankDay, today: number): boolean => day > today - FRESH_DAYS
+
 /** What a rank was some days before, and by how many seats it changed since: up is more than 0. */
 export interface RankChange {
   from: RankDay

@@ -67,9 +67,21 @@ export function forecastStore(db: Db) {
       WHERE f.workspace_id = ? AND f.video IS NOT NULL ORDER BY f.video DESC, f.at DESC LIMIT ?`,
   )
   const count = db
-    .prepare<[string], number>('SELECT count(*) FROM forecast WHERE workspace_id = ? AND video IS NULL')
+    .prepare<[string], number>(
+      'SELECT count(*) FROM forecast WHERE workspace_id = ? AND video IS NULL AND brief_id IS NOT NULL',
+    )
     .pluck()
+  const linkOut = db.prepare(
+    `UPDATE forecast SET video = (SELECT p.video FROM publication p WHERE p.brief_id = forecast.brief_id AND p.state = 'out')
+      WHERE video IS NULL AND brief_id IN (SELECT brief_id FROM publication WHERE state = 'out')`,
+  )
+  const dropLost = db.prepare('DELETE FROM forecast WHERE video IS NULL AND brief_id IS NULL')
   return {
+    /** Sees to what the end of the program cut off, and to what was told for briefs that are gone. */
+    settle: db.transaction(() => {
+      linkOut.run()
+      dropLost.run()
+    }).immediate,
     /** Whether one was told for a brief at a moment. */
     has: (brief: string, phraseId: number, region: string, moment: KeptForecast['moment']): boolean =>
       has.get(brief, phraseId, region, moment) !== undefined,

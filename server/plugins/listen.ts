@@ -1,7 +1,7 @@
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { hasOwnerKey } from '../data/accessKeys'
 import { networkOf } from '../access/network'
-import { places } from '../runtime'
+import { places } from '../folders'
 
 /**
  * Whoever reaches the server reads and changes everything: it listens on this machine alone, however it is started,

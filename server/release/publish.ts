@@ -163,11 +163,12 @@ export async function* publishing(
   const at = typeof brief.fields.releaseAt === 'number' ? brief.fields.releaseAt : null
   const sheet = writtenSheet(brief.fields, rights)
   const playlists = member.flatMap(each => there.get(each) ?? [])
+  // Before it is out: where there is no room for what is foretold, nothing is published either.
+  keepForecasts(runtime, brief, 'published')
   const answer = await ask(() => site.publish(id, upload, { ...draft, sheet, playlists }, at))
   const { id: video, visibleFrom, problems: refused } = answer.data
   if (video === null) return refuse(refused)
   publications.end(id, { state: 'out', video, visibleFrom, source: answer.source })
-  keepForecasts(runtime, brief, 'published')
   runtime.forecasts.out(briefId, video)
   await rm(path, { force: true })
   yield { sent: bytes, bytes }

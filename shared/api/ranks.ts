@@ -1,11 +1,13 @@
 import type { JobState } from '../jobs'
 import {
+  channelRanksQuery,
   dropWatchesQuery,
   newWatchesSchema,
   rankLookSchema,
   ranksQuery,
   surroundingsQuery,
   watchesQuery,
+  type ChannelRanksAnswer,
   type RankLookAnswer,
   type RankRow,
   type RankSurroundings,
@@ -19,6 +21,8 @@ import { ofWorkspace } from './inputs'
 export const rankCalls = {
   /** What is kept; nothing is asked. */
   'GET /api/ranks': call({ query: ranksQuery, answer: type<{ rows: RankRow[] }>() }),
+  /** Where all videos of the channel stand in a region. */
+  'GET /api/ranks/channel': call({ query: channelRanksQuery, answer: type<ChannelRanksAnswer>() }),
   /** Looks now, on pages read today where there are some. */
   'POST /api/ranks/look': call({ body: rankLookSchema, answer: type<RankLookAnswer>() }),
   /** What was done for a video, and who came onto a page above it; nothing is asked. */

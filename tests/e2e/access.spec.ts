@@ -81,6 +81,7 @@ const SCREENS = [
   ['library', '[data-test=open-brief]'],
   ['release', 'h1'],
   ['ranks', '[data-test=ranks]'],
+  ['ranks?view=channel', '[data-test=channel-row]'],
   ['ranks?view=views', '[data-test=first-weeks]'],
   ['ranks?view=told', '[data-test=told-rows]'],
 ] as const

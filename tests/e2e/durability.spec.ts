@@ -12,7 +12,9 @@ import {
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { emptyFileBytes } from '../setup/emptyFile'
 import { call, expect, startApp, test, type RunningApp } from './app'
+import { HOME } from './startApp'
 import { storm } from './storm'
 
 const patch = (app: RunningApp, id: string, revision: number, value: string) =>
@@ -159,7 +161,8 @@ test('typed while the server is down and the window closed, it is taken up by th
 })
 
 test('on a full disk the edit stays in the window and is told; nothing saved is lost', async ({ page }) => {
-  const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: '0.38' } })
+  const limit = (emptyFileBytes(join(HOME, 'server/data/migrations')) + 50_000) / 1024 / 1024
+  const app = await startApp({ from: 'empty', env: { FONETRA_DATA_LIMIT_MB: String(limit) } })
   const { id } = (
     await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Full', title: 'Kept' } } })
   ).json

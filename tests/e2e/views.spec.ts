@@ -146,3 +146,21 @@ test('what was told and what came, the reach, and a forecast that is kept when a
   expect((await take('bike chain', ['rear derailleur'])).status).toBe(200)
   await expect.poll(async () => (await told()).waiting).toBe(before.waiting + 2)
 })
+
+test('all videos in one table, what brings most first; a phrase leads to its curve', async ({ page, app }) => {
+  const { rows } = (await call(app, '/api/ranks/channel?region=GB')).json as unknown as {
+    rows: { phrase: string; videoId: string; brings: { now: number } | null }[]
+  }
+  expect(rows.length).toBeGreaterThan(30)
+  await page.goto('/ranks?view=channel')
+  const first = page.getByTestId('channel-row').first()
+  await expect(first).toHaveText(rows[0]!.phrase)
+  await expect(page.getByTestId('channel-sum')).toContainText('of the last 28 days bring')
+  await page.getByTestId('channel-find').locator('input').fill('touring bike chain')
+  await expect(page.getByTestId('channel-row').filter({ hasNotText: 'touring bike chain' })).toHaveCount(0)
+  await first.click()
+  await expect(page).toHaveURL(/video=.*phrase=touring/u)
+  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText('touring bike chain: rank')
+  await page.goBack()
+  await expect(page.getByTestId('channel-ranks')).toBeVisible()
+})

@@ -1,9 +1,19 @@
 <script setup lang="ts">
 import { mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
-import { dayName, type RankChange, type RankDay, type RankStanding } from '../../../core/ranks/standing'
 import { inDigits } from '../../../core/text/inWords'
 import { counted, rounded, UNKNOWN } from '~/composables/figures'
+import {
+  bringsSaid,
+  changeSaid,
+  changeText,
+  moreSaid,
+  moreText,
+  rankKeys,
+  rankText,
+  seen,
+  views,
+} from '~/composables/rankCells'
 import type { RankLine } from '~/stores/ranks'
 
 /** The phrases of a video: where it stands, how that changed, and what it brings; the most valuable first. */
@@ -24,52 +34,9 @@ const HEADERS = [
   { key: 'brings', title: 'Brings', align: 'end', width: 84 },
   { key: 'more', title: 'One seat more', align: 'end', width: 124 },
 ] as const
-/** Beyond what was read a rank comes after all others, and what is not known after that. */
-const BEYOND = 1e6
-const rows = computed(() =>
-  props.lines.map(line => {
-    const { standing, searches, brings, phrase } = line
-    return {
-      line,
-      phrase,
-      rank: standing ? (standing.now.rank ?? BEYOND) : 2 * BEYOND,
-      best: standing?.best?.rank ?? BEYOND,
-      week: standing?.week?.by ?? -BEYOND,
-      month: standing?.month?.by ?? -BEYOND,
-      searches: searches ?? -1,
-      brings: brings?.now ?? -1,
-      more: brings?.more ?? -1,
-    }
-  }),
-)
+const rows = computed(() => props.lines.map(line => ({ line, phrase: line.phrase, ...rankKeys(line) })))
 const watchedSaid = (phrase: string) =>
   `Watched: looked up every ${props.watched.get(phrase)!.every === 1 ? 'day' : counted(props.watched.get(phrase)!.every, 'day')}`
-const rankText = (day: RankDay | null | undefined) =>
-  !day ? UNKNOWN : day.rank === null ? `> ${day.depth}` : String(day.rank)
-const seen = (day: RankDay | null | undefined) =>
-  !day
-    ? 'Not looked up yet'
-    : day.rank === null
-      ? `${dayName(day.day)}: not among the first ${day.depth}`
-      : `${dayName(day.day)}: rank ${day.rank} of the ${day.depth} that were read`
-function changeText({ now, week, month }: RankStanding, of: 'week' | 'month'): string {
-  const change = of === 'week' ? week : month
-  if (!change || (now.rank === null && change.from.rank === null)) return UNKNOWN
-  if (change.from.rank === null) return 'came in'
-  if (now.rank === null) return `was ${change.from.rank}`
-  const { by } = change
-  return by! > 0 ? `▲ ${by}` : by! < 0 ? `▼ ${-by!}` : '='
-}
-const changeSaid = (change: RankChange | null | undefined) =>
-  change ? `Against ${seen(change.from)}` : 'No rank is known from that time'
-/** A few views are told to a tenth: none and hardly any are not the same. */
-const views = (value: number) =>
-  value === 0 ? '0' : value < 0.1 ? '< 0.1' : value < 10 ? value.toFixed(1) : rounded(value)
-const moreText = (value: number) => (value < 0.1 ? views(value) : `+${views(value)}`)
-const bringsSaid = ({ brings, standing }: RankLine) =>
-  brings
-    ? `${brings.now.toFixed(1)} views a month: its searches times the share that look at rank ${standing!.now.rank}`
-    : 'Not known: it takes searches on the site and a rank among the results of the site'
 </script>
 
 <template>
@@ -135,17 +102,9 @@ const bringsSaid = ({ brings, standing }: RankLine) =>
       }}</span></template
     >
     <template #[`item.more`]="{ item }"
-      ><span
-        class="figure"
-        :title="
-          item.line.brings?.more === null
-            ? 'It is first already'
-            : item.line.brings
-              ? `${item.line.brings.more.toFixed(1)} views a month more at rank ${item.line.standing!.now.rank! - 1}`
-              : 'Not known'
-        "
-        >{{ item.line.brings?.more == null ? UNKNOWN : moreText(item.line.brings.more) }}</span
-      ></template
+      ><span class="figure" :title="moreSaid(item.line)">{{
+        item.line.brings?.more == null ? UNKNOWN : moreText(item.line.brings.more)
+      }}</span></template
     >
   </v-data-table>
 </template>

@@ -3,7 +3,8 @@ import { basename } from 'node:path'
 import { pictureFolder, pictureStore } from '../../data/pictures'
 import { listBackups } from '../../data/backups'
 import { closedRoute } from '../../http/route'
-import { places, useRuntime } from '../../runtime'
+import { places } from '../../folders'
+import { useRuntime } from '../../runtime'
 
 /** The data file and its backups; also while the file cannot be opened. */
 export default closedRoute('GET /api/data', () => {

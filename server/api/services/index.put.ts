@@ -1,7 +1,7 @@
 import { Problem } from '../../http/problem'
 import { route } from '../../http/route'
 import { servicesInUse } from '../../http/servicesInUse'
-import { ownPort } from '../../runtime'
+import { ownPort } from '../../folders'
 import { addressFault } from '../../services/address'
 import { remoteServices } from '../../services/remote'
 import { isServiceFault } from '../../services/retry'

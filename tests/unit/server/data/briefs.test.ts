@@ -1,7 +1,8 @@
 import { v7 as uuid } from 'uuid'
 import { briefStore } from '../../../../server/data/briefs'
 import { fieldOf, type BriefField } from '../../../../core/brief/brief'
-import { freshData, standingClock, temporaryFolder } from '../files'
+import { emptyFileBytes } from '../../../setup/emptyFile'
+import { freshData, MIGRATIONS, standingClock, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
 const clock = standingClock()
@@ -217,7 +218,7 @@ describe('the list', () => {
 })
 
 test('a full file refuses the edit and keeps what was there', () => {
-  const briefs = briefStore(freshData(folder, { limitBytes: 440_000 }), clock)
+  const briefs = briefStore(freshData(folder, { limitBytes: emptyFileBytes(MIGRATIONS) + 60_000 }), clock)
   const { id } = briefs.create({ title: 'Kept' })
   let revision = 1
   expect(() => {

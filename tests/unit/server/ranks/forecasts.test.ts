@@ -6,6 +6,7 @@ import { briefItemStore } from '../../../../server/data/briefItems'
 import { briefStore } from '../../../../server/data/briefs'
 import { forecastStore, type KeptForecast } from '../../../../server/data/forecasts'
 import { phraseStore } from '../../../../server/data/phrases'
+import { publicationStore } from '../../../../server/data/publications'
 import { rankStore } from '../../../../server/data/ranks'
 import { resultStore } from '../../../../server/data/results'
 import { videoDayStore } from '../../../../server/data/videoDays'
@@ -126,6 +127,22 @@ test('what is foretold is kept once at a moment, where a page is known; a later 
   // Without a lead nothing is settled.
   keepForecasts(deps, briefs.get(brief(null, ['bike chain']).id)!, 'settled')
   expect(deps.forecasts.waiting(workspace)).toBe(0)
+})
+
+test('cut off after the video was out, it is told for the video at the next start; for a brief that is gone it is dropped', () => {
+  const { db, deps, workspace, briefs, brief, page } = setUp()
+  page('bike chain')
+  const [kept, gone] = [brief('bike chain'), brief('bike chain')]
+  for (const { id } of [kept, gone]) keepForecasts(deps, briefs.get(id)!, 'published')
+  const publications = publicationStore(db)
+  publications.begin({ id: 'p', briefId: kept.id, channel: 'mine', file: 'a.mp4', bytes: 1, seconds: 1 })
+  publications.end('p', { state: 'out', video: 'v9', visibleFrom: 0, source: 'site' })
+  db.prepare('DELETE FROM brief WHERE id = ?').run(gone.id)
+  expect(deps.forecasts.waiting(workspace)).toBe(1)
+  deps.forecasts.settle()
+  expect(deps.forecasts.waiting(workspace)).toBe(0)
+  expect(deps.forecasts.ofVideos(workspace).map(({ video }) => video)).toEqual(['v9'])
+  expect(db.prepare('SELECT count(*) FROM forecast').pluck().get()).toBe(1)
 })
 
 test('what came is where it stood four weeks after the release, or at the first look soon after', () => {

@@ -1,0 +1,104 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { rankDay } from '../../../../core/ranks/standing'
+import { SHARES } from '../../../../core/rivals/winnings'
+import { DAY } from '../../../../core/time'
+import { channelSeriesStore } from '../../../../server/data/channelSeries'
+import { phraseStore } from '../../../../server/data/phrases'
+import { rankStore } from '../../../../server/data/ranks'
+import { videoStore } from '../../../../server/data/videos'
+import { channelRanks } from '../../../../server/ranks/channelRanks'
+import { freshData, MIGRATIONS, standingClock, temporaryFolder } from '../files'
+import { siteVideo } from '../pages'
+
+const folder = temporaryFolder()
+
+function setUp() {
+  const clock = standingClock()
+  const db = freshData(folder)
+  const phrases = phraseStore(db, clock)
+  const ranks = rankStore(db)
+  const today = rankDay(clock())
+  videoStore(db).saveVideos(
+    [
+      siteVideo('old', 'mine', { publishedAt: clock() - 90 * DAY }),
+      siteVideo('new', 'mine', { publishedAt: clock() }),
+      siteVideo('theirs'),
+    ],
+    clock(),
+  )
+  const figure = (phrase: string, volume: number | null) =>
+    phrases.save([{ phrase, region: 'GB', volume }], 'en', { name: 'list', kind: 'import' }, clock())
+  const put = (video: string, phrase: string, ago: number, rank: number | null, region = 'GB') => {
+    const [phraseId] = phrases.phraseIds([phrase], 'en')
+    ranks.save({ phraseId: phraseId!, region, kind: 'site' }, today - ago, new Map([[video, rank]]), 60)
+  }
+  const table = (kind: 'site' | 'web' = 'site') =>
+    channelRanks(channelSeriesStore(db), { channel: 'mine', region: 'GB', kind, shares: SHARES, today })
+  return { db, figure, put, table, today, ranks }
+}
+
+test('all videos of the channel in one table, what brings most first; others’ and other regions’ ranks are not in it', async () => {
+  const { figure, put, table, today } = setUp()
+  figure('much', 10_000)
+  figure('little', 10)
+  put('old', 'little', 0, 1)
+  put('old', 'much', 40, 2)
+  put('old', 'much', 28, 30)
+  put('old', 'much', 7, 12)
+  put('old', 'much', 0, 8)
+  put('new', 'nobody knows', 0, 3)
+  put('theirs', 'much', 0, 1)
+  put('new', 'much', 0, 1, 'US')
+  const { rows, more } = await table()
+  expect(more).toBe(false)
+  expect(rows.map(({ phrase, videoId }) => [phrase, videoId])).toEqual([
+    ['much', 'old'],
+    ['little', 'old'],
+    ['nobody knows', 'new'],
+  ])
+  expect(rows[0]).toMatchObject({
+    searches: 10_000,
+    standing: { now: { day: today, rank: 8 }, best: { rank: 2, day: today - 40 }, week: { by: 4 }, month: { by: 22 } },
+  })
+  expect(rows[0]!.brings!.now).toBeCloseTo(10_000 * SHARES[7]!, 6)
+  expect(rows[1]!.brings!.more).toBeNull()
+  expect(rows[2]).toMatchObject({ searches: null, brings: null })
+  expect((await table('web')).rows).toEqual([])
+  // What it brought when it was last seen, long ago, says nothing of today.
+  put('new', 'much', 28, 1)
+  expect((await table()).rows.find(({ phrase, videoId }) => phrase === 'much' && videoId === 'new')).toMatchObject({
+    standing: { now: { rank: 1 } },
+    brings: null,
+  })
+})
+
+test('the best rank follows when a later look of its day replaces it', async () => {
+  const { figure, put, table, today, ranks } = setUp()
+  figure('a', 5)
+  put('old', 'a', 10, 9)
+  put('old', 'a', 3, 4)
+  put('old', 'a', 0, null)
+  const best = async () => (await table()).rows[0]!.standing.best
+  expect(await best()).toMatchObject({ rank: 4, day: today - 3 })
+  put('old', 'a', 3, 20)
+  expect(await best()).toMatchObject({ rank: 9, day: today - 10 })
+  put('old', 'a', 10, null)
+  expect(await best()).toMatchObject({ rank: 20, day: today - 3 })
+  expect(ranks.of({ video: 'old' })[0]!.days).toHaveLength(3)
+  // Beyond the results read there is no best, and a rank of today is its own.
+  put('old', 'b', 0, null)
+  expect((await table()).rows.find(({ phrase }) => phrase === 'b')!.standing).toMatchObject({
+    best: null,
+    now: { rank: null },
+  })
+})
+
+test('ranks kept by an earlier version have their best', async () => {
+  const { db, put, table, today } = setUp()
+  put('old', 'a', 5, 7)
+  db.prepare('UPDATE rank_series SET best_rank = NULL, best_day = NULL').run()
+  const migration = readFileSync(join(MIGRATIONS, '024-best-rank.sql'), 'utf8')
+  db.exec(migration.slice(migration.indexOf('UPDATE')))
+  expect((await table()).rows[0]!.standing.best).toMatchObject({ rank: 7, day: today - 5 })
+})
