@@ -24,6 +24,8 @@ const READING = new Set(
     '/api/titles/ideas',
     '/api/titles/measure',
     '/api/truth',
+    '/api/videos/:id/views',
+    '/api/videos/views',
     '/api/phrases/assess',
     '/api/phrases/clusters',
     '/api/phrases/cross',

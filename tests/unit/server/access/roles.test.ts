@@ -67,6 +67,8 @@ test('a reader looks things up, and writes nothing', () => {
     'POST /api/titles/ideas',
     'POST /api/titles/measure',
     'POST /api/truth',
+    'POST /api/videos/[id]/views',
+    'POST /api/videos/views',
   ])
   for (const owned of ['/api/access', '/api/data', '/api/services']) expect(mayDo('reader', 'GET', owned)).toBe(false)
 })
