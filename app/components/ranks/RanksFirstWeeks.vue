@@ -116,7 +116,7 @@ section {
 dl {
   margin: 0;
   display: grid;
-  grid-template-columns: max-content max-content 1fr;
+  grid-template-columns: auto max-content minmax(60px, 1fr);
   gap: 2px 12px;
   align-items: center;
 }
@@ -132,7 +132,6 @@ dd {
 .line {
   position: relative;
   height: 18px;
-  min-width: 90px;
   border-bottom: 1px solid var(--line);
 }
 dd.small {

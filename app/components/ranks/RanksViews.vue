@@ -156,9 +156,11 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
 }
 .weeks {
   flex: 3 1 320px;
+  min-width: 0;
 }
 .under > * {
-  flex: 1 1 340px;
+  flex: 1 1 320px;
+  min-width: 0;
 }
 .state {
   padding: 36px;
