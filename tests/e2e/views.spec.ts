@@ -118,7 +118,9 @@ test('what was told and what came, the reach, and a forecast that is kept when a
   const before = await told()
   expect(before.n).toBeGreaterThan(20)
   expect(before.corrected.fixed.by).not.toBeNull()
-  await page.goto('/ranks?view=told')
+  const briefs = (await call(app, '/api/briefs')).json.briefs
+  const trayed = briefs.find(({ topic }) => topic === 'Indexing a rear derailleur')!.id
+  await page.goto(`/ranks?view=told&brief=${trayed}`)
   const most = [...before.bins].sort((a, b) => b.n - a.n)[0]!
   await expect(page.getByTestId('told-words')).toContainText(`Of ${most.n} phrases given`)
   await expect(page.getByTestId('told-words')).toContainText(`${most.came} came`)
@@ -152,7 +154,9 @@ test('all videos in one table, what brings most first; a phrase leads to its cur
     rows: { phrase: string; videoId: string; brings: { now: number } | null }[]
   }
   expect(rows.length).toBeGreaterThan(30)
-  await page.goto('/ranks?view=channel')
+  const briefs = (await call(app, '/api/briefs')).json.briefs
+  const { id } = briefs.find(({ topic }) => topic === 'Indexing a rear derailleur')!
+  await page.goto(`/ranks?view=channel&brief=${id}`)
   const first = page.getByTestId('channel-row').first()
   await expect(first).toHaveText(rows[0]!.phrase)
   await expect(page.getByTestId('channel-sum')).toContainText('of the last 28 days bring')
