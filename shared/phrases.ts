@@ -210,6 +210,8 @@ export interface PhraseDetail extends PhraseRow {
     /** The chance of a video that does as much worse or better as one in six. */
     range: [number, number]
   } | null
+  /** The chance before it was corrected by what came of earlier forecasts; `null` where it is not. */
+  chanceBefore: number | null
   pageAt: number | null
   figures: { region: string | null; source: string; volume: number | null; at: number }[]
   modelVersion: number

@@ -23,8 +23,8 @@ export interface ComparedChange {
 export interface ViewsAnswer {
   /** Oldest first, 400 at most; days of which nothing is known are not among them. */
   days: ViewsDay[]
-  /** Other sites that views came from, most first. */
-  referrers: { name: string; views: number }[]
+  /** Views that came from other sites, newest first, 5,000 lines at most. */
+  referrers: { day: string; name: string; views: number }[]
   /** The part of viewers still there at the start, after each tenth, and at the end. */
   retention: number[] | null
   /** UTC milliseconds. */

@@ -2,6 +2,11 @@ import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
 import { usePreferredReducedMotion } from '@vueuse/core'
 import { useTheme } from 'vuetify'
+import { rankDay } from '../../core/ranks/standing'
+import { DAY } from '../../core/time'
+
+/** Letters of a mark that has room beside its line. */
+const MOST_MARK = 22
 
 /** What every chart shares: the product's type and colours, the page's style nonce, no tools of its own. */
 export function useChart() {
@@ -36,5 +41,20 @@ export function useChart() {
     legend: { show: false },
     dataLabels: { enabled: false },
   }))
-  return { base, colours }
+  /** A line across a chart of days, for what happened on one. @param at UTC milliseconds. */
+  const mark = (at: number, text: string, colour: string) => ({
+    x: rankDay(at) * DAY,
+    borderColor: colour,
+    strokeDashArray: 3,
+    label: {
+      text: text.length > MOST_MARK ? `${text.slice(0, MOST_MARK - 1)}…` : text,
+      orientation: 'vertical',
+      textAnchor: 'start',
+      position: 'top',
+      borderColor: 'transparent',
+      offsetY: 4,
+      style: { background: 'transparent', color: colour, fontSize: '11px' },
+    },
+  })
+  return { base, colours, mark }
 }

@@ -1,5 +1,6 @@
 import { LEAST_SURE, SUREST } from '../../core/rivals/forecast'
 import { isStale } from '../../core/demand/stale'
+import { DAY } from '../../core/time'
 import { counted } from '../../core/text/inWords'
 import { now } from './clock'
 
@@ -16,6 +17,7 @@ const dates = new Intl.DateTimeFormat('en-GB', {
   minute: '2-digit',
 })
 const days = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const utcDays = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 const months = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' })
 
 /** What stands where a figure is unknown. */
@@ -54,6 +56,8 @@ export const percent = (part: number) =>
 export const dateTime = (at: number) => dates.format(at)
 /** A day: 5 Mar 2026. */
 export const dateOnly = (at: number) => days.format(at)
+/** A day of ranks or views, as counted since 1970: the same wherever it is looked at. */
+export const dayOnly = (day: number) => utcDays.format(day * DAY)
 /** The source of a figure, its date, and whether it is out of date; empty without a source. */
 export const sourceText = (source: string | null, at: number | null) =>
   source === null

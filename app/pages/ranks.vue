@@ -175,9 +175,7 @@ const explained = computed(() =>
     </div>
     <LazyRanksTold v-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
-    <p v-else-if="ranks.problem" role="alert" class="sheet state">
-      {{ ranks.problem }} <button class="plain link" @click="ranks.load()">Try again</button>
-    </p>
+    <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">
       <h2>No video to look up yet</h2>
       <p>Choose your channel in the Library, or publish a brief: its video is looked up here.</p>

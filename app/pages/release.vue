@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiFormatListChecks, mdiRefresh } from '@mdi/js'
+import { mdiFormatListChecks } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { useBrief } from '~/stores/brief'
 import { useChanges } from '~/stores/changes'
@@ -95,10 +95,7 @@ const account = computed(() => {
         {{ account }}
         <button class="plain link" @click="release.load(true)">Ask again</button>
       </p>
-      <p v-if="release.problem" role="alert" class="sheet state">
-        {{ release.problem }}
-        <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="release.load()">Try again</v-btn>
-      </p>
+      <ShellFailed v-if="release.problem" :problem="release.problem" @again="release.load()" />
       <v-skeleton-loader v-else-if="!release.points" type="heading, paragraph@3" />
       <ReleaseSheet v-else-if="part === 'sheet'" :key="brief.brief!.id" />
       <LazyReleaseThumbnail v-else-if="part === 'thumbnail'" :key="`picture-${brief.brief!.id}`" />

@@ -2,7 +2,7 @@ import { group } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { bringsOf, type Brings } from '../../core/ranks/brings'
-import { isFresh, rankDay, standingOf, type RankDay, type RankStanding } from '../../core/ranks/standing'
+import { dayNamed, isFresh, rankDay, standingOf, type RankDay, type RankStanding } from '../../core/ranks/standing'
 import { SHARES } from '../../core/rivals/winnings'
 import { phraseKey } from '../../core/text/words'
 import type { RankRow } from '../../shared/ranks'
@@ -121,7 +121,7 @@ export const useRanks = defineStore('ranks', () => {
   const lines = computed<RankLine[]>(() =>
     phrases.value.map(phrase => {
       const days = (here.value.get(phrase) ?? []).map(({ day, rank, depth }) => ({
-        day: rankDay(Date.parse(`${day}T00:00:00Z`)),
+        day: dayNamed(day),
         rank,
         depth,
       }))

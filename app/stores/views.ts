@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { spanOf } from '../../core/ranks/span'
+import { dayNamed } from '../../core/ranks/standing'
 import type { ViewsAnswer } from '../../shared/views'
 import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
@@ -14,6 +16,16 @@ export const useViews = defineStore('views', () => {
   const problem = ref('')
   /** The video that `known` is about. */
   const of = ref('')
+
+  /** Why the channel's other videos could not be asked for. */
+  const others = ref('')
+  /** The last days, so many of them. */
+  const length = ref(90)
+  const numbered = <Day extends { day: string }>(list: readonly Day[]) =>
+    list.map(each => ({ ...each, day: dayNamed(each.day) }))
+  const span = computed(
+    () => known.value && spanOf(numbered(known.value.days), numbered(known.value.referrers), length.value),
+  )
 
   /** @param anew asks the site also where it told today. */
   async function load(anew = false) {
@@ -34,8 +46,9 @@ export const useViews = defineStore('views', () => {
   async function loadOthers() {
     try {
       await api('POST /api/videos/views', { query: { workspace: workspace.id } })
+      others.value = ''
     } catch (error) {
-      problem.value = messageOf(error)
+      others.value = messageOf(error)
     }
   }
   /** Shows the figures of the video that is chosen, from now on. @returns how to stop. */
@@ -60,5 +73,5 @@ export const useViews = defineStore('views', () => {
       for (const end of ends) end()
     }
   }
-  return { known, problem, load, follow }
+  return { known, problem, others, length, span, load, follow }
 })

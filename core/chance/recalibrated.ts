@@ -22,6 +22,12 @@ export function recalibrated(how: Recalibration | undefined, chance: number): nu
   return 1 / (1 + exp(-how.offset - how.slope * log(chance / (1 - chance))))
 }
 
+/** What a chance was before it was corrected. */
+export function uncorrected(how: Recalibration | undefined, chance: number): number {
+  if (!how || !(chance > 0 && chance < 1)) return chance
+  return 1 / (1 + exp((how.offset - log(chance / (1 - chance))) / how.slope))
+}
+
 /**
  * Chances of ranks, corrected so that those of being at a rank or above are.
  * @param ranks P(rank = k) at index k − 1, the last one “behind all of them”.

@@ -1,6 +1,7 @@
 import { calendarDay, DayOrders, type DayOrder } from './calendarDay'
 import { DAY_COLUMNS, viewSourceOf, type DayColumn, type DayColumnMap } from './dayColumns'
 import { looseNumber } from './number'
+import { plainHeader } from './plainHeader'
 
 /** Figures of a video on a day. What a table does not tell is `null`, never 0. */
 export interface DayRow {
@@ -33,15 +34,43 @@ export interface DayStyle {
   zone: string
 }
 
-/** What stands in the place of a day in a line that adds up the others. */
-const TOTAL =
-  /^(?:(?:grand )?totals?|sum|summe|gesamt(?:summe|ergebnis)?|insgesamt|total general|total general|suma|totale|totaal|toplam|razem|итого|всего|合計|합계|总计|總計)\b|^(?:合計|합계|总计|總計|итого|всего)/iu
+/** What stands in the place of a day in a line that adds up the others, alone or with more behind it. */
+const TOTALS = [
+  'total',
+  'totals',
+  'grand total',
+  'sum',
+  'summe',
+  'gesamt',
+  'gesamtsumme',
+  'gesamtergebnis',
+  'insgesamt',
+  'suma',
+  'totale',
+  'totaal',
+  'toplam',
+  'razem',
+  'итого',
+  'всего',
+  '合計',
+  '합계',
+  '总计',
+  '總計',
+]
+function isTotal(cell: string): boolean {
+  const plain = plainHeader(cell)
+  return TOTALS.some(word => plain === word || plain.startsWith(`${word} `))
+}
 
 /** Whether a line adds up others, or is empty: there is no day in it. */
 export function isTotalLine(cells: readonly string[], map: DayColumnMap): boolean {
   const day = (cells[map.day!] ?? '').trim()
-  const others = [cells[0] ?? '', map.video === undefined ? '' : (cells[map.video] ?? '')].map(cell => cell.trim())
-  return TOTAL.test(day) || (day === '' && (others.some(cell => TOTAL.test(cell)) || cells.every(cell => !cell.trim())))
+  if (day) return isTotal(day)
+  return (
+    isTotal(cells[0] ?? '') ||
+    (map.video !== undefined && isTotal(cells[map.video] ?? '')) ||
+    cells.every(cell => !cell.trim())
+  )
 }
 
 const NUMBERS = DAY_COLUMNS.filter(column => !['day', 'video', 'source', 'referrer', 'averageView'].includes(column))
@@ -100,7 +129,10 @@ function rateIn(cell: string): number | null {
   return /^\d{1,3}(?:[.,]\d+)?$/u.test(text) ? Number(text.replace(',', '.')) : null
 }
 
-/** A number by the decimal mark of its file. @returns `null` for an empty cell; `NaN` for what is no number. */
+/**
+ * A number by the decimal mark of its file.
+ * @returns `null` for an empty cell; `NaN` for anything else that is not a number.
+ */
 function numberIn(cell: string, decimal: DayStyle['decimal']): number | null {
   if (decimal === null || !/^[+-]?[\d.,'’\u00a0\u202f _]+$/u.test(cell.trim())) return looseNumber(cell)
   const other = decimal === '.' ? ',' : '.'

@@ -12,8 +12,9 @@ export interface RankDay {
 
 /** The day of a time, UTC milliseconds. */
 export const rankDay = (at: number): number => Math.floor(at / DAY)
-/** `yyyy-mm-dd` */
+/** `yyyy-mm-dd`, and back. */
 export const dayName = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10)
+export const dayNamed = (name: string): number => rankDay(Date.parse(`${name}T00:00:00Z`))
 
 /** Where a video stood longer ago says little of what it brings today. */
 export const FRESH_DAYS = 28

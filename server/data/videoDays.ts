@@ -1,18 +1,14 @@
-import type { ViewSource } from '../../core/formats/dayColumns'
-import type { VideoDay } from '../../core/ranks/firstWeeks'
+import type { ReferredDay, SourcedDay } from '../../core/ranks/span'
 import { relaxedTransaction, type Db } from './open'
 
-/** What is known of a video's day; `null` is what nobody told. */
-export interface KeptDay extends VideoDay, Record<ViewSource, number | null> {}
-export interface ToldDay extends KeptDay {
+export interface ToldDay extends SourcedDay {
   video: string
 }
-export interface Referrer {
+export interface Referrer extends ReferredDay {
   video: string
-  day: number
-  name: string
-  views: number
 }
+/** Views from other sites that one answer holds: the newest. */
+const MOST_REFERRED = 5000
 /** Who told of a video last. */
 export interface VideoTold {
   source: string
@@ -45,16 +41,15 @@ export function videoDayStore(db: Db) {
       ON CONFLICT (video) DO UPDATE SET source = excluded.source, at = excluded.at,
         asked_at = coalesce(excluded.asked_at, asked_at), retention = coalesce(excluded.retention, retention)`,
   )
-  const of = db.prepare<[string, number, number], KeptDay>(
+  const of = db.prepare<[string, number, number], SourcedDay>(
     `SELECT ${COLUMNS} FROM video_day WHERE video = ? AND day >= ? AND day < ? ORDER BY day`,
   )
   const last = db.prepare<[string], number | null>('SELECT max(day) FROM video_day WHERE video = ?').pluck()
   const told = db.prepare<[string], { source: string; at: number; asked_at: number | null; retention: string | null }>(
     'SELECT source, at, asked_at, retention FROM video_told WHERE video = ?',
   )
-  const referrers = db.prepare<[string, number, number], { name: string; views: number }>(
-    `SELECT name, sum(views) AS views FROM video_referrer WHERE video = ? AND day >= ? AND day < ?
-      GROUP BY name ORDER BY views DESC, name LIMIT 20`,
+  const referrers = db.prepare<[string, number], ReferredDay>(
+    `SELECT day, name, views FROM video_referrer WHERE video = ? AND day >= ? ORDER BY day DESC, name LIMIT ${MOST_REFERRED}`,
   )
   const save = relaxedTransaction(
     db,
@@ -87,11 +82,11 @@ export function videoDayStore(db: Db) {
     /** Keeps what the site told of a video. */
     saveSite,
     /** Days of a video, oldest first. @param from the first one. @param to not among them. */
-    of: (video: string, from = 0, to = Number.MAX_SAFE_INTEGER): KeptDay[] => of.all(video, from, to),
+    of: (video: string, from = 0, to = Number.MAX_SAFE_INTEGER): SourcedDay[] => of.all(video, from, to),
     /** The last day that is known; `null` for none. */
     last: (video: string): number | null => last.get(video) ?? null,
-    /** Other sites that views came from, most first. */
-    referrers: (video: string, from: number, to: number) => referrers.all(video, from, to),
+    /** Views from other sites since a day, newest first. */
+    referrers: (video: string, from: number): ReferredDay[] => referrers.all(video, from),
     told(video: string): VideoTold | null {
       const row = told.get(video)
       return row

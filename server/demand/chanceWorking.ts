@@ -1,4 +1,5 @@
 import { learntChance, ownParts } from '../../core/chance/model'
+import { uncorrected } from '../../core/chance/recalibrated'
 import type { PhraseDetail } from '../../shared/phrases'
 import type { KnownPhrase } from '../data/knownPhrases'
 import type { SheetFor } from './sheet'
@@ -32,4 +33,16 @@ export function chanceWorking(
       learntChance({ ...mine, value: mine.value + mine.spread, spread: 0 }, hurdle),
     ],
   }
+}
+
+/** What a chance was before it was corrected by what came of earlier forecasts; `null` where nothing corrects it. */
+export function chanceBefore(
+  { hurdle }: KnownPhrase,
+  own: OwnStanding | null,
+  region: string,
+  chance: number | null,
+): number | null {
+  const learnt = hurdle === null ? undefined : own?.learnt?.[region]
+  const how = learnt ? learnt.recalibration : own?.spread.recalibration
+  return how && chance !== null ? uncorrected(how, chance) : null
 }

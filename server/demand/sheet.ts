@@ -11,7 +11,7 @@ import type { PhraseDetail, PhraseSheet } from '../../shared/phrases'
 import type { Settings } from '../../shared/workspace'
 import type { PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
-import { chanceWorking } from './chanceWorking'
+import { chanceBefore, chanceWorking } from './chanceWorking'
 import type { Chances } from '../rivals/chances'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, easeForAnyone, toRow, worthInput } from './rows'
@@ -55,6 +55,7 @@ export function answerDetail(
     worthWorking: { cap: cap.cap, capAt: cap.at, factors, heldBackBy },
     channelWorking: forChannel && { factors: forChannel.factors, heldBackBy: forChannel.heldBackBy },
     chanceWorking: chanceWorking(known, own, region, { chances, channel }),
+    chanceBefore: chanceBefore(known, own, region, chance),
     pageAt: page?.at ?? null,
     figures: phrases.figuresOf(phrase, language).map(each => ({ ...each, region: each.region || null })),
     modelVersion: page?.model_version ?? MODEL_VERSION,

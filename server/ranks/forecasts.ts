@@ -4,7 +4,7 @@ import { rankDay } from '../../core/ranks/standing'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import { viewsToWin } from '../../core/rivals/winnings'
 import { phraseKey } from '../../core/text/words'
-import type { Corrections } from '../../core/chance/recalibrated'
+import { uncorrected, type Corrections } from '../../core/chance/recalibrated'
 import type { Brief } from '../../shared/brief'
 import type { ForecastStore, KeptForecast, ToldForecast } from '../data/forecasts'
 import type { PhraseStore } from '../data/phrases'
@@ -26,13 +26,6 @@ export interface ForecastDeps {
   now: () => number
 }
 
-/** A channel as its forecasts are before they are corrected by what came of earlier ones. */
-function withoutHistory(own: OwnStanding): OwnStanding {
-  const { recalibration: _, ...spread } = own.spread
-  const learnt = Object.entries(own.learnt ?? {}).map(([region, { recalibration: __, ...value }]) => [region, value])
-  return { ...own, spread, ...(own.learnt ? { learnt: Object.fromEntries(learnt) as OwnStanding['learnt'] } : {}) }
-}
-
 /** What is foretold of a phrase now; `null` where its page or the channel is not known. */
 export function foretold(
   deps: Pick<ForecastDeps, 'chances' | 'phrases' | 'results'>,
@@ -45,14 +38,14 @@ export function foretold(
   const page = known && deps.results.latest(known.id, region)
   if (!known || !page?.complete) return null
   const told = pageForecast(deps, page, own, { phrase, language })
-  const plain = pageForecast(deps, page, withoutHistory(own), { phrase, language })
-  if (!told.ahead || !plain.ahead) return null
+  if (!told.ahead) return null
+  const { recalibration } = told.hurdles ? own.learnt![region]! : own.spread
   const views = viewsToWin(known.volume, told.ahead, shares)
   return {
     phraseId: known.id,
     region,
     chance: told.ahead.pageOne,
-    raw: plain.ahead.pageOne,
+    raw: uncorrected(recalibration, told.ahead.pageOne),
     ranks: told.ahead.likely,
     views: views && [views.low, views.high],
     difficulty: known.difficulty,
@@ -108,7 +101,8 @@ export interface OutcomeDeps {
 
 /**
  * Forecasts of a workspace of which it is known what came: where the video stood 28 days after its release, or up to
- * two weeks later. Of several for a phrase the last one before the release counts.
+ * two weeks later. Of several for a phrase the last one before the release counts; what is told of a video that is out
+ * is no forecast.
  */
 export function outcomes({ forecasts, ranks, videos }: OutcomeDeps, workspace: string): CameOf[] {
   const found: CameOf[] = []
@@ -135,7 +129,7 @@ export function outcomes({ forecasts, ranks, videos }: OutcomeDeps, workspace: s
             )
     }
     const key = `${told.video}\n${told.phrase}\n${told.region}`
-    if (released === null || seen.has(key)) continue
+    if (released === null || told.at > released || seen.has(key)) continue
     const day = series.get(`${told.phrase}\n${told.region}`)?.find(({ depth }) => depth >= PAGE_SEATS)
     if (!day) continue
     seen.add(key)
@@ -144,27 +138,36 @@ export function outcomes({ forecasts, ranks, videos }: OutcomeDeps, workspace: s
   return found
 }
 
-/** How chances are to be corrected by what came of earlier ones, worked out anew when ranks or videos came. */
+/** Ranks come by the thousand while pages are looked up: what follows from them is worked out so often at most. */
+const ANEW_MS = 60_000
+
+/** How chances are to be corrected by what came of earlier ones, worked out anew some time after ranks came. */
 export class Recalibrations {
-  private readonly known = new Map<string, Corrections>()
+  private readonly known = new Map<string, { found: Corrections; at: number; stale: boolean }>()
 
-  constructor(private readonly deps: OutcomeDeps) {}
+  /** @param anewAfter milliseconds that what was worked out holds at least. */
+  constructor(
+    private readonly deps: OutcomeDeps,
+    private readonly anewAfter = ANEW_MS,
+  ) {}
 
+  /** `undefined` within while too few videos of a workspace are known. */
   of(workspace: string): Corrections {
     const known = this.known.get(workspace)
-    if (known) return known
+    if (known && !(known.stale && Date.now() - known.at >= this.anewAfter)) return known.found
     const came = outcomes(this.deps, workspace)
     const fit = (learnt: boolean) =>
       fitCalibration(
         came.filter(each => each.learnt === learnt).map(({ video, raw, came }): Outcome => ({ video, raw, came })),
       ) ?? undefined
     const found = { fixed: fit(false), learnt: fit(true) }
-    this.known.set(workspace, found)
+    this.known.set(workspace, { found, at: Date.now(), stale: false })
     return found
   }
 
-  forget(): void {
-    this.known.clear()
+  /** Ranks came, or a video did. */
+  noted(): void {
+    for (const known of this.known.values()) known.stale = true
   }
 }
 

@@ -1,6 +1,5 @@
 import { compareFirstWeeks, FIRST_DAYS, type VideoDays } from '../../core/ranks/firstWeeks'
-import { dayName, rankDay } from '../../core/ranks/standing'
-import { DAY } from '../../core/time'
+import { dayName, dayNamed, rankDay } from '../../core/ranks/standing'
 import { changesCompared } from './changesCompared'
 import type { ViewsAnswer } from '../../shared/views'
 import type { PublicationStore } from '../data/publications'
@@ -30,7 +29,7 @@ const MOST_OTHERS = 300
 
 const toKept = (video: string, { day, bySource, ...figures }: DayFigures): ToldDay => ({
   video,
-  day: Date.parse(`${day}T00:00:00Z`) / DAY,
+  day: dayNamed(day),
   ...figures,
   ...bySource,
 })
@@ -98,7 +97,9 @@ export function viewsAnswer(
           .slice(0, MOST_OTHERS)
   return {
     days: days.map(({ day, ...figures }) => ({ ...figures, day: dayName(day) })),
-    referrers: videoDays.referrers(video, today - MOST_DAYS, today + 1),
+    referrers: videoDays
+      .referrers(video, today - MOST_DAYS)
+      .map(({ day, ...site }) => ({ ...site, day: dayName(day) })),
     retention: told?.retention ?? null,
     releasedAt: row?.published_at ?? null,
     source: told?.source ?? null,

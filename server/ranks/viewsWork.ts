@@ -35,8 +35,17 @@ export function startViews(
     .filter(({ code }) => viewsAreDue(deps, code))
     .map(({ code }) => code)
   if (!due.length) return null
+  // Work that the end of the program cut off is taken up under its own name.
+  const cutOff = jobs.list().find(({ kind, state }) => kind === 'views' && state === 'interrupted')
   const title = `Views of ${counted(due.length, 'video')}`
-  return jobs.start('views', title, { channel }, due.length, signal => viewsWork(deps, due, signal, told), id)
+  return jobs.start(
+    'views',
+    title,
+    { channel },
+    due.length,
+    signal => viewsWork(deps, due, signal, told),
+    id ?? cutOff?.id,
+  )
 }
 
 async function* viewsWork(

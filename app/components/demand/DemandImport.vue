@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { mdiFileUploadOutline } from '@mdi/js'
 import { ref, watch } from 'vue'
 import { guessColumns, LIST_COLUMNS, recogniseColumns, type ListColumn } from '../../../core/formats/phraseList'
 import type { ImportAnswer } from '../../../shared/phrases'
 import { inDigits } from '../../../core/text/inWords'
 import { ApiProblem, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
+import { columnsMatched, columnsRead } from '~/composables/importColumns'
 import { useNotices } from '~/stores/notices'
 
 const open = defineModel<boolean>({ required: true })
@@ -66,11 +66,7 @@ async function send() {
     problem.value = 'Choose the column that contains the phrases.'
     return
   }
-  const columns = unknown.value
-    ? Object.entries(mapped.value)
-        .map(([column, index]) => `${column}:${index}`)
-        .join(',')
-    : ''
+  const columns = unknown.value ? columnsMatched(mapped.value) : ''
   problem.value = ''
   try {
     const got = await sendFile('POST /api/import/phrases', file.value, {
@@ -95,60 +91,42 @@ async function send() {
 </script>
 
 <template>
-  <v-dialog v-model="open" aria-label="Import a list of phrases" max-width="640">
-    <v-card title="Import a list of phrases" data-test="import">
-      <v-card-text>
-        <p class="muted mb-3">
-          CSV, TSV or JSON with a header row: a column for the phrase and, if you have it, one for monthly searches.
-          Figures from other sources are kept, each with its source and date.
-        </p>
-        <v-file-input
-          v-model="file"
-          label="File"
-          variant="outlined"
-          density="compact"
-          :prepend-icon="mdiFileUploadOutline"
-          accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json"
-          :error-messages="problem"
-          hide-details="auto"
-          data-test="import-file"
-        />
-        <ShellRegion v-model="region" class="mt-4" />
-        <ShellLanguage v-model="language" class="mt-4" />
-        <div v-if="unknown" class="mt-4" data-test="import-mapping">
-          <p class="mb-2">
-            {{
-              recogniseColumns(unknown.headers)
-                ? 'No column is named as searches. Match the columns below, or leave them as they are.'
-                : 'No column is named as the phrase. Match the columns below; a guess is filled in.'
-            }}
-          </p>
-          <ShellColumns v-model="mapped" v-bind="unknown" :columns="LIST_COLUMNS" :names="NAMES" />
-        </div>
-        <ShellImporting :progress="progress" :left="left" class="mt-4" />
-        <div v-if="answer" class="mt-4" data-test="import-answer" role="status">
-          <p>
-            <strong>{{ counted(answer.accepted, 'phrase') }}</strong> new,
-            <strong>{{ inDigits(answer.updated) }}</strong> updated,
-            <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.
-          </p>
-          <p class="muted small">
-            Read as:
-            {{
-              Object.entries(answer.columns)
-                .map(([column, header]) => `${NAMES[column as ListColumn].toLowerCase()} from “${header}”`)
-                .join(', ')
-            }}.
-          </p>
-          <ShellRefused :rejected="answer.rejected" :more="answer.rejectedMore" />
-        </div>
-      </v-card-text>
-      <v-card-actions
-        ><v-spacer /><v-btn @click="open = false">{{ busy ? 'Stop' : 'Close' }}</v-btn
-        ><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="import-send" @click="send"
-          >Import</v-btn
-        ></v-card-actions
-      >
-    </v-card>
-  </v-dialog>
+  <ShellImportDialog
+    v-model="open"
+    v-model:file="file"
+    title="Import a list of phrases"
+    named="import"
+    accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,application/json"
+    :problem="problem"
+    :progress="progress"
+    :left="left"
+    :done="answer !== null"
+    @send="send"
+  >
+    <template #intro
+      >CSV, TSV or JSON with a header row: a column for the phrase and, if you have it, one for monthly searches.
+      Figures from other sources are kept, each with its source and date.</template
+    >
+    <ShellRegion v-model="region" class="mt-4" />
+    <ShellLanguage v-model="language" class="mt-4" />
+    <div v-if="unknown" class="mt-4" data-test="import-mapping">
+      <p class="mb-2">
+        {{
+          recogniseColumns(unknown.headers)
+            ? 'No column is named as searches. Match the columns below, or leave them as they are.'
+            : 'No column is named as the phrase. Match the columns below; a guess is filled in.'
+        }}
+      </p>
+      <ShellColumns v-model="mapped" v-bind="unknown" :columns="LIST_COLUMNS" :names="NAMES" />
+    </div>
+    <template v-if="answer" #answer>
+      <p>
+        <strong>{{ counted(answer.accepted, 'phrase') }}</strong> new,
+        <strong>{{ inDigits(answer.updated) }}</strong> updated,
+        <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.
+      </p>
+      <p class="muted small">Read as: {{ columnsRead(answer.columns, NAMES) }}.</p>
+      <ShellRefused :rejected="answer.rejected" :more="answer.rejectedMore" />
+    </template>
+  </ShellImportDialog>
 </template>

@@ -147,6 +147,10 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
             :chance="detail.chance"
             :working="detail.chanceWorking"
           />
+          <p v-if="mine && detail.chanceBefore !== null" class="small" data-test="chance-before">
+            The chance is corrected by what came of your earlier forecasts: before, it is
+            {{ chanceText(detail.chanceBefore) }}.
+          </p>
           <p class="muted small">
             <template v-for="figure in detail.figures" :key="`${figure.source}${figure.region}`"
               >{{ figure.source }}, {{ regionName(figure.region) }}: {{ inFull(figure.volume, 'a month') }}, as of

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import type { PagesImported } from '../../../shared/imports'
-import { mdiFileUploadOutline } from '@mdi/js'
 import { ref } from 'vue'
-import { inDigits } from '../../../core/text/inWords'
 import { messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useNotices } from '~/stores/notices'
@@ -43,63 +41,34 @@ function close() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" aria-label="Import pages, videos or a feed" max-width="600" @update:model-value="close">
-    <v-card title="Import pages, videos or a feed" data-test="pages">
-      <v-card-text>
-        <p class="muted mb-3">
-          CSV, JSON or JSON Lines with a title and an id or link per line; with <em>phrase</em> and <em>rank</em> it is
-          read as result pages. JSON-LD with VideoObject and a channel’s Atom or RSS feed also work. Images are not
-          downloaded.
-        </p>
-        <v-file-input
-          v-model="file"
-          label="File"
-          variant="outlined"
-          density="compact"
-          :prepend-icon="mdiFileUploadOutline"
-          accept=".csv,.tsv,.json,.jsonl,.jsonld,.xml,.atom,.rss"
-          :error-messages="problem"
-          hide-details="auto"
-          data-test="pages-file"
-          @update:model-value="answer = null"
-        />
-        <ShellRegion v-model="region" class="mt-4" />
-        <ShellLanguage v-model="language" class="mt-4" />
-        <ShellImporting :progress="progress" :left="left" class="mt-4" />
-        <div v-if="answer" class="mt-4" role="status" data-test="pages-answer">
-          <p>
-            <strong>{{ counted(answer.videos, 'video') }}</strong> of {{ counted(answer.channels, 'channel') }},
-            <strong>{{ counted(answer.pages, 'result page') }}</strong>;
-            {{ counted(answer.rejected.length + answer.rejectedMore, 'line') }} skipped.
-          </p>
-          <ul v-if="answer.rejected.length" class="rejected small sheet">
-            <li v-for="each in answer.rejected" :key="each.line">
-              <span class="figure">line {{ each.line }}</span> {{ each.reason }}
-            </li>
-            <li v-if="answer.rejectedMore">and {{ inDigits(answer.rejectedMore) }} more</li>
-          </ul>
-        </div>
-      </v-card-text>
-      <v-card-actions
-        ><v-spacer /><v-btn @click="close">{{ busy ? 'Stop' : 'Close' }}</v-btn
-        ><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="pages-send" @click="send"
-          >Import</v-btn
-        ></v-card-actions
-      >
-    </v-card>
-  </v-dialog>
+  <ShellImportDialog
+    v-model:file="file"
+    :model-value="true"
+    title="Import pages, videos or a feed"
+    named="pages"
+    accept=".csv,.tsv,.json,.jsonl,.jsonld,.xml,.atom,.rss"
+    :problem="problem"
+    :progress="progress"
+    :left="left"
+    :done="answer !== null"
+    @update:model-value="close"
+    @update:file="answer = null"
+    @send="send"
+  >
+    <template #intro
+      >CSV, JSON or JSON Lines with a title and an id or link per line; with <em>phrase</em> and <em>rank</em> it is
+      read as result pages. JSON-LD with VideoObject and a channel’s Atom or RSS feed also work. Images are not
+      downloaded.</template
+    >
+    <ShellRegion v-model="region" class="mt-4" />
+    <ShellLanguage v-model="language" class="mt-4" />
+    <template v-if="answer" #answer>
+      <p>
+        <strong>{{ counted(answer.videos, 'video') }}</strong> of {{ counted(answer.channels, 'channel') }},
+        <strong>{{ counted(answer.pages, 'result page') }}</strong>;
+        {{ counted(answer.rejected.length + answer.rejectedMore, 'line') }} skipped.
+      </p>
+      <ShellRefused :rejected="answer.rejected" :more="answer.rejectedMore" />
+    </template>
+  </ShellImportDialog>
 </template>
-
-<style scoped>
-.rejected {
-  list-style: none;
-  padding: 8px 10px;
-  margin: 8px 0 0;
-  max-height: 180px;
-  overflow: auto;
-}
-.rejected span {
-  color: var(--muted);
-  margin-right: 6px;
-}
-</style>

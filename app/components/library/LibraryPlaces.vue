@@ -16,6 +16,7 @@ const places = shallowRef<Place[] | null>(null)
 const regions = ref<{ region: string; n: number }[]>([])
 const problem = ref('')
 const rejected = ref<PlacesImported['rejected']>([])
+const rejectedMore = ref(0)
 const file = ref<HTMLInputElement | null>(null)
 const { progress, left, busy, send: sendFile, stop } = useImporting()
 const HEADERS = [
@@ -49,6 +50,7 @@ async function send(event: Event) {
       name: given.name.slice(0, 120),
     })
     rejected.value = answer?.rejected ?? []
+    rejectedMore.value = answer?.rejectedMore ?? 0
     if (!answer) notices.show('Stopped. The rows read so far are saved. Import the file again to add the rest.')
     else
       notices.show(
@@ -96,15 +98,8 @@ async function send(event: Event) {
     <ShellImporting :progress="progress" :left="left"
       ><v-btn size="small" variant="tonal" @click="stop">Stop</v-btn></ShellImporting
     >
-    <ul v-if="rejected.length" class="sheet rejected small">
-      <li v-for="each in rejected" :key="each.line">
-        <span class="figure muted">line {{ each.line }}</span> {{ each.reason }}
-      </li>
-    </ul>
-    <div v-if="problem" class="sheet state" role="alert">
-      <p>{{ problem }}</p>
-      <v-btn variant="tonal" @click="refresh">Try again</v-btn>
-    </div>
+    <ShellRefused :rejected="rejected" :more="rejectedMore" />
+    <ShellFailed v-if="problem" :problem="problem" @again="refresh" />
     <v-skeleton-loader v-else-if="!places" type="table-row@5" class="sheet" />
     <v-data-table-virtual
       v-else
@@ -148,19 +143,6 @@ async function send(event: Event) {
 .table {
   flex: 1;
   min-height: 0;
-  overflow: auto;
-}
-.state {
-  padding: 28px;
-  display: grid;
-  gap: 10px;
-  justify-items: start;
-}
-.rejected {
-  list-style: none;
-  margin: 0;
-  padding: 8px 12px;
-  max-height: 120px;
   overflow: auto;
 }
 </style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { LEAST_CONTROLS, YOUNG_DAYS, type BeforeAfter, type Compared } from '../../../core/ranks/beforeAfter'
-import { dayName, rankDay } from '../../../core/ranks/standing'
+import { rankDay } from '../../../core/ranks/standing'
 import type { ComparedChange } from '../../../shared/views'
-import { counted } from '~/composables/figures'
+import { counted, dayOnly } from '~/composables/figures'
 
 /** What each change of the video did, beside the channel's other videos in the same days. */
 const props = defineProps<{ changes: readonly ComparedChange[] }>()
@@ -24,7 +24,7 @@ function said(result: BeforeAfter): string {
     case 'unclear':
       return `No clear difference: ${range(result)} as much`
     case 'early':
-      return `Too early to say: from ${dayName(result.from!)} on`
+      return `Too early to say: from ${dayOnly(result.from!)} on`
     case 'young':
       return `The video was younger than ${counted(YOUNG_DAYS + 7, 'day')}: first weeks fall by themselves`
     case 'no-days':
@@ -33,13 +33,15 @@ function said(result: BeforeAfter): string {
       return `Fewer than ${LEAST_CONTROLS} other videos tell what would have happened anyway`
   }
 }
-const explained = ({ days, controls, effect }: BeforeAfter) =>
-  effect
-    ? `${times(effect.times)} times, 95 % between ${range({ effect } as BeforeAfter)}: ${counted(days, 'day')} before and after, less how ${counted(controls, 'other video')} did meanwhile`
-    : undefined
+function explained(result: BeforeAfter): string | undefined {
+  const { days, controls, effect } = result
+  if (!effect) return undefined
+  const compared = `${counted(days, 'day')} before and after, less how ${counted(controls, 'other video')} did meanwhile`
+  return `${times(effect.times)} times, 95 % between ${range(result)}: ${compared}`
+}
 const rows = computed(() =>
   props.changes.map(({ at, fields, results }) => ({
-    day: dayName(rankDay(at)),
+    day: dayOnly(rankDay(at)),
     fields: fields.join(', '),
     // Where nothing can be said yet the reason stands once.
     results: results.some(({ effect }) => effect) ? results.filter(({ effect }) => effect) : results.slice(0, 1),
@@ -48,7 +50,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section aria-labelledby="before-after" data-test="before-after">
+  <section class="part" aria-labelledby="before-after" data-test="before-after">
     <h2 id="before-after">Before and after a change</h2>
     <ul v-if="rows.length">
       <li v-for="row in rows" :key="row.day">
@@ -68,12 +70,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-section {
-  padding: 12px 14px;
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
 ul {
   margin: 0;
   padding: 0;

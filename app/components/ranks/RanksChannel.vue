@@ -1,24 +1,12 @@
 <script setup lang="ts">
-import { mdiRefresh } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { FRESH_DAYS, isFresh, rankDay } from '../../../core/ranks/standing'
-import { DAY } from '../../../core/time'
 import { inDigits } from '../../../core/text/inWords'
 import type { ChannelRanksAnswer } from '../../../shared/ranks'
 import { api, messageOf } from '~/composables/api'
 import { now } from '~/composables/clock'
-import { dateOnly, rounded, UNKNOWN } from '~/composables/figures'
-import {
-  bringsSaid,
-  changeSaid,
-  changeText,
-  moreSaid,
-  moreText,
-  rankKeys,
-  rankText,
-  seen,
-  views,
-} from '~/composables/rankCells'
+import { dayOnly } from '~/composables/figures'
+import { fewViews, RANK_COLUMNS, rankKeys } from '~/composables/rankCells'
 import { useChanges } from '~/stores/changes'
 import { useRanks } from '~/stores/ranks'
 import { useWorkspace } from '~/stores/workspace'
@@ -34,13 +22,7 @@ const HEADERS = [
   { key: 'phrase', title: 'Phrase' },
   { key: 'title', title: 'Video' },
   { key: 'seen', title: 'Seen', align: 'end', width: 96 },
-  { key: 'rank', title: 'Rank', align: 'end', width: 58 },
-  { key: 'best', title: 'Best', align: 'end', width: 56 },
-  { key: 'week', title: '7 days', align: 'end', width: 66 },
-  { key: 'month', title: '28 days', align: 'end', width: 72 },
-  { key: 'searches', title: 'Searches', align: 'end', width: 84 },
-  { key: 'brings', title: 'Brings', align: 'end', width: 66 },
-  { key: 'more', title: 'One seat more', align: 'end', width: 112 },
+  ...RANK_COLUMNS,
 ] as const
 const asked = () => ({ workspace: workspace.id, region: ranks.region, kind: ranks.kind })
 async function load() {
@@ -74,10 +56,7 @@ const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.bri
 </script>
 
 <template>
-  <p v-if="problem" role="alert" class="sheet state">
-    {{ problem }}
-    <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="load">Try again</v-btn>
-  </p>
+  <ShellFailed v-if="problem" :problem="problem" @again="load" />
   <v-skeleton-loader v-else-if="!answer" type="table-row@6" class="sheet" />
   <template v-else>
     <div class="head">
@@ -94,7 +73,7 @@ const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.bri
       />
       <p class="small muted" data-test="channel-sum">
         {{ inDigits(rows.length) }} ranks. {{ inDigits(fresh.length) }} of the last {{ FRESH_DAYS }} days bring
-        {{ views(sum) }} views a month together.<template v-if="answer.more"> The newest 10,000 are shown.</template>
+        {{ fewViews(sum) }} views a month together.<template v-if="answer.more"> The newest 10,000 are shown.</template>
       </p>
     </div>
     <v-data-table-virtual
@@ -124,41 +103,11 @@ const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.bri
         ><span class="cut" :title="item.title">{{ item.title }}</span></template
       >
       <template #[`item.seen`]="{ item }"
-        ><span class="small muted">{{ dateOnly(item.seen * DAY) }}</span></template
+        ><span class="small muted">{{ dayOnly(item.seen) }}</span></template
       >
-      <template #[`item.rank`]="{ item }"
-        ><b class="figure" :title="seen(item.line.standing.now)">{{ rankText(item.line.standing.now) }}</b></template
-      >
-      <template #[`item.best`]="{ item }"
-        ><span class="figure" :title="seen(item.line.standing.best)">{{
-          rankText(item.line.standing.best)
-        }}</span></template
-      >
-      <template #[`item.week`]="{ item }"
-        ><span class="figure" :title="changeSaid(item.line.standing.week)">{{
-          changeText(item.line.standing, 'week')
-        }}</span></template
-      >
-      <template #[`item.month`]="{ item }"
-        ><span class="figure" :title="changeSaid(item.line.standing.month)">{{
-          changeText(item.line.standing, 'month')
-        }}</span></template
-      >
-      <template #[`item.searches`]="{ item }"
-        ><span class="figure" :title="item.line.searches === null ? 'Not known' : inDigits(item.line.searches)">{{
-          rounded(item.line.searches)
-        }}</span></template
-      >
-      <template #[`item.brings`]="{ item }"
-        ><span class="figure" :title="bringsSaid(item.line)">{{
-          item.line.brings ? views(item.line.brings.now) : UNKNOWN
-        }}</span></template
-      >
-      <template #[`item.more`]="{ item }"
-        ><span class="figure" :title="moreSaid(item.line)">{{
-          item.line.brings?.more == null ? UNKNOWN : moreText(item.line.brings.more)
-        }}</span></template
-      >
+      <template v-for="{ key } in RANK_COLUMNS" :key="key" #[`item.${key}`]="{ item }"
+        ><RanksCell :line="item.line" :column="key"
+      /></template>
     </v-data-table-virtual>
   </template>
 </template>
@@ -187,21 +136,20 @@ const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.bri
 :deep(th),
 :deep(td) {
   padding: 2px 8px !important;
+}
+:deep(td) {
   white-space: nowrap;
 }
 :deep(td:first-child) {
   white-space: normal;
   min-width: 130px;
 }
+:deep(th) {
+  line-height: 1.2;
+}
 .phrase {
   text-align: left;
   color: inherit;
   min-height: 24px;
-}
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
 }
 </style>

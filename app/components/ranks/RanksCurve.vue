@@ -2,15 +2,16 @@
 import type { ApexOptions } from 'apexcharts'
 import { computed, defineAsyncComponent } from 'vue'
 import { PAGE_SEATS } from '../../../core/rivals/difficulty'
-import { dayName, rankDay } from '../../../core/ranks/standing'
+import { rankDay } from '../../../core/ranks/standing'
 import { DAY } from '../../../core/time'
 import type { RankSurroundings } from '../../../shared/ranks'
+import { dayOnly } from '~/composables/figures'
 import type { RankLine } from '~/stores/ranks'
 
 /** Ranks over time, rank 1 on top: a curve for each phrase, named by its letter; a gap where it was not found. */
 const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ lines: readonly RankLine[]; shown: string; surroundings: RankSurroundings | null }>()
-const { base, colours } = useChart()
+const { base, colours, mark } = useChart()
 /** More curves than these are a tangle: those that bring most are drawn. */
 const MOST = 5
 const MOST_ARRIVALS = 6
@@ -34,32 +35,17 @@ const drawnDays = computed(() => drawn.value.flatMap(({ days }) => days.map(({ d
 const happened = computed(() => {
   const [from, to] = [Math.min(...drawnDays.value), Math.max(...drawnDays.value)]
   const within = ({ at }: { at: number }) => rankDay(at) >= from && rankDay(at) <= to
-  const line = (at: number, text: string, colour: string) => ({
-    x: rankDay(at) * DAY,
-    borderColor: colour,
-    strokeDashArray: 3,
-    label: {
-      text,
-      orientation: 'vertical',
-      textAnchor: 'start',
-      position: 'top',
-      borderColor: 'transparent',
-      offsetY: 4,
-      style: { background: 'transparent', color: colour, fontSize: '11px' },
-    },
-  })
   const { marks = [], arrivals = [] } = props.surroundings ?? {}
   const colour = { released: colours.value.teal, changed: colours.value.teal, told: colours.value.ochre }
   return [
-    ...marks.filter(within).map(({ at, text, kind }) => line(at, short(text), colour[kind])),
+    ...marks.filter(within).map(({ at, text, kind }) => mark(at, text, colour[kind])),
     // The highest of them, so that lines do not make a fence.
     ...[...arrivals.filter(within)]
       .sort((a, b) => a.rank - b.rank)
       .slice(0, MOST_ARRIVALS)
-      .map(({ at, rank }) => line(at, `new at ${rank}`, colours.value.plum)),
+      .map(({ at, rank }) => mark(at, `new at ${rank}`, colours.value.plum)),
   ]
 })
-const short = (text: string) => (text.length > 22 ? `${text.slice(0, 21)}…` : text)
 const deepest = computed(() =>
   Math.max(PAGE_SEATS, ...curves.value.flatMap(({ days }) => days.map(({ rank }) => rank ?? 0))),
 )
@@ -106,7 +92,7 @@ const options = computed((): ApexOptions => ({
       const line = curves.value[seriesIndex]!
       const { day, rank, depth } = line.days[dataPointIndex]!
       const text = document.createElement('div')
-      text.textContent = `${dayName(day)}, ${line.name}: ${rank === null ? `beyond ${depth}` : `rank ${rank}`}`
+      text.textContent = `${dayOnly(day)}, ${line.name}: ${rank === null ? `beyond ${depth}` : `rank ${rank}`}`
       text.className = 'charttip'
       return text.outerHTML
     },
@@ -118,7 +104,7 @@ const said = computed(() =>
     .map(({ name, days }) => {
       const [first, last] = [days[0]!, days.at(-1)!]
       const words = ({ rank, depth, day }: typeof first) =>
-        `${rank === null ? `beyond ${depth}` : `rank ${rank}`} on ${dayName(day)}`
+        `${rank === null ? `beyond ${depth}` : `rank ${rank}`} on ${dayOnly(day)}`
       return `${name}: ${days.length > 1 ? `${words(first)}, ` : ''}${words(last)}.`
     })
     .join(' '),

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { dayName, rankDay } from '../../../core/ranks/standing'
+import { rankDay } from '../../../core/ranks/standing'
 import type { RankSurroundings } from '../../../shared/ranks'
+import { dayOnly } from '~/composables/figures'
 
 /** What was done for the video and who came in above it, newest first; and the rival to be passed. */
 const props = defineProps<{ known: RankSurroundings | null; problem: string; phrase: string; rival: string }>()
@@ -19,7 +20,7 @@ const events = computed(() =>
       at,
       text: `New at rank ${rank}`,
       more: title,
-      title: `First seen on ${dayName(rankDay(at))}; not on page one on ${dayName(rankDay(since))}, the look before`,
+      title: `First seen on ${dayOnly(rankDay(at))}; not on page one on ${dayOnly(rankDay(since))}, the look before`,
       kind: 'arrival',
     })),
   ].sort((a, b) => b.at - a.at),
@@ -54,7 +55,7 @@ const rivals = computed(() => {
     </p>
     <ol v-else-if="events.length">
       <li v-for="(event, i) in events" :key="i" :class="event.kind" :title="event.title || undefined">
-        <span class="figure muted">{{ dayName(rankDay(event.at)) }}</span>
+        <span class="muted">{{ dayOnly(rankDay(event.at)) }}</span>
         <span
           >{{ event.text }}<template v-if="event.more">: {{ event.more }}</template></span
         >

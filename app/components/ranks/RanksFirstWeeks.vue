@@ -25,21 +25,21 @@ const SAID: Record<
   { text: string; links: { path: string; query?: Record<string, string>; title: string }[] }
 > = {
   shown: {
-    text: 'It is shown less than your others: search and suggestions do not take it up. Look at the phrases it is written for.',
+    text: 'It is shown less than your others. Look at the phrases it is written for.',
     links: [
       { path: '/desk', title: 'Phrases in their places' },
       { path: '/demand', title: 'Find phrases' },
     ],
   },
   clicked: {
-    text: 'It is shown, but fewer choose it: title or thumbnail do not say why.',
+    text: 'It is shown, but fewer choose it: perhaps title or thumbnail do not say why.',
     links: [
       { path: '/release', query: { part: 'thumbnail' }, title: 'Thumbnail' },
       { path: '/desk', title: 'Title' },
     ],
   },
   watched: {
-    text: 'It is clicked, but left sooner: the video does not begin with what title and thumbnail promise.',
+    text: 'It is clicked, but left sooner: perhaps the video does not begin with what title and thumbnail promise.',
     links: [{ path: '/desk', query: { part: 'spoken' }, title: 'What is spoken' }],
   },
 }
@@ -65,7 +65,7 @@ const place = (ratio: number) => {
 </script>
 
 <template>
-  <section aria-labelledby="first-weeks" data-test="first-weeks">
+  <section class="part" aria-labelledby="first-weeks" data-test="first-weeks">
     <h2 id="first-weeks">
       {{ weeks && !weeks.unknown ? `First ${counted(weeks.days, 'day')}` : 'First weeks' }}
       <span class="small muted">beside your other videos at that age</span>
@@ -107,12 +107,6 @@ const place = (ratio: number) => {
 </template>
 
 <style scoped>
-section {
-  padding: 12px 14px;
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
 dl {
   margin: 0;
   display: grid;

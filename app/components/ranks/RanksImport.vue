@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { mdiFileUploadOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { DAY_COLUMNS, recogniseDayColumns, type DayColumn, type DayColumnMap } from '../../../core/formats/dayColumns'
 import { inDigits } from '../../../core/text/inWords'
 import type { DaysImported } from '../../../shared/imports'
 import { ApiProblem, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
+import { columnsMatched, columnsRead } from '~/composables/importColumns'
 import { useNotices } from '~/stores/notices'
 import { useRanks } from '~/stores/ranks'
 import { useWorkspace } from '~/stores/workspace'
@@ -85,14 +85,11 @@ async function send() {
     return
   }
   problem.value = ''
-  const columns = Object.entries(mapped.value)
-    .map(([column, index]) => `${column}:${index}`)
-    .join(',')
   try {
     const got = await sendFile('POST /api/import/analytics', file.value, {
       workspace: workspace.id,
       videoId: props.video,
-      columns,
+      columns: columnsMatched(mapped.value),
       dates: dates.value ?? undefined,
       decimal: decimal.value ?? undefined,
       zone: workspace.current?.timeZone,
@@ -115,59 +112,41 @@ async function send() {
 </script>
 
 <template>
-  <v-dialog v-model="open" aria-label="Import figures" max-width="680" scrollable>
-    <v-card title="Import figures" data-test="figures-import">
-      <v-card-text>
-        <p class="muted mb-3">
-          CSV or TSV with a line for each day: views, impressions, clicks, time watched, and where views came from, as
-          far as you have them. Lines that name no video are about “{{ title }}”.
-        </p>
-        <v-file-input
-          v-model="file"
-          label="File"
-          variant="outlined"
-          density="compact"
-          :prepend-icon="mdiFileUploadOutline"
-          accept=".csv,.tsv,.txt,text/csv"
-          :error-messages="problem"
-          hide-details="auto"
-          data-test="figures-file"
-        />
-        <div v-if="unknown" class="mt-4" data-test="figures-mapping">
-          <p class="mb-2">No column is named as the day. Match the columns.</p>
-          <ShellColumns v-model="mapped" v-bind="unknown" :columns="DAY_COLUMNS" :names="NAMES" />
-        </div>
-        <div v-if="unclear || unknown" class="ways mt-4">
-          <v-select v-if="unclear" v-model="dates" :items="ORDERS" :label="`In ${unclear}`" data-test="figures-order" />
-          <v-select v-model="decimal" :items="DECIMALS" label="Decimals" data-test="figures-decimal" />
-        </div>
-        <ShellImporting :progress="progress" :left="left" class="mt-4" />
-        <div v-if="answer" class="mt-4" data-test="figures-answer" role="status">
-          <p>
-            <strong>{{ counted(answer.accepted, 'day') }}</strong> new,
-            <strong>{{ inDigits(answer.updated) }}</strong> updated, of {{ counted(answer.videos.length, 'video') }};
-            <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.
-            <template v-if="answer.totals">Totals are left out: {{ counted(answer.totals, 'line') }}.</template>
-          </p>
-          <p class="muted small">
-            Read as:
-            {{
-              Object.entries(answer.columns)
-                .map(([column, header]) => `${NAMES[column as DayColumn].toLowerCase()} from “${header}”`)
-                .join(', ')
-            }}.
-          </p>
-          <ShellRefused :rejected="answer.rejected" :more="answer.rejectedMore" />
-        </div>
-      </v-card-text>
-      <v-card-actions
-        ><v-spacer /><v-btn @click="open = false">{{ busy ? 'Stop' : 'Close' }}</v-btn
-        ><v-btn v-if="!answer" variant="flat" color="primary" :loading="busy" data-test="figures-send" @click="send"
-          >Import</v-btn
-        ></v-card-actions
-      >
-    </v-card>
-  </v-dialog>
+  <ShellImportDialog
+    v-model="open"
+    v-model:file="file"
+    title="Import figures"
+    named="figures"
+    accept=".csv,.tsv,.txt,text/csv"
+    :problem="problem"
+    :progress="progress"
+    :left="left"
+    :done="answer !== null"
+    @send="send"
+  >
+    <template #intro
+      >CSV or TSV with a line for each day: views, impressions, clicks, time watched, and where views came from, as far
+      as you have them. Lines that name no video are about “{{ title }}”.</template
+    >
+    <div v-if="unknown" class="mt-4" data-test="figures-mapping">
+      <p class="mb-2">No column is named as the day. Match the columns.</p>
+      <ShellColumns v-model="mapped" v-bind="unknown" :columns="DAY_COLUMNS" :names="NAMES" />
+    </div>
+    <div v-if="unclear || unknown" class="ways mt-4">
+      <v-select v-if="unclear" v-model="dates" :items="ORDERS" :label="`In ${unclear}`" data-test="figures-order" />
+      <v-select v-model="decimal" :items="DECIMALS" label="Decimals" data-test="figures-decimal" />
+    </div>
+    <template v-if="answer" #answer>
+      <p>
+        <strong>{{ counted(answer.accepted, 'day') }}</strong> new,
+        <strong>{{ inDigits(answer.updated) }}</strong> updated, of {{ counted(answer.videos.length, 'video') }};
+        <strong>{{ counted(answer.rejected.length + answer.rejectedMore, 'line') }}</strong> skipped.
+        <template v-if="answer.totals">Totals are left out: {{ counted(answer.totals, 'line') }}.</template>
+      </p>
+      <p class="muted small">Read as: {{ columnsRead(answer.columns, NAMES) }}.</p>
+      <ShellRefused :rejected="answer.rejected" :more="answer.rejectedMore" />
+    </template>
+  </ShellImportDialog>
 </template>
 
 <style scoped>

@@ -25,7 +25,7 @@ const round = (value: number) => Math.round(value)
 </script>
 
 <template>
-  <section aria-labelledby="reach" data-test="reach">
+  <section class="part" aria-labelledby="reach" data-test="reach">
     <h2 id="reach">My reach</h2>
     <template v-if="reach">
       <p>
@@ -61,12 +61,6 @@ const round = (value: number) => Math.round(value)
 </template>
 
 <style scoped>
-section {
-  padding: 12px 14px;
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
 .big {
   font-size: 30px;
 }

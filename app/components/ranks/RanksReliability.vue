@@ -53,8 +53,10 @@ const options = computed((): ApexOptions => ({
     },
   },
 }))
-const said = ({ from, to, n, came, low, high }: ReliabilityBin) =>
-  `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} came: in the long run ${percent(low!)} to ${percent(high!)}.`
+function said({ from, to, n, came, low, high }: ReliabilityBin): string {
+  const given = `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} came`
+  return `${given}: in the long run ${percent(low!)} to ${percent(high!)}.`
+}
 </script>
 
 <template>

@@ -1,28 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { VIEW_SOURCES } from '../../../core/formats/dayColumns'
+import type { Span } from '../../../core/ranks/span'
 import { inDigits } from '../../../core/text/inWords'
-import type { ViewsAnswer, ViewsDay } from '../../../shared/views'
-import { percent, rounded } from '~/composables/figures'
+import { counted, percent, rounded } from '~/composables/figures'
 import { SOURCE_NAMES } from '~/composables/viewSources'
 
 /** Where views came from in the days that are shown, and how far the video is watched. */
-const props = defineProps<{
-  days: readonly ViewsDay[]
-  referrers: ViewsAnswer['referrers']
-  retention: readonly number[] | null
-}>()
-const rows = computed(() => {
-  const sums = VIEW_SOURCES.flatMap(source => {
-    const told = props.days.flatMap(day => day[source] ?? [])
-    return told.length
-      ? [{ name: SOURCE_NAMES[source], views: told.reduce((a, b) => a + b, 0), days: told.length }]
-      : []
-  })
-  const all = sums.reduce((sum, { views }) => sum + views, 0)
-  return sums.sort((a, b) => b.views - a.views).map(row => ({ ...row, share: all ? percent(row.views / all) : '' }))
-})
-/** The part still there at a quarter, half, three quarters and the end. */
+const props = defineProps<{ span: Span; retention: readonly number[] | null }>()
+/** Other sites that are listed. */
+const LISTED = 5
+/** The part of viewers still there. */
 const stays = computed(() =>
   props.retention?.length === 11
     ? [
@@ -34,18 +21,20 @@ const stays = computed(() =>
 </script>
 
 <template>
-  <section aria-labelledby="view-sources" data-test="view-sources">
+  <section class="part" aria-labelledby="view-sources" data-test="view-sources">
     <h2 id="view-sources">Where views come from</h2>
-    <table v-if="rows.length">
+    <table v-if="span.sources.length || span.referrers.length">
       <tbody>
-        <tr v-for="row in rows" :key="row.name">
-          <th scope="row">{{ row.name }}</th>
-          <td class="figure" :title="`${inDigits(row.views)} views on ${row.days} days`">{{ rounded(row.views) }}</td>
-          <td class="figure muted">{{ row.share }}</td>
+        <tr v-for="row in span.sources" :key="row.source">
+          <th scope="row">{{ SOURCE_NAMES[row.source] }}</th>
+          <td class="figure" :title="`${inDigits(row.sum)} views on ${counted(row.days, 'day')}`">
+            {{ rounded(row.sum) }}
+          </td>
+          <td class="figure muted">{{ row.part === null ? '' : percent(row.part) }}</td>
         </tr>
-        <tr v-for="site in referrers.slice(0, 5)" :key="site.name" class="small">
+        <tr v-for="site in span.referrers.slice(0, LISTED)" :key="site.name" class="small">
           <th scope="row" class="from">{{ site.name }}</th>
-          <td class="figure">{{ rounded(site.views) }}</td>
+          <td class="figure" :title="inDigits(site.views)">{{ rounded(site.views) }}</td>
           <td />
         </tr>
       </tbody>
@@ -61,12 +50,6 @@ const stays = computed(() =>
 </template>
 
 <style scoped>
-section {
-  padding: 12px 14px;
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
 table {
   border-collapse: collapse;
   width: 100%;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiRefresh } from '@mdi/js'
 import { computed, onBeforeUnmount } from 'vue'
 import type { CameRow } from '../../../shared/forecasts'
 import { chanceText, counted, dateOnly } from '~/composables/figures'
@@ -36,7 +35,7 @@ const corrected = computed(() => {
   const of = (what: string, { videos, by }: typeof kinds.fixed) =>
     by
       ? `${what} are corrected by what came of ${counted(videos, 'video')}.`
-      : `${what} are corrected once ${needed} videos are known by them; ${videos} ${videos === 1 ? 'is' : 'are'}.`
+      : `${what} are corrected once it is known what came of ${needed} videos; so far of ${videos}.`
   return `${of('Chances by fixed weights', kinds.fixed)} ${of('Chances learnt from pages', kinds.learnt)}`
 })
 const views = computed(() => {
@@ -48,10 +47,7 @@ const views = computed(() => {
 </script>
 
 <template>
-  <p v-if="told.problem" role="alert" class="sheet state">
-    {{ told.problem }}
-    <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="told.load()">Try again</v-btn>
-  </p>
+  <ShellFailed v-if="told.problem" :problem="told.problem" @again="told.load()" />
   <v-skeleton-loader v-else-if="!known || !told.reach" type="image, table-row@3" class="sheet" />
   <template v-else>
     <div class="over">
@@ -159,11 +155,5 @@ const views = computed(() => {
 .table {
   flex: 1;
   min-height: 160px;
-}
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
 }
 </style>

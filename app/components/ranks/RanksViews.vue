@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiFileUploadOutline, mdiRefresh } from '@mdi/js'
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { mdiFileUploadOutline } from '@mdi/js'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import type { KnownSum } from '../../../core/ranks/span'
 import { inDigits } from '../../../core/text/inWords'
-import { dateOnly, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { counted, dateOnly, percent, rounded, UNKNOWN } from '~/composables/figures'
 import { useRanks } from '~/stores/ranks'
 import { useViews } from '~/stores/views'
 
@@ -16,60 +17,51 @@ const SPANS = [
   { side: '90', title: '90 days' },
   { side: '400', title: 'All' },
 ] as const
-type Span = (typeof SPANS)[number]['side']
+type Side = (typeof SPANS)[number]['side']
 const route = useRoute()
 const address = useAddress()
-const span = computed<Span>(() => SPANS.find(({ side }) => side === route.query.days)?.side ?? '90')
-const days = computed(() => {
-  const all = views.known?.days ?? []
-  const last = all.at(-1)
-  if (!last) return []
-  const from = Date.parse(`${last.day}T00:00:00Z`) - (Number(span.value) - 1) * 86_400_000
-  return all.filter(({ day }) => Date.parse(`${day}T00:00:00Z`) >= from)
-})
-/** Sums over the days of which both are known; `null` where there is none. */
+const side = computed<Side>(() => SPANS.find(each => each.side === route.query.days)?.side ?? '90')
+watch(
+  side,
+  days => {
+    views.length = Number(days)
+  },
+  { immediate: true },
+)
+/** The figures above the drawing, and the exact one with the days that it is of. */
 const sums = computed(() => {
-  const known = days.value.flatMap(({ views: seen }) => seen ?? [])
-  const clicked = days.value.filter(({ impressions, clicks }) => impressions !== null && clicks !== null)
-  const shown = clicked.reduce((sum, { impressions }) => sum + impressions!, 0)
-  const watched = days.value.flatMap(({ watchedSeconds }) => watchedSeconds ?? [])
-  const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0)
+  const { days, views: seen, impressions, clickRate, watchedSeconds } = views.span!
+  const told = (name: string, sum: KnownSum | null, value: (sum: number) => string, full: (sum: number) => string) => ({
+    name,
+    value: sum ? value(sum.sum) : UNKNOWN,
+    full: sum ? `${full(sum.sum)}, known of ${sum.days} of ${counted(days, 'day')}` : 'Not known',
+  })
   return [
-    {
-      name: 'Views',
-      value: known.length ? rounded(sum(known)) : UNKNOWN,
-      full: known.length ? inDigits(sum(known)) : 'Not known',
-    },
-    {
-      name: 'Shown',
-      value: clicked.length ? rounded(shown) : UNKNOWN,
-      full: clicked.length ? inDigits(shown) : 'Not known',
-    },
+    told('Views', seen, rounded, inDigits),
+    told('Shown', impressions, rounded, inDigits),
     {
       name: 'Clicked when shown',
-      value: shown ? rate(sum(clicked.map(({ clicks }) => clicks!)) / shown) : UNKNOWN,
-      full: shown ? `${inDigits(sum(clicked.map(({ clicks }) => clicks!)))} of ${inDigits(shown)}` : 'Not known',
+      value: clickRate?.impressions ? rate(clickRate.clicks / clickRate.impressions) : UNKNOWN,
+      full: clickRate ? `${inDigits(clickRate.clicks)} of ${inDigits(clickRate.impressions)} times` : 'Not known',
     },
-    {
-      name: 'Hours watched',
-      value: watched.length ? rounded(Math.round(sum(watched) / 3600)) : UNKNOWN,
-      full: watched.length ? `${(sum(watched) / 3600).toFixed(1)} hours` : 'Not known',
-    },
+    told(
+      'Hours watched',
+      watchedSeconds,
+      seconds => rounded(Math.round(seconds / 3600)),
+      seconds => `${(seconds / 3600).toFixed(1)} hours`,
+    ),
   ]
 })
 const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : percent(part))
 </script>
 
 <template>
-  <p v-if="views.problem" role="alert" class="sheet state">
-    {{ views.problem }}
-    <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="views.load()">Try again</v-btn>
-  </p>
+  <ShellFailed v-if="views.problem" :problem="views.problem" @again="views.load()" />
   <v-skeleton-loader v-else-if="!views.known" type="image, table-row@3" class="sheet" />
   <template v-else>
     <div class="head">
       <DeskSides
-        :model-value="span"
+        :model-value="side"
         :sides="SPANS"
         label="How far back"
         named="days"
@@ -91,7 +83,7 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
         >Import figures</v-btn
       >
     </div>
-    <div v-if="!days.length" class="sheet state" data-test="views-none">
+    <div v-if="!views.span?.within.length" class="sheet state" data-test="views-none">
       <h2>No figures of this video yet</h2>
       <p>
         The site tells them for channels that it lets you see into, a day later. You can also import a table with a line
@@ -102,24 +94,19 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
       <div class="over">
         <RanksViewsChart
           class="sheet chart"
-          :days="days"
+          :days="views.span.within"
           :changes="views.known.changes"
           :released-at="views.known.releasedAt"
         />
         <RanksFirstWeeks class="sheet weeks" :weeks="views.known.firstWeeks" :brief="views.known.brief" />
       </div>
       <div class="under">
-        <RanksSources
-          class="sheet"
-          :days="days"
-          :referrers="views.known.referrers"
-          :retention="views.known.retention"
-        />
+        <RanksSources class="sheet" :span="views.span" :retention="views.known.retention" />
         <RanksChanges class="sheet" :changes="views.known.changes" />
       </div>
     </template>
     <p class="small muted" data-test="views-source">
-      <template v-if="views.known.problem">{{ views.known.problem }} </template>
+      <template v-if="views.known.problem || views.others">{{ views.known.problem || views.others }} </template>
       <template v-if="views.known.source">From {{ views.known.source }}, {{ dateOnly(views.known.at!) }}. </template>
       <button class="plain link" @click="views.load(true)">Ask again</button>
     </p>

@@ -1,50 +1,39 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
 import { computed, defineAsyncComponent } from 'vue'
-import { VIEW_SOURCES } from '../../../core/formats/dayColumns'
-import { dayName, rankDay } from '../../../core/ranks/standing'
+import { VIEW_SOURCES, type ViewSource } from '../../../core/formats/dayColumns'
+import { everyDay, type SourcedDay } from '../../../core/ranks/span'
+import { rankDay } from '../../../core/ranks/standing'
+import { DAY } from '../../../core/time'
 import { inDigits } from '../../../core/text/inWords'
-import type { ViewsAnswer, ViewsDay } from '../../../shared/views'
+import type { ViewsAnswer } from '../../../shared/views'
+import { dayOnly } from '~/composables/figures'
 import { SOURCE_NAMES } from '~/composables/viewSources'
 
 /** Views a day by where they came from, one on the other; where that is not told, all of them. */
 const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
-const props = defineProps<{ days: readonly ViewsDay[]; changes: ViewsAnswer['changes']; releasedAt: number | null }>()
-const { base, colours } = useChart()
-const at = (day: string) => Date.parse(`${day}T00:00:00Z`)
+const props = defineProps<{ days: readonly SourcedDay[]; changes: ViewsAnswer['changes']; releasedAt: number | null }>()
+const { base, colours, mark } = useChart()
 const isBySource = computed(() => props.days.some(day => VIEW_SOURCES.some(source => day[source] !== null)))
+const line = (name: string, key: 'views' | ViewSource) => ({
+  name,
+  data: everyDay(props.days).map(({ day, known }) => ({ x: day * DAY, y: known?.[key] ?? null })),
+})
 const series = computed(() =>
   isBySource.value
-    ? VIEW_SOURCES.filter(source => props.days.some(day => day[source] !== null)).map(source => ({
-        name: SOURCE_NAMES[source],
-        data: props.days.map(day => ({ x: at(day.day), y: day[source] })),
-      }))
-    : [{ name: 'Views', data: props.days.map(({ day, views }) => ({ x: at(day), y: views })) }],
+    ? VIEW_SOURCES.filter(source => props.days.some(day => day[source] !== null)).map(source =>
+        line(SOURCE_NAMES[source], source),
+      )
+    : [line('Views', 'views')],
 )
-const happened = computed(() => {
-  const first = props.days[0] ? at(props.days[0].day) : Infinity
-  const line = (time: number, text: string) => ({
-    x: time,
-    borderColor: colours.value.ink,
-    strokeDashArray: 3,
-    label: {
-      text,
-      orientation: 'vertical',
-      textAnchor: 'start',
-      position: 'top',
-      borderColor: 'transparent',
-      offsetY: 4,
-      style: { background: 'transparent', color: colours.value.ink, fontSize: '11px' },
-    },
-  })
-  return [
-    ...(props.releasedAt !== null ? [{ time: props.releasedAt, text: 'Released' }] : []),
-    ...props.changes.map(({ at: time, fields }) => ({ time, text: `${fields.join(', ')} changed` })),
+const happened = computed(() =>
+  [
+    ...(props.releasedAt !== null ? [{ at: props.releasedAt, text: 'Released' }] : []),
+    ...props.changes.map(({ at, fields }) => ({ at, text: `${fields.join(', ')} changed` })),
   ]
-    .map(({ time, text }) => ({ time: at(dayName(rankDay(time))), text }))
-    .filter(({ time }) => time >= first)
-    .map(({ time, text }) => line(time, text.length > 22 ? `${text.slice(0, 21)}…` : text))
-})
+    .filter(({ at }) => rankDay(at) >= (props.days[0]?.day ?? Infinity))
+    .map(({ at, text }) => mark(at, text, colours.value.ink)),
+)
 const options = computed((): ApexOptions => ({
   ...base.value,
   chart: { ...base.value.chart, type: 'area', stacked: isBySource.value },
@@ -63,7 +52,7 @@ const options = computed((): ApexOptions => ({
   tooltip: {
     shared: true,
     intersect: false,
-    x: { formatter: value => dayName(rankDay(value)) },
+    x: { formatter: value => dayOnly(rankDay(value)) },
     y: { formatter: value => (value === null || value === undefined ? 'not known' : inDigits(value)) },
   },
 }))
@@ -71,7 +60,7 @@ const said = computed(() => {
   const known = props.days.filter(({ views }) => views !== null)
   if (!known.length) return ''
   const sum = known.reduce((all, { views }) => all + views!, 0)
-  return `${inDigits(sum)} views on ${known.length} days from ${known[0]!.day} to ${known.at(-1)!.day}.`
+  return `${inDigits(sum)} views on ${known.length} days from ${dayOnly(known[0]!.day)} to ${dayOnly(known.at(-1)!.day)}.`
 })
 </script>
 

@@ -45,9 +45,9 @@ const add = () =>
 const cost = computed(() => {
   const told = watches.answer?.cost
   if (!told) return ''
-  return told.pages
-    ? `For all videos ${counted(told.pages, 'page')}: ${inDigits(told.aMonth)} asked for in 30 days. One page serves every video of yours on it.`
-    : 'Nothing is watched yet.'
+  if (!told.pages) return 'Nothing is watched yet.'
+  const asked = `${counted(told.pages, 'page')}: ${inDigits(told.aMonth)} asked for in 30 days`
+  return `For all videos ${asked}. One page serves every video of yours on it.`
 })
 </script>
 

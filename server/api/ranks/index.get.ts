@@ -1,9 +1,8 @@
-import { DAY } from '../../../core/time'
-import { dayName } from '../../../core/ranks/standing'
+import { dayName, dayNamed } from '../../../core/ranks/standing'
 import { phraseKey } from '../../../core/text/words'
 import { route } from '../../http/route'
 
-const dayOf = (day: string | undefined) => (day === undefined ? undefined : Date.parse(`${day}T00:00:00Z`) / DAY)
+const dayOf = (day: string | undefined) => (day === undefined ? undefined : dayNamed(day))
 
 /** Where a video stood, phrase by phrase and day by day. */
 export default route('GET /api/ranks', (event, { ranks }, { query: { videoId, phrase, region, kind, from, to } }) => ({

@@ -64,9 +64,7 @@ const toOf = (field: string) => {
       @update:model-value="address({ onto: $event === 'new' ? undefined : $event }, true)"
     />
     <ReleasePublishApply v-if="way === 'there'" />
-    <p v-else-if="publish.problem" role="alert" class="sheet state">
-      {{ publish.problem }} <button class="plain link" @click="publish.load()">Try again</button>
-    </p>
+    <ShellFailed v-else-if="publish.problem" :problem="publish.problem" @again="publish.load()" />
     <v-skeleton-loader v-else-if="!publish.answer" type="paragraph@3" />
     <div v-else class="two">
       <section class="sheet sent" aria-label="What is sent" tabindex="0">
@@ -232,9 +230,6 @@ li .link {
 .doing {
   display: flex;
   gap: 8px;
-}
-.state {
-  padding: 36px;
 }
 @media (max-width: 1000px) {
   .two {

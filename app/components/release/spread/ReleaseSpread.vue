@@ -46,9 +46,7 @@ function lineOf({ id, limit, unit }: PostKindOf): Line {
 
 <template>
   <div class="spread">
-    <p v-if="spread.problem" role="alert" class="sheet state">
-      {{ spread.problem }} <button class="plain link" @click="spread.load()">Try again</button>
-    </p>
+    <ShellFailed v-if="spread.problem" :problem="spread.problem" @again="spread.load()" />
     <v-skeleton-loader v-else-if="!spread.posts" type="paragraph@3" />
     <template v-else>
       <section class="sheet texts" aria-label="Texts">
@@ -137,10 +135,6 @@ function lineOf({ id, limit, unit }: PostKindOf): Line {
 .here {
   background: color-mix(in srgb, var(--teal) 12%, var(--surface));
   font-weight: 600;
-}
-.state {
-  grid-column: 1 / -1;
-  padding: 36px;
 }
 @media (max-width: 1000px) {
   .spread {

@@ -30,10 +30,11 @@ const turn = (side: View) => address({ seen: side === 'rivals' ? undefined : sid
   <div class="parts">
     <ReleaseThumbnailCandidates :looked="looked?.id ?? null" @look="address({ picture: $event }, true)" />
     <div class="look">
-      <p v-if="thumbnails.problem" role="alert" class="sheet state">
-        Could not load the pictures. {{ thumbnails.problem }}
-        <button class="plain link" @click="thumbnails.load()">Try again</button>
-      </p>
+      <ShellFailed
+        v-if="thumbnails.problem"
+        :problem="`Could not load the pictures. ${thumbnails.problem}`"
+        @again="thumbnails.load()"
+      />
       <template v-else>
         <DeskSides
           :model-value="view"
@@ -67,9 +68,6 @@ const turn = (side: View) => address({ seen: side === 'rivals' ? undefined : sid
 .look > :deep(.v-btn-toggle) {
   align-self: start;
   flex: none;
-}
-.state {
-  padding: 36px;
 }
 @media (max-width: 1200px) {
   .parts {

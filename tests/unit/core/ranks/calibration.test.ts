@@ -1,4 +1,4 @@
-import { recalibrated, recalibratedRanks } from '../../../../core/chance/recalibrated'
+import { recalibrated, recalibratedRanks, uncorrected } from '../../../../core/chance/recalibrated'
 import { brierOf, fitCalibration, LEAST_VIDEOS, type Outcome } from '../../../../core/ranks/calibration'
 import { seeded } from '../../../../core/random'
 
@@ -65,6 +65,8 @@ test('what came as told is hardly corrected; what never came is, and stays withi
 test('a correction keeps the order, 0 and 1; chances of ranks still sum to one', () => {
   const how = { offset: -0.7, slope: 0.8 }
   expect(recalibrated(undefined, 0.3)).toBe(0.3)
+  for (const chance of [0.001, 0.3, 0.97]) expect(uncorrected(how, recalibrated(how, chance))).toBeCloseTo(chance, 12)
+  expect([uncorrected(how, 0), uncorrected(how, 1), uncorrected(undefined, 0.4)]).toEqual([0, 1, 0.4])
   expect([recalibrated(how, 0), recalibrated(how, 1)]).toEqual([0, 1])
   expect(recalibrated(how, 0.5)).toBeCloseTo(1 / (1 + Math.exp(0.7)), 12)
   expect(recalibrated(how, 0.6)).toBeGreaterThan(recalibrated(how, 0.5))

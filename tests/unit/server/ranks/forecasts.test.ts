@@ -13,6 +13,8 @@ import { videoDayStore } from '../../../../server/data/videoDays'
 import { videoStore } from '../../../../server/data/videos'
 import { watchStore } from '../../../../server/data/watches'
 import { workspaceStore } from '../../../../server/data/workspaces'
+import { chanceBefore } from '../../../../server/demand/chanceWorking'
+import { chanceFor } from '../../../../server/demand/rows'
 import { keepForecasts, outcomes, Recalibrations } from '../../../../server/ranks/forecasts'
 import { reachAnswer } from '../../../../server/ranks/reach'
 import { reliabilityAnswer } from '../../../../server/ranks/reliability'
@@ -28,9 +30,9 @@ function setUp() {
   const forecasts = forecastStore(db)
   const phrases = phraseStore(db, clock)
   const ranks = rankStore(db, () => {
-    recalibrations.forget()
+    recalibrations.noted()
   })
-  const recalibrations: Recalibrations = new Recalibrations({ forecasts, ranks, videos })
+  const recalibrations: Recalibrations = new Recalibrations({ forecasts, ranks, videos }, 0)
   const workspaces = workspaceStore(db, videos, clock, undefined, id => recalibrations.of(id))
   const workspace = workspaces.create({ name: 'Shed', subscribers: 5000, channelId: 'mine' }).id
   const deps = {
@@ -169,6 +171,25 @@ test('what came is where it stood four weeks after the release, or at the first 
   })
 })
 
+test('of what is told of a video the last before its release counts; afterwards it is no forecast', () => {
+  const { deps, clock, workspace, came } = setUp()
+  came('v', 'a', 0.7, 5)
+  const [told] = deps.forecasts.ofVideos(workspace)
+  const { released, ...kept } = { ...told!, released: clock() - 60 * DAY }
+  for (const [at, raw] of [
+    [released - DAY, 0.2],
+    [released + 1, 0.9],
+  ] as const) {
+    const [phraseId] = deps.phrases.phraseIds(['a'], 'en')
+    deps.forecasts.put(
+      { workspace, brief: null, video: 'v' },
+      { ...kept, phraseId: phraseId!, moment: 'settled', at, raw },
+    )
+  }
+  expect(deps.forecasts.ofVideos(workspace)).toHaveLength(3)
+  expect(outcomes(deps, workspace).map(({ raw }) => raw)).toEqual([0.7])
+})
+
 test('from twelve videos on chances are corrected, in answers and in what is told next', () => {
   const { deps, workspace, briefs, brief, page, came } = setUp()
   page('bike chain')
@@ -178,6 +199,13 @@ test('from twelve videos on chances are corrected, in answers and in what is tol
   came('v11', 'p11', 0.9, null)
   const after = deps.workspaces.standing(workspace).own!
   expect(after.spread.recalibration!.offset).toBeLessThan(0)
+  // A phrase's sheet says what its chance was before.
+  const known = deps.phrases.known('bike chain', 'GB', 'en')!
+  const chances = [before, after].map(own => chanceFor(known, own, 'GB'))
+  expect(chances[1]).toBeLessThan(chances[0]!)
+  expect(chanceBefore(known, before, 'GB', chances[0]!)).toBeNull()
+  expect(chanceBefore(known, after, 'GB', chances[1]!)).toBeCloseTo(chances[0]!, 12)
+  expect(chanceBefore(known, after, 'GB', null)).toBeNull()
   const { id } = brief('bike chain')
   keepForecasts(deps, briefs.get(id)!, 'settled')
   deps.forecasts.out(id, 'next')

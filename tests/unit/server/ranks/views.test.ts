@@ -247,9 +247,10 @@ describe('a table', () => {
       open => ownVideoNamed(open, null, 'elsewhere'),
     )
     expect(await result()).toMatchObject({ answer: { accepted: 3, rejected: [{ line: 5 }] } })
-    expect(deps.videoDays.referrers('elsewhere', 0, 1e6)).toEqual([
-      { name: 'forum.example', views: 11 },
+    expect(deps.videoDays.referrers('elsewhere', 0)).toMatchObject([
       { name: 'club.example', views: 2 },
+      { name: 'forum.example', views: 6 },
+      { name: 'forum.example', views: 5 },
     ])
     expect(deps.videoDays.of('elsewhere')).toEqual([])
   })

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { mdiRefresh } from '@mdi/js'
+
+/** What could not be loaded stands here, and is asked for again. */
+defineProps<{ problem: string }>()
+const emit = defineEmits<{ again: [] }>()
+</script>
+
+<template>
+  <div role="alert" class="sheet failed">
+    <p>{{ problem }}</p>
+    <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="emit('again')">Try again</v-btn>
+  </div>
+</template>
+
+<style scoped>
+.failed {
+  padding: 36px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+</style>
