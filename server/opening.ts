@@ -37,6 +37,8 @@ import { forecastStore, type ForecastStore } from './data/forecasts'
 import { Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
 import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
+import { putOffStore, type PutOffStore } from './data/putOff'
+import { videoBriefStore, type VideoBriefStore } from './data/videoBriefs'
 import { chanceModelStore } from './data/chanceModels'
 import { startLearning } from './threads/startLearning'
 import { startReading } from './threads/startReading'
@@ -97,6 +99,8 @@ export interface Runtime {
   publications: PublicationStore
   ranks: RankStore
   channelSeries: ChannelSeriesStore
+  putOff: PutOffStore
+  videoBriefs: VideoBriefStore
   videoChanges: VideoChangeStore
   videoDays: VideoDayStore
   watches: WatchStore
@@ -200,6 +204,8 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       publications,
       ranks,
       channelSeries: channelSeriesStore(db),
+      putOff: putOffStore(db),
+      videoBriefs: videoBriefStore(db),
       videoChanges: videoChangeStore(db),
       videoDays: videoDayStore(db),
       watches: watchStore(db, ranks),

@@ -12,7 +12,11 @@ export const SHELL_KEYS = [
   { keys: '↑ ↓ in the table', does: 'From row to row; also Page Up and Down, Home, End' },
   { keys: 'Space, Shift + click', does: 'Select a row, or all up to it' },
   { keys: 'Tab, Enter in a row', does: 'Its seed, its working or its sheet' },
-  { keys: '1 … 7', does: 'The views of Demand and of Rivals, the parts of the Desk and of Release, in their order' },
+  {
+    keys: '1 … 7',
+    does: 'The views of Demand, Rivals and Ranks, the parts of the Desk and of Release, in their order',
+  },
+  { keys: 'j, k, e, x', does: 'Under Ranks, To mend: next video, the one before, to the Desk, put off' },
   { keys: 'c', does: 'When handing over: copy the next text and tick it' },
   { keys: 'Esc', does: 'Close a dialog, then the sheet' },
   { keys: '?', does: 'This list' },

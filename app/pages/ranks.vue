@@ -21,6 +21,7 @@ const address = useAddress()
 const VIEWS = [
   { side: 'ranks', title: 'Ranks' },
   { side: 'channel', title: 'All videos' },
+  { side: 'mend', title: 'To mend' },
   { side: 'views', title: 'Views' },
   { side: 'told', title: 'Told and came' },
 ] as const
@@ -140,8 +141,8 @@ const explained = computed(() =>
           named="kind"
           @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
         />
-        <ShellRegion v-model="ranks.region" class="region" />
       </template>
+      <ShellRegion v-if="view !== 'views' && view !== 'told'" v-model="ranks.region" class="region" />
       <template v-if="view === 'ranks'">
         <v-spacer />
         <v-btn
@@ -175,6 +176,7 @@ const explained = computed(() =>
     </div>
     <LazyRanksTold v-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
+    <LazyRanksMend v-else-if="view === 'mend'" />
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">
       <h2>No video to look up yet</h2>

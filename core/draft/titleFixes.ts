@@ -1,5 +1,7 @@
 import { count } from '../text/count'
 import { readText, runs, type ReadPhrase } from '../text/match'
+import { normaliseWord } from '../text/words'
+import { stopWords } from '../text/stopwords'
 import { trimSigns } from '../text/trim'
 import { asSentence } from './check'
 import { textFix, type Fix } from './draft'
@@ -30,10 +32,18 @@ function joinedOnce(text: string): string {
   return kept.join(' ')
 }
 
+/** Whether a title without some stretches ends a part with a word that something has to follow, such as “of”. */
+function breaksOff(title: string, ranges: readonly { start: number; end: number }[], language: string): boolean {
+  const stops = stopWords(language)
+  return ranges.some(({ start }) => stops.has(normaliseWord(title.slice(0, start).trimEnd().split(/\s/u).at(-1)!)))
+}
+
 /** The title with the lead word for word at its front, if that fits the limit; else the lead alone. */
 export function leadFirst(title: string, lead: ReadPhrase, profile: LimitProfile): Fix[] {
   const front = asSentence(lead.raw, lead.language)
-  const rest = withoutRanges(title, runs(lead, readText(title, lead.language), 'inflected'))
+  const there = runs(lead, readText(title, lead.language), 'inflected')
+  if (breaksOff(title, there, lead.language)) return []
+  const rest = withoutRanges(title, there)
   const value = rest ? `${front}: ${rest}` : front
   const fits = (text: string) => count(text, profile.title.unit) <= profile.title.limit
   if (value !== title && fits(value)) return [textFix('Put the lead at the front', 'title', title, value)]

@@ -46,6 +46,7 @@ export const HELD: Record<string, SpaceKind> = {
   watch: 'texts',
   video_change: 'texts',
   forecast: 'texts',
+  put_off: 'texts',
   video_day: 'figures',
   video_referrer: 'figures',
   video_told: 'figures',

@@ -80,6 +80,9 @@ export function videoStore(db: Db) {
   const ofChannel = db.prepare<[string], VideoRow>(
     `${VIDEO} WHERE v.channel_id = ? ORDER BY v.published_at DESC LIMIT 2000`,
   )
+  const codesOfChannel = db
+    .prepare<[string], string>('SELECT code FROM video WHERE channel_id = ? ORDER BY published_at DESC LIMIT 20000')
+    .pluck()
   const listed = db.prepare('UPDATE channel SET listed_at = ? WHERE id = ?')
   const counted = db.prepare<[], number>('SELECT coalesce(max(id), 0) FROM video').pluck()
   const observed = db
@@ -180,6 +183,8 @@ export function videoStore(db: Db) {
     channel: (id: string): ChannelRow | null => channelRow.get(id) ?? null,
     /** A channel's videos known, newest first. */
     ofChannel: (id: string): VideoRow[] => ofChannel.all(id),
+    /** The ids of all of a channel's videos, newest first; 20,000 at most. */
+    codesOfChannel: (id: string): string[] => codesOfChannel.all(id),
     /** Channels whose name holds a text, the largest first. */
     findChannels: (text: string): ChannelRow[] => findChannels.all(`%${text.replace(/[\\%_]/gu, '\\$&')}%`),
     /** The phrases a video stands for on kept pages, best rank first. */

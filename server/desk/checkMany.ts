@@ -2,6 +2,7 @@ import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { manyLineSchema, type ManyAnswer } from '../../shared/checkMany'
 import { ThreadEnded, ThreadLate } from '../threads/restartingThread'
+import { inLanes } from '../threads/inLanes'
 import { fileText, textLines } from '../imports/fileText'
 import { problemOf } from '../http/problem'
 import type { Runtime } from '../runtime'
@@ -57,26 +58,10 @@ export async function* checkMany(
     yield { error: { code: 'unreadable', message: (error as Error).message } }
     return
   }
-  let waiting: Line[] = []
-  let batches = 0
-  /** Batches that are being scored, side by side; the answers keep the order of the lines. */
-  const underWay: Promise<ManyAnswer[]>[] = []
-  const begin = () => {
-    const batch = answered(waiting, batches++ % scoring.lanes)
-    // Who stops reading waits for it no more.
-    batch.catch(() => undefined)
-    underWay.push(batch)
-    waiting = []
+  const read = async function* () {
+    for await (const { text } of lines) if (text === null || text.trim()) yield lineOf(text, language)
   }
-  for await (const { text } of lines) {
-    if (text !== null && !text.trim()) continue
-    waiting.push(lineOf(text, language))
-    if (waiting.length < TOGETHER) continue
-    begin()
-    if (underWay.length > scoring.lanes) yield* await underWay.shift()!
-  }
-  begin()
-  while (underWay.length) yield* await underWay.shift()!
+  yield* inLanes(read(), { lanes: scoring.lanes, together: TOGETHER }, answered)
 
   async function answered(lines: readonly Line[], lane: number): Promise<ManyAnswer[]> {
     const texts = lines.flatMap(line => ('text' in line ? [line.text] : []))

@@ -16,6 +16,7 @@ import { withHelpfulFixes } from '../../core/draft/helpful'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { coverEverything } from '../../core/draft/cover'
+import { mendsOf, type Mends } from '../../core/draft/mends'
 import { readDraft } from '../../core/draft/read'
 import { pointsFor, pointsOf, scoreDraft, stateOf } from '../../core/draft/score'
 import { misspeltPhrases } from '../../core/tags/misspell'
@@ -122,6 +123,13 @@ const thread = {
           })),
         }
       }),
+    ),
+  /** Of many texts what each lacks most, and the ready-made changes of title, description and tags that help. */
+  mend: (texts: TextToScore[], ruleSet: RuleSet, profile: LimitProfile): Promise<Mends[]> =>
+    Promise.all(
+      texts.map(async ({ draft, phrases, language }) =>
+        mendsOf(await readDraft(draft), phrases, ruleSet, profile, language),
+      ),
     ),
   /** Percent of each brief's own rule set; unknown where nothing is written yet. */
   percents: (list: BriefToScore[]): Promise<(number | null)[]> =>

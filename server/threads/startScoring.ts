@@ -35,6 +35,8 @@ export interface Scoring {
   ideas: (question: IdeasQuestion) => Promise<TitleIdea[]>
   /** Of many texts, in threads of their own, so that a text that is being written does not wait. */
   many: (lane: number, ...question: Parameters<ScoringThread['many']>) => ReturnType<ScoringThread['many']>
+  /** What mends each of many texts, in the same threads. */
+  mend: (lane: number, ...question: Parameters<ScoringThread['mend']>) => ReturnType<ScoringThread['mend']>
   /** How many questions about many texts are worked on side by side. */
   lanes: number
   /** Of each brief, in order; unknown for one that takes too long, however many are asked for. */
@@ -87,6 +89,7 @@ export function startScoring(entry: string, longest = LONGEST): Scoring {
     measure: question => thread.ask(remote => remote.measure(question), longest),
     ideas: question => thread.ask(remote => remote.ideas(question), longest),
     many: (lane, ...question) => lanes[lane]!.ask(remote => remote.many(...question), longest),
+    mend: (lane, ...question) => lanes[lane]!.ask(remote => remote.mend(...question), longest),
     lanes: lanes.length,
     async percents(list) {
       const found: (number | null)[] = []

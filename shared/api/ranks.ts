@@ -14,6 +14,7 @@ import {
   type WatchesAnswer,
 } from '../ranks'
 import type { ReachAnswer, ReliabilityAnswer } from '../forecasts'
+import { auditQuery, putOffSchema, takeUpQuery, type AuditLine } from '../audit'
 import { call, type } from './call'
 import { ofWorkspace } from './inputs'
 
@@ -27,6 +28,12 @@ export const rankCalls = {
   'POST /api/ranks/look': call({ body: rankLookSchema, answer: type<RankLookAnswer>() }),
   /** What was done for a video, and who came onto a page above it; nothing is asked. */
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
+  /** What the channel's videos lack, worth most first: NDJSON, a line each; nothing is asked. */
+  'GET /api/videos/audit': call({ query: auditQuery, answer: type<AuditLine>() }),
+  /** A proposal is not to come for some days, or any more. */
+  'POST /api/next/off': call({ body: putOffSchema, answer: type<{ until: number | null }>() }),
+  /** It may come again. */
+  'DELETE /api/next/off': call({ query: takeUpQuery, answer: type<{ removed: boolean }>() }),
   /** How often what was told came true. */
   'GET /api/forecasts/reliability': call({ query: ofWorkspace, answer: type<ReliabilityAnswer>() }),
   /** The difficulty that the channel wins half the time. */

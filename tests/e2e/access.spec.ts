@@ -82,6 +82,7 @@ const SCREENS = [
   ['release', 'h1'],
   ['ranks', '[data-test=ranks]'],
   ['ranks?view=channel', '[data-test=channel-row]'],
+  ['ranks?view=mend', '[data-test=mend-panel]'],
   ['ranks?view=views', '[data-test=first-weeks]'],
   ['ranks?view=told', '[data-test=told-rows]'],
 ] as const

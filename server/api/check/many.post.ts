@@ -1,11 +1,9 @@
-import { setResponseHeader } from 'h3'
 import { rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import { PassThrough } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
 import { v7 as uuid } from 'uuid'
 import { checkMany } from '../../desk/checkMany'
 import { readToFile } from '../../http/body'
+import { ndjson } from '../../http/ndjson'
 import { route } from '../../http/route'
 import { profileOf, ruleSetOf } from '../../http/scoring'
 
@@ -23,16 +21,5 @@ export default route('POST /api/check/many', async (event, runtime, { query }) =
     await forget()
     throw error
   }
-  setResponseHeader(event, 'Content-Type', 'application/x-ndjson; charset=utf-8')
-  const lines = async function* () {
-    for await (const answer of checkMany(runtime, file, set, profile, query.language))
-      yield `${JSON.stringify(answer)}\n`
-  }
-  const sent = new PassThrough()
-  void pipeline(lines(), sent)
-    .catch((error: NodeJS.ErrnoException) => {
-      if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') console.error('Scoring many texts was broken off:', error)
-    })
-    .finally(forget)
-  return sent
+  return ndjson(event, 'Scoring many texts', () => checkMany(runtime, file, set, profile, query.language), forget)
 })

@@ -1,0 +1,226 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { atStake } from '../../core/draft/atStake'
+import type { Mend, Mends } from '../../core/draft/mends'
+import type { LimitProfile } from '../../core/draft/limits'
+import type { RuleSet } from '../../core/draft/ruleset'
+import { rewordedViews, type Reworded } from '../../core/ranks/reworded'
+import { isFresh, rankDay, type RankDay } from '../../core/ranks/standing'
+import { phraseKey } from '../../core/text/words'
+import type { AUDIT_SORTS, AuditEdit, AuditLine, AuditRow } from '../../shared/audit'
+import type { VideoRow } from '../data/videos'
+import type { Runtime } from '../runtime'
+import { wordedRanks, type VideoTexts, type WordedRanks } from '../rivals/wordedRanks'
+import { inLanes } from '../threads/inLanes'
+import { ThreadEnded, ThreadLate } from '../threads/restartingThread'
+import { likelyLeadOf, type VideoLead } from './likelyLeads'
+
+export interface AuditQuestion {
+  workspace: string | undefined
+  /** '' for everywhere. */
+  region: string
+  set: RuleSet
+  profile: LimitProfile
+  sort: (typeof AUDIT_SORTS)[number]
+}
+type Stores = { scoring: Pick<Runtime['scoring'], 'lanes' | 'mend'> } & Pick<
+  Runtime,
+  'aimed' | 'chances' | 'phrases' | 'putOff' | 'ranks' | 'results' | 'videoBriefs' | 'videos' | 'workspaces' | 'now'
+>
+
+/** Videos weighed before other requests get their turn. */
+const AT_A_TIME = 3
+/** How far it is is told after so many. */
+const TOLD_EVERY = 50
+/** Texts in one question to a thread: some tens of milliseconds. */
+const TOGETHER = 8
+
+/** A video with what better words would bring it. */
+interface Weighed {
+  row: Omit<AuditRow, 'percent' | 'lacks' | 'edit'>
+  lead: VideoLead
+  /** Views that other texts would bring; `null` where that is not known. */
+  viewsOf: ((texts: VideoTexts) => Reworded) | null
+}
+
+const textsOf = ({ title, description, tags }: VideoRow): VideoTexts => ({
+  title,
+  description,
+  tags: tags === null ? null : (JSON.parse(tags) as string[]),
+})
+
+/**
+ * What the videos of a channel lack, worth most first; from what is kept. All are weighed before the first is told, as
+ * the order takes that; their points and edits are worked out as they are told.
+ *
+ * @yields how far the weighing is, how many there are, then a row each.
+ */
+export async function* auditOf(
+  stores: Stores,
+  question: AuditQuestion,
+  signal?: AbortSignal,
+): AsyncGenerator<AuditLine> {
+  const { workspace } = stores.workspaces.standing(question.workspace)
+  const weighed: Weighed[] = []
+  if (workspace?.channelId != null) {
+    const codes = stores.videos.codesOfChannel(workspace.channelId)
+    for await (const each of weigh(stores, question, codes)) {
+      if (signal?.aborted) return
+      if (weighed.push(each) % TOLD_EVERY === 0) yield { weighed: weighed.length, of: codes.length }
+    }
+  }
+  yield { rows: weighed.length }
+  // Points are known only once they are worked out: then the order waits for all of them.
+  const byPoints = question.sort === 'stake' || question.sort === 'percent'
+  if (!byPoints) weighed.sort(question.sort === 'views' ? byViews : byRelease)
+  const rows = inLanes(weighed, { lanes: stores.scoring.lanes, together: TOGETHER }, (some, lane) =>
+    mended(stores, question, some, lane),
+  )
+  if (!byPoints) {
+    for await (const row of rows) {
+      if (signal?.aborted) return
+      yield row
+    }
+    return
+  }
+  const all: AuditRow[] = []
+  for await (const row of rows) {
+    if (signal?.aborted) return
+    all.push(row)
+  }
+  const worth = ({ percent, searches }: AuditRow) =>
+    (question.sort === 'stake' ? atStake(searches, percent) : percent === null ? null : 100 - percent) ?? -1
+  yield* all.sort((a, b) => worth(b) - worth(a))
+}
+
+const byRelease = (a: Weighed, b: Weighed) => (b.row.publishedAt ?? 0) - (a.row.publishedAt ?? 0)
+/** What is not known comes after what is; then those whose phrase is searched most. */
+const byViews = ({ row: a }: Weighed, { row: b }: Weighed) =>
+  (b.words?.expected ?? -Infinity) - (a.words?.expected ?? -Infinity) || (b.searches ?? -1) - (a.searches ?? -1)
+
+/** What each video is meant for, where it stands, and what full wording would bring it. */
+async function* weigh(
+  stores: Stores,
+  { workspace: asked, region }: AuditQuestion,
+  codes: readonly string[],
+): AsyncGenerator<Weighed> {
+  const { aimed, phrases, putOff, ranks, results, videoBriefs, videos, workspaces, now } = stores
+  const { own: standing, settings, workspace } = workspaces.standing(asked)
+  const { id, language } = workspace!
+  const own = standing && workspace!.own ? { ...workspace!.own, ...standing } : null
+  const briefOf = videoBriefs(id)
+  const off = putOff.of(id, now())
+  const today = rankDay(now())
+  const aims = new Map<string, string[]>()
+  for (const each of aimed.of(id))
+    if (each.region === region && each.language === language)
+      aims.set(each.video, [...(aims.get(each.video) ?? []), each.phrase])
+  for (const [i, code] of codes.entries()) {
+    if (i % AT_A_TIME === AT_A_TIME - 1) await nextTurn()
+    const video = videos.video(code)!
+    const { title, published_at, views } = video
+    const texts = textsOf(video)
+    const brief = briefOf(code)
+    const lead = likelyLeadOf(phrases, {
+      brief,
+      aimed: aims.get(code) ?? [],
+      title,
+      tags: texts.tags,
+      region,
+      language,
+    })
+    const known = lead.lead ? phrases.known(phraseKey(lead.lead), region, lead.language) : null
+    const rank = known ? lastRank(ranks.of({ video: code, phrase: known.text, region, kind: 'site' })) : null
+    const page = known && results.latest(known.id, region)
+    const searches = known?.volume ?? null
+    const worded =
+      page && own && searches !== null
+        ? wordedRanks(stores, page, own, { phrase: known.text, language: lead.language, video: code })
+        : null
+    const viewsOf =
+      worded && viewsBy(worded, texts, searches!, settings.shares, rank && isFresh(rank, today) ? rank : null)
+    yield {
+      row: {
+        videoId: code,
+        title,
+        publishedAt: published_at,
+        views,
+        brief: brief?.id ?? null,
+        lead: lead.lead,
+        leadFrom: lead.from,
+        searches,
+        rank,
+        words: viewsOf && viewsOf(worded!.full),
+        off: off.has(`mend:${code}`),
+      },
+      lead,
+      viewsOf: viewsOf && (texts => viewsOf(worded!.of(texts))),
+    }
+  }
+}
+
+const lastRank = (series: { days: RankDay[] }[]): RankDay | null => series[0]?.days.at(-1) ?? null
+const viewsBy = (
+  worded: WordedRanks,
+  texts: VideoTexts,
+  searches: number,
+  shares: Parameters<typeof rewordedViews>[3],
+  seen: RankDay | null,
+) => {
+  const before = worded.of(texts)
+  return (after: Float64Array) => rewordedViews(before, after, searches, shares, seen)
+}
+
+/** Points, what lacks most, and the one edit that brings most. */
+async function mended(
+  { scoring, videos }: Stores,
+  { set, profile }: AuditQuestion,
+  some: Weighed[],
+  lane: number,
+): Promise<AuditRow[]> {
+  // Texts are read anew: those of ten thousand videos are not kept in memory meanwhile.
+  const texts = some.map(({ row }) => textsOf(videos.video(row.videoId)!))
+  const scored = await found(texts.map((_, i) => i))
+  return some.map(({ row, viewsOf }, i) => {
+    const each = scored[i]
+    if (!each) return { ...row, percent: null, lacks: null, edit: null }
+    const edit = bestEdit(each.mends, texts[i]!, viewsOf)
+    const words = row.words && edit?.views && edit.views.expected > row.words.expected ? edit.views : row.words
+    return { ...row, words, percent: each.percent, lacks: each.lacks, edit }
+  })
+
+  /** One that takes too long has no points; those beside it have theirs. */
+  async function found(which: number[]): Promise<(Mends | null)[]> {
+    try {
+      return await scoring.mend(
+        lane,
+        which.map(i => ({
+          draft: {
+            title: texts[i]!.title,
+            description: texts[i]!.description ?? undefined,
+            tags: texts[i]!.tags ?? undefined,
+          },
+          phrases: { lead: some[i]!.lead.lead, support: some[i]!.lead.support },
+          language: some[i]!.lead.language,
+        })),
+        set,
+        profile,
+      )
+    } catch (error) {
+      if (!(error instanceof ThreadLate || error instanceof ThreadEnded)) throw error
+      if (which.length === 1) return [null]
+      const each: (Mends | null)[] = []
+      for (const i of which) each.push(...(await found([i])))
+      return each
+    }
+  }
+}
+
+/** By the views it brings where they are known and any brings some; else by points. */
+function bestEdit(mends: readonly Mend[], texts: VideoTexts, viewsOf: Weighed['viewsOf']): AuditEdit | null {
+  const edits = mends.map((each): AuditEdit => ({
+    ...each,
+    views: viewsOf && viewsOf({ ...texts, [each.field]: each.value }),
+  }))
+  edits.sort((a, b) => (b.views?.expected ?? 0) - (a.views?.expected ?? 0) || b.points - a.points)
+  return edits[0] ?? null
+}
