@@ -18,7 +18,7 @@ export const RANK_COLUMNS = [
   { key: 'month', title: '28 days', align: 'end', width: 68 },
   { key: 'searches', title: 'Searches', align: 'end', width: 88 },
   { key: 'brings', title: 'Brings', align: 'end', width: 72 },
-  { key: 'more', title: 'One seat more', align: 'end', width: 84 },
+  { key: 'more', title: 'One seat more', align: 'end', width: 92 },
 ] as const
 export type RankColumn = (typeof RANK_COLUMNS)[number]['key']
 

@@ -193,6 +193,11 @@ const explained = computed(() =>
           :problem="around.problem"
           :phrase="shown"
           :rival="around.rival"
+          :page="
+            shown && ranks.kind === 'site'
+              ? { path: '/rivals', query: { phrase: shown, region: ranks.region ?? '' } }
+              : null
+          "
           @rival="chooseRival"
           @again="around.load()"
         />

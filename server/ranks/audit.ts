@@ -27,8 +27,6 @@ type Stores = { scoring: Pick<Runtime['scoring'], 'lanes' | 'mend'> } & Pick<
   'aimed' | 'chances' | 'phrases' | 'putOff' | 'ranks' | 'results' | 'videoBriefs' | 'videos' | 'workspaces' | 'now'
 >
 
-/** Videos weighed before other requests get their turn. */
-const AT_A_TIME = 3
 /** How far it is is told after so many. */
 const TOLD_EVERY = 50
 /** Texts in one question to a thread: some tens of milliseconds. */
@@ -114,8 +112,9 @@ async function* weigh(
   for (const each of aimed.of(id))
     if (each.region === region && each.language === language)
       aims.set(each.video, [...(aims.get(each.video) ?? []), each.phrase])
-  for (const [i, code] of codes.entries()) {
-    if (i % AT_A_TIME === AT_A_TIME - 1) await nextTurn()
+  for (const code of codes) {
+    // A page's results are read for each: others have their turn after every one.
+    await nextTurn()
     const video = videos.video(code)!
     const { title, published_at, views } = video
     const texts = textsOf(video)
@@ -180,13 +179,14 @@ async function mended(
   // Texts are read anew: those of ten thousand videos are not kept in memory meanwhile.
   const texts = some.map(({ row }) => textsOf(videos.video(row.videoId)!))
   const scored = await found(texts.map((_, i) => i))
-  return some.map(({ row, viewsOf }, i) => {
+  const rows: AuditRow[] = []
+  for (const [i, { row, viewsOf }] of some.entries()) {
     const each = scored[i]
-    if (!each) return { ...row, percent: null, lacks: null, edit: null }
-    const edit = bestEdit(each.mends, texts[i]!, viewsOf)
+    const edit = each ? await bestEdit(each.mends, texts[i]!, viewsOf) : null
     const words = row.words && edit?.views && edit.views.expected > row.words.expected ? edit.views : row.words
-    return { ...row, words, percent: each.percent, lacks: each.lacks, edit }
-  })
+    rows.push({ ...row, words, percent: each?.percent ?? null, lacks: each?.lacks ?? null, edit })
+  }
+  return rows
 
   /** One that takes too long has no points; those beside it have theirs. */
   async function found(which: number[]): Promise<(Mends | null)[]> {
@@ -216,11 +216,16 @@ async function mended(
 }
 
 /** By the views it brings where they are known and any brings some; else by points. */
-function bestEdit(mends: readonly Mend[], texts: VideoTexts, viewsOf: Weighed['viewsOf']): AuditEdit | null {
-  const edits = mends.map((each): AuditEdit => ({
-    ...each,
-    views: viewsOf && viewsOf({ ...texts, [each.field]: each.value }),
-  }))
+async function bestEdit(
+  mends: readonly Mend[],
+  texts: VideoTexts,
+  viewsOf: Weighed['viewsOf'],
+): Promise<AuditEdit | null> {
+  const edits: AuditEdit[] = []
+  for (const each of mends) {
+    if (viewsOf) await nextTurn()
+    edits.push({ ...each, views: viewsOf && viewsOf({ ...texts, [each.field]: each.value }) })
+  }
   edits.sort((a, b) => (b.views?.expected ?? 0) - (a.views?.expected ?? 0) || b.points - a.points)
   return edits[0] ?? null
 }

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { RouteLocationRaw } from 'vue-router'
 import { rankDay } from '../../../core/ranks/standing'
 import type { RankSurroundings } from '../../../shared/ranks'
 import { dayOnly } from '~/composables/figures'
 
 /** What was done for the video and who came in above it, newest first; and the rival to be passed. */
-const props = defineProps<{ known: RankSurroundings | null; problem: string; phrase: string; rival: string }>()
+const props = defineProps<{
+  known: RankSurroundings | null
+  problem: string
+  phrase: string
+  rival: string
+  /** Where its result page is seen; `null` for web search. */
+  page: RouteLocationRaw | null
+}>()
 const emit = defineEmits<{ rival: [id: string]; again: [] }>()
 const events = computed(() =>
   [
@@ -50,6 +58,7 @@ const rivals = computed(() => {
       data-test="rank-rival"
       @update:model-value="emit('rival', $event ?? '')"
     />
+    <NuxtLink v-if="page" :to="page" class="small page" data-test="rank-page">Its result page in Rivals</NuxtLink>
     <p v-if="problem" role="alert" class="small">
       {{ problem }} <button class="plain link" @click="emit('again')">Try again</button>
     </p>
@@ -79,6 +88,9 @@ section {
 }
 .rival {
   margin-top: 2px;
+}
+.page {
+  color: var(--teal);
 }
 ol {
   margin: 0;

@@ -197,16 +197,18 @@ const LEADS = {
   grid-template-columns: minmax(0, 1fr) 310px;
   gap: 10px;
 }
+.panel {
+  min-height: 0;
+  overflow: auto;
+}
 @media (max-width: 1100px) {
   .both {
     grid-template-columns: minmax(0, 1fr);
     grid-template-rows: minmax(180px, 1fr) auto;
-    overflow: auto;
   }
-}
-.panel {
-  min-height: 0;
-  overflow: auto;
+  .panel {
+    max-height: 44vh;
+  }
 }
 .state {
   padding: 36px;
