@@ -25,8 +25,8 @@ export class ThreadLate extends Error {
 export interface RestartingThread<Served> {
   /**
    * Asks the thread, starting it when it does not run.
-   * @param longest milliseconds after which the thread is ended, with whatever else it was asked; no bound unless
-   * given.
+   * @param longest milliseconds after which the thread is ended, with whatever else it was asked; counted from when it
+   * has started. No bound unless given.
    * @throws ThreadEnded when it ends before it answers, ThreadLate when that is since this question took too long.
    */
   ask: <Answer>(question: (remote: Comlink.Remote<Served>) => Promise<Answer>, longest?: number) => Promise<Answer>
@@ -49,6 +49,8 @@ export function restartingThread<Served>(
     worker: Worker
     remote: Comlink.Remote<Served>
     ended: Promise<never>
+    /** Settled once it hears what it is asked: on a busy machine a thread takes long to start. */
+    listening: Promise<unknown>
     /** Whoever still waits for it is told, and who asks next gets a new one. */
     end: (cause: unknown) => void
   }
@@ -72,22 +74,31 @@ export function restartingThread<Served>(
     worker.once('exit', code => {
       end(`exit code ${code}`)
     })
-    return (current = { worker, remote: Comlink.wrap<Served>(nodeEndpoint(worker)), ended, end })
+    const remote = Comlink.wrap<Served>(nodeEndpoint(worker))
+    // Anything is answered, also a name that it does not have.
+    const answered = (remote as unknown as Record<string, Promise<unknown>>).listening!
+    const listening = Promise.race([answered, ended]).catch(() => undefined)
+    return (current = { worker, remote, ended, listening, end })
   }
   return {
     async ask(question, longest) {
-      const { worker, remote, ended, end } = current ?? start()
+      const { worker, remote, ended, listening, end } = current ?? start()
       if (longest === undefined) return Promise.race([question(remote), ended])
       let timer: NodeJS.Timeout | undefined
+      let waiting = true
       const late = new Promise<never>((_, reject) => {
-        timer = setTimeout(() => {
+        const endLate = () => {
           const error = new ThreadLate(what, longest)
           reject(error)
           end(error)
           void worker.terminate()
-        }, longest)
+        }
+        void listening.then(() => {
+          if (waiting) timer = setTimeout(endLate, longest)
+        })
       })
       return Promise.race([question(remote), ended, late]).finally(() => {
+        waiting = false
         clearTimeout(timer)
       })
     },

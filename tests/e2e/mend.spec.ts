@@ -101,17 +101,16 @@ test('what cannot be looked at says so, and wrong questions are refused in plain
   await page.unroute('**/api/videos/audit*')
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByTestId('mend-panel')).toBeVisible({ timeout: 60_000 })
-  for (const [query, told] of [
-    ['ruleSet=none', 'There is no rule set'],
-    ['sort=luck', 'Sort by views'],
-    ['workspace=none', ''],
+  for (const [query, code, told] of [
+    ['ruleSet=none', 400, 'There is no rule set'],
+    ['sort=luck', 400, 'Sort by views'],
+    ['workspace=none', 404, 'This workspace no longer exists'],
   ] as const) {
     const { status, json } = await call(app, `/api/videos/audit?${query}`)
-    if (told)
-      expect([status, (json as { error: { message: string } }).error.message]).toEqual([
-        400,
-        expect.stringContaining(told),
-      ])
+    expect([status, (json as { error: { message: string } }).error.message]).toEqual([
+      code,
+      expect.stringContaining(told),
+    ])
   }
   const off = async (body: object) => (await call(app, '/api/next/off', { method: 'POST', body })).status
   expect(await off({ key: 'mend' })).toBe(400)

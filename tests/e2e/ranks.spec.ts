@@ -174,7 +174,7 @@ test('twelve weeks of a video that is out: the curve, who came in above, and a r
     )
     .toEqual(['touring bike chain'])
   await page.reload()
-  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `)  // Its page, and back again.
+  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `) // Its page, and back again.
   await events.getByTestId('rank-page').click()
   await expect(page).toHaveURL(/\/rivals\?phrase=touring\+bike\+chain/u)
   await expect(page.getByTestId('rival').first()).toBeVisible()

@@ -1,7 +1,7 @@
 import { buildSync } from 'esbuild'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { restartingThread, ThreadEnded } from '../../../../server/threads/restartingThread'
+import { restartingThread, ThreadEnded, ThreadLate } from '../../../../server/threads/restartingThread'
 import { temporaryFolder } from '../files'
 
 interface Counter {
@@ -66,3 +66,14 @@ test('closing is no failure', async () => {
   await thread.close()
   expect(log).not.toHaveBeenCalled()
 })
+
+test('how long a question takes counts from when the thread has started, however long that takes', async () => {
+  // Starting takes it longer than a question may.
+  const slow = join(folder, 'slow.mjs')
+  writeFileSync(slow, `const end = Date.now() + 1200\nwhile (Date.now() < end);\nawait import('./counter.mjs')`)
+  const thread = restartingThread<Counter>('The counter', slow)
+  expect(await thread.ask(remote => remote.count(), 800)).toBe(1)
+  await expect(thread.ask(remote => remote.hang(), 100)).rejects.toThrow(ThreadLate)
+  expect(thread.running()).toBe(false)
+  await thread.close()
+}, 20_000)
