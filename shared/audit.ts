@@ -25,6 +25,8 @@ export const briefIdOf = (workspace: string, video: string) => uuidOf(`${workspa
 
 /** A ready-made change of a video's texts. */
 export interface AuditEdit extends Mend {
+  /** What stands there now. */
+  before: string | string[] | null
   /** Views a month that it brings by itself; `null` where that is not known. */
   views: Reworded | null
 }
@@ -44,6 +46,8 @@ export interface AuditRow {
   searches: number | null
   /** Where it stands for its lead, by the last look; `null` where nobody looked. */
   rank: RankDay | null
+  /** When the result page of its lead was seen; `null` where none is kept. */
+  pageAt: number | null
   /**
    * Views a month that full wording, or the edit where that is more, would bring; `null` where searches, page or
    * channel are not known.

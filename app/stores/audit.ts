@@ -9,7 +9,7 @@ import { useWorkspace } from './workspace'
 /** The table is drawn anew this often while rows come, in milliseconds; a longer one takes longer to draw. */
 const TOLD_EVERY = 300
 /** For how long a video is put off. */
-export const OFF_DAYS = 90
+const OFF_DAYS = 90
 
 /** The videos of the channel that are out, with what their texts lack. */
 export const useAudit = defineStore('audit', () => {
@@ -21,6 +21,8 @@ export const useAudit = defineStore('audit', () => {
   const running = ref(false)
   /** How far it is; `null` where that is not known yet. */
   const progress = ref<{ done: number; of: number; what: 'weighed' | 'scored' } | null>(null)
+  /** How many there are; what came may be fewer where it was stopped or broke off. */
+  const all = ref(0)
   const ruleSet = ref('balanced')
   let stop: AbortController | null = null
 
@@ -35,20 +37,20 @@ export const useAudit = defineStore('audit', () => {
     rows.value = []
     const found: AuditRow[] = []
     let drawn = performance.now()
-    let of = 0
+    all.value = 0
     try {
       const response = await apiResponse('GET /api/videos/audit', { query: query.value, signal: mine.signal })
       for await (const line of readLines<AuditLine>(response)) {
         if (mine !== stop) return
         if ('weighed' in line) progress.value = { done: line.weighed, of: line.of, what: 'weighed' }
-        else if ('rows' in line) of = line.rows
+        else if ('rows' in line) all.value = line.rows
         else found.push(line)
         if (!found.length || performance.now() - drawn < TOLD_EVERY + found.length / 5) continue
         drawn = performance.now()
         rows.value = [...found]
-        progress.value = { done: found.length, of, what: 'scored' }
+        progress.value = { done: found.length, of: all.value, what: 'scored' }
       }
-      if (found.length < of) throw new Error(`Only ${found.length} of ${of} videos could be looked at. Try again.`)
+      if (found.length < all.value) throw new Error('Not all videos could be looked at. Try again.')
     } catch (error) {
       if (mine === stop && !mine.signal.aborted) problem.value = messageOf(error)
     } finally {
@@ -74,21 +76,7 @@ export const useAudit = defineStore('audit', () => {
   const mark = (id: string, off: boolean) => {
     rows.value = rows.value.map(row => (row.videoId === id ? { ...row, off } : row))
   }
-  /** Not proposed for some months. */
-  async function putOff({ videoId, title }: AuditRow) {
-    const key = `mend:${videoId}`
-    const takeUp = async () => {
-      await api('DELETE /api/next/off', { query: { workspace: workspace.id, key } })
-      mark(videoId, false)
-    }
-    try {
-      await api('POST /api/next/off', { body: { workspace: workspace.id, key, days: OFF_DAYS } })
-      mark(videoId, true)
-      notices.show(`“${title}” put off for three months.`, { undo: takeUp })
-    } catch (error) {
-      notices.show(messageOf(error), { serious: true })
-    }
-  }
+  /** Proposes a video again. */
   async function takeUp({ videoId }: AuditRow) {
     try {
       await api('DELETE /api/next/off', { query: { workspace: workspace.id, key: `mend:${videoId}` } })
@@ -97,12 +85,23 @@ export const useAudit = defineStore('audit', () => {
       notices.show(messageOf(error), { serious: true })
     }
   }
+  /** Does not propose it for some months. */
+  async function putOff(row: AuditRow) {
+    try {
+      const body = { workspace: workspace.id, key: `mend:${row.videoId}`, days: OFF_DAYS }
+      await api('POST /api/next/off', { body })
+      mark(row.videoId, true)
+      notices.show(`“${row.title}” put off for three months.`, { undo: () => takeUp(row) })
+    } catch (error) {
+      notices.show(messageOf(error), { serious: true })
+    }
+  }
 
   /** A brief with the texts of a video, its edit taken; where it came of one, that one. @returns its id. */
   async function toBrief(row: AuditRow, edit: AuditEdit | null): Promise<string> {
     if (row.brief) return row.brief
-    const { videos } = await api('GET /api/videos/texts', { query: { workspace: workspace.id } })
-    const texts = videos.find(({ id }) => id === row.videoId)
+    const query = { workspace: workspace.id, video: row.videoId }
+    const [texts] = (await api('GET /api/videos/texts', { query })).videos
     if (!texts) throw new Error('This video is no longer known. Look at your channel again in the Library.')
     const fields = {
       topic: texts.title.slice(0, 200),
@@ -127,6 +126,7 @@ export const useAudit = defineStore('audit', () => {
     problem,
     running,
     progress,
+    all,
     ruleSet,
     load,
     follow,

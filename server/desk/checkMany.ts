@@ -1,8 +1,8 @@
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { manyLineSchema, type ManyAnswer } from '../../shared/checkMany'
-import { ThreadEnded, ThreadLate } from '../threads/restartingThread'
 import { inLanes } from '../threads/inLanes'
+import { inTime } from '../threads/inTime'
 import { fileText, textLines } from '../imports/fileText'
 import { problemOf } from '../http/problem'
 import type { Runtime } from '../runtime'
@@ -65,26 +65,11 @@ export async function* checkMany(
 
   async function answered(lines: readonly Line[], lane: number): Promise<ManyAnswer[]> {
     const texts = lines.flatMap(line => ('text' in line ? [line.text] : []))
-    const found = await scored(texts, lane)
+    // One text that takes too long is told as such; those beside it are scored all the same.
+    const found = await inTime<TextToScore, ManyAnswer>(texts, some => scoring.many(lane, some, set, profile), refusal)
     let at = 0
     return lines.map(line =>
       'answer' in line ? line.answer : { ...(line.id === undefined ? {} : { id: line.id }), ...found[at++]! },
     )
-  }
-
-  /** One text that takes too long is told as such; those beside it are scored all the same. */
-  async function scored(texts: readonly TextToScore[], lane: number): Promise<ManyAnswer[]> {
-    if (!texts.length) return []
-    try {
-      return await scoring.many(lane, [...texts], set, profile)
-    } catch (error) {
-      if (texts.length === 1 || !(error instanceof ThreadLate || error instanceof ThreadEnded)) {
-        if (texts.length === 1) return [refusal(error)]
-        throw error
-      }
-      const each: ManyAnswer[] = []
-      for (const text of texts) each.push(...(await scored([text], lane)))
-      return each
-    }
   }
 }

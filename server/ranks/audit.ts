@@ -1,17 +1,18 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { atStake } from '../../core/draft/atStake'
-import type { Mend, Mends } from '../../core/draft/mends'
+import type { Mend } from '../../core/draft/mends'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
 import { rewordedViews, type Reworded } from '../../core/ranks/reworded'
 import { isFresh, rankDay, type RankDay } from '../../core/ranks/standing'
 import { phraseKey } from '../../core/text/words'
 import type { AUDIT_SORTS, AuditEdit, AuditLine, AuditRow } from '../../shared/audit'
-import type { VideoRow } from '../data/videos'
+import { toSiteVideo } from '../data/videos'
 import type { Runtime } from '../runtime'
 import { wordedRanks, type VideoTexts, type WordedRanks } from '../rivals/wordedRanks'
 import { inLanes } from '../threads/inLanes'
-import { ThreadEnded, ThreadLate } from '../threads/restartingThread'
+import { inTime, unknownWhereLate } from '../threads/inTime'
+import type { TextToScore } from '../threads/scoringThread'
 import { likelyLeadOf, type VideoLead } from './likelyLeads'
 
 export interface AuditQuestion {
@@ -39,12 +40,6 @@ interface Weighed {
   /** Views that other texts would bring; `null` where that is not known. */
   viewsOf: ((texts: VideoTexts) => Reworded) | null
 }
-
-const textsOf = ({ title, description, tags }: VideoRow): VideoTexts => ({
-  title,
-  description,
-  tags: tags === null ? null : (JSON.parse(tags) as string[]),
-})
 
 /**
  * What the videos of a channel lack, worth most first; from what is kept. All are weighed before the first is told, as
@@ -117,7 +112,7 @@ async function* weigh(
     await nextTurn()
     const video = videos.video(code)!
     const { title, published_at, views } = video
-    const texts = textsOf(video)
+    const texts = toSiteVideo(video)
     const brief = briefOf(code)
     const lead = likelyLeadOf(phrases, {
       brief,
@@ -148,6 +143,7 @@ async function* weigh(
         leadFrom: lead.from,
         searches,
         rank,
+        pageAt: page?.at ?? null,
         words: viewsOf && viewsOf(worded!.full),
         off: off.has(`mend:${code}`),
       },
@@ -177,8 +173,13 @@ async function mended(
   lane: number,
 ): Promise<AuditRow[]> {
   // Texts are read anew: those of ten thousand videos are not kept in memory meanwhile.
-  const texts = some.map(({ row }) => textsOf(videos.video(row.videoId)!))
-  const scored = await found(texts.map((_, i) => i))
+  const texts = some.map(({ row }) => toSiteVideo(videos.video(row.videoId)!))
+  const asked = texts.map(({ title, description, tags }, i): TextToScore => {
+    const { lead, support, language } = some[i]!.lead
+    const draft = { title, description: description ?? undefined, tags: tags ?? undefined }
+    return { draft, phrases: { lead, support }, language }
+  })
+  const scored = await inTime(asked, list => scoring.mend(lane, list, set, profile), unknownWhereLate)
   const rows: AuditRow[] = []
   for (const [i, { row, viewsOf }] of some.entries()) {
     const each = scored[i]
@@ -187,32 +188,6 @@ async function mended(
     rows.push({ ...row, words, percent: each?.percent ?? null, lacks: each?.lacks ?? null, edit })
   }
   return rows
-
-  /** One that takes too long has no points; those beside it have theirs. */
-  async function found(which: number[]): Promise<(Mends | null)[]> {
-    try {
-      return await scoring.mend(
-        lane,
-        which.map(i => ({
-          draft: {
-            title: texts[i]!.title,
-            description: texts[i]!.description ?? undefined,
-            tags: texts[i]!.tags ?? undefined,
-          },
-          phrases: { lead: some[i]!.lead.lead, support: some[i]!.lead.support },
-          language: some[i]!.lead.language,
-        })),
-        set,
-        profile,
-      )
-    } catch (error) {
-      if (!(error instanceof ThreadLate || error instanceof ThreadEnded)) throw error
-      if (which.length === 1) return [null]
-      const each: (Mends | null)[] = []
-      for (const i of which) each.push(...(await found([i])))
-      return each
-    }
-  }
 }
 
 /** By the views it brings where they are known and any brings some; else by points. */
@@ -224,7 +199,11 @@ async function bestEdit(
   const edits: AuditEdit[] = []
   for (const each of mends) {
     if (viewsOf) await nextTurn()
-    edits.push({ ...each, views: viewsOf && viewsOf({ ...texts, [each.field]: each.value }) })
+    edits.push({
+      ...each,
+      before: texts[each.field],
+      views: viewsOf && viewsOf({ ...texts, [each.field]: each.value }),
+    })
   }
   edits.sort((a, b) => (b.views?.expected ?? 0) - (a.views?.expected ?? 0) || b.points - a.points)
   return edits[0] ?? null

@@ -13,7 +13,8 @@ import type { Score, scoreDraft } from '../../core/draft/score'
 import type { IdeasQuestion, TitleIdea } from '../../core/titles/ideas'
 import type { MeasuredTitle, MeasureQuestion } from '../../core/titles/measure'
 import type { PostsQuestion, WrittenPost } from '../../core/posts/write'
-import { restartingThread, ThreadLate } from './restartingThread'
+import { inTime, unknownWhereLate } from './inTime'
+import { restartingThread } from './restartingThread'
 import type { AfterDraft, BriefToScore, ScoringThread } from './scoringThread'
 
 /** Scores texts in a thread of its own. */
@@ -64,17 +65,6 @@ export function startScoring(entry: string, longest = LONGEST): Scoring {
   const lanes = Array.from({ length: Math.min(MOST_LANES, availableParallelism()) }, () =>
     started('Scoring many texts'),
   )
-  async function percents(list: BriefToScore[]): Promise<(number | null)[]> {
-    try {
-      return await thread.ask(remote => remote.percents(list), longest)
-    } catch (error) {
-      if (!(error instanceof ThreadLate)) throw error
-      if (list.length === 1) return [null]
-    }
-    const found: (number | null)[] = []
-    for (const each of list) found.push(...(await percents([each])))
-    return found
-  }
   return {
     score: (...question) => thread.ask(remote => remote.score(...question), longest),
     cover: (...question) => thread.ask(remote => remote.cover(...question), longest),
@@ -94,7 +84,13 @@ export function startScoring(entry: string, longest = LONGEST): Scoring {
     async percents(list) {
       const found: (number | null)[] = []
       for (let from = 0; from < list.length; from += TOGETHER)
-        found.push(...(await percents(list.slice(from, from + TOGETHER))))
+        found.push(
+          ...(await inTime(
+            list.slice(from, from + TOGETHER),
+            some => thread.ask(remote => remote.percents(some), longest),
+            unknownWhereLate,
+          )),
+        )
       return found
     },
     async close() {

@@ -59,7 +59,10 @@ export const rivalCalls = {
     body: z.object({ workspace: workspaceInput, on: z.boolean() }),
     answer: type<Done>(),
   }),
-  'GET /api/videos/texts': call({ query: ofWorkspace, answer: type<{ videos: OwnTexts[] }>() }),
+  'GET /api/videos/texts': call({
+    query: ofWorkspace.extend({ video: z.string().max(200).optional() }),
+    answer: type<{ videos: OwnTexts[] }>(),
+  }),
   /** How a video of one’s own was watched; by POST a live service is asked, too. */
   'GET /api/videos/:id/views': views,
   'POST /api/videos/:id/views': views,

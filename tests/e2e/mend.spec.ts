@@ -27,7 +27,7 @@ test('videos that better words would bring most come first; one is worked off af
   await page.goto('/ranks')
   await page.getByTestId('view-mend').click()
   await expect(page).toHaveURL(/view=mend/u)
-  await expect(page.getByTestId('mend-told')).toContainText('better words would bring', { timeout: 60_000 })
+  await expect(page.getByTestId('mend-told')).toContainText('better words would bring views to', { timeout: 60_000 })
   const panel = page.getByTestId('mend-panel')
   const best = rows.reduce((a, b) => ((b.words?.expected ?? 0) > (a.words?.expected ?? 0) ? b : a))
   await expect(panel.getByRole('heading', { level: 2 })).toHaveText(best.title)
@@ -77,6 +77,9 @@ test('a video opens on the Desk with its texts and its edit; one that came of a 
   const id = new URL(page.url()).searchParams.get('brief')!
   const { fields } = (await call(app, `/api/briefs/${id}`)).json as { fields: { title: string } }
   expect(fields.title).toBe(mended.edit!.value)
+  // Under Release it is put beside that video without being chosen.
+  await page.goto(`/release?brief=${id}&part=publish&onto=there`)
+  await expect(page.getByTestId('apply-video').locator('input[role=combobox]')).toHaveValue(mended.title)
   // It is known as the video's brief from now on, and opened as such; deleted, it is made again.
   const again = rowsOf(await (await fetch(`${app.url}/api/videos/audit?region=GB`)).text())
   expect(again.find(({ videoId }) => videoId === mended.videoId)!.brief).toBe(id)
@@ -98,6 +101,17 @@ test('what cannot be looked at says so, and wrong questions are refused in plain
   await page.route('**/api/videos/audit*', route => route.abort())
   await page.goto('/ranks?view=mend')
   await expect(page.getByRole('alert').first()).toContainText('Cannot reach the Fonetra server')
+  await page.unroute('**/api/videos/audit*')
+  // What came before it broke off stays, and it is said how much that is.
+  const lines = (await (await fetch(`${app.url}/api/videos/audit?region=GB`)).text())
+    .split('\n')
+    .filter(line => !line.includes('"weighed"'))
+  await page.route('**/api/videos/audit*', route => route.fulfill({ body: `${lines.slice(0, 4).join('\n')}\n` }))
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('alert').first()).toContainText('Not all videos could be looked at')
+  await expect(page.getByTestId('mend-told')).toContainText(/^3 videos, 3 of \d+ looked at; better words/u)
+  await page.getByTestId('mend-working').locator('summary').click()
+  await expect(page.getByTestId('mend-working')).toContainText('share that looks at its rank now')
   await page.unroute('**/api/videos/audit*')
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByTestId('mend-panel')).toBeVisible({ timeout: 60_000 })

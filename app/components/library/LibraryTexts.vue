@@ -136,16 +136,7 @@ const mean = computed(() =>
       <v-btn size="small" variant="tonal" :prepend-icon="mdiFileUploadOutline" data-test="texts-file" @click="choose()"
         >From files</v-btn
       >
-      <v-select
-        v-model="set"
-        :items="items.ruleSets"
-        item-title="name"
-        item-value="id"
-        label="Rule set"
-        hide-details
-        class="set"
-        data-test="texts-set"
-      />
+      <ShellRuleSet v-model="set" class="set" data-test="texts-set" />
       <v-select
         v-model="beside"
         :items="items.ruleSets.filter(each => each.id !== many.ruleSet)"

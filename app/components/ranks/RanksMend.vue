@@ -5,14 +5,11 @@ import { CHECKS } from '../../../core/draft/checks'
 import { inDigits } from '../../../core/text/inWords'
 import type { AuditRow } from '../../../shared/audit'
 import { counted } from '~/composables/figures'
-import { fewViews } from '~/composables/rankCells'
 import { typing } from '~/composables/shellKeys'
 import { useAudit } from '~/stores/audit'
-import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 /** Videos that are out, what better words would bring most first: a queue that is worked off. */
 const audit = useAudit()
-const items = useWorkspaceItems()
 const route = useRoute()
 const address = useAddress()
 const titles = new Map(CHECKS.map(({ id, title }) => [id, title]))
@@ -41,7 +38,8 @@ const lines = computed(() => {
       words: row.words?.expected ?? UNKNOWN_LAST,
     }))
 })
-const sum = computed(() => lines.value.reduce((all, { row }) => all + Math.max(0, row.words?.expected ?? 0), 0))
+/** No sum of views: two videos for one phrase do not both rise. */
+const helped = computed(() => lines.value.filter(({ row }) => row.words && row.words.expected > 0).length)
 const unknown = computed(() => lines.value.filter(({ row }) => row.words === null).length)
 const sortBy = ref<{ key: string; order: 'asc' | 'desc' }[]>([{ key: 'words', order: 'desc' }])
 /** In the order in which they stand. */
@@ -117,17 +115,8 @@ const LEADS = {
       :model-value="contains"
       @update:model-value="contains = $event ?? ''"
     />
-    <v-select
-      v-model="audit.ruleSet"
-      :items="items.ruleSets"
-      item-title="name"
-      item-value="id"
-      label="Rule set"
-      hide-details
-      class="set"
-      data-test="mend-set"
-    />
-    <label class="small"><input v-model="withOff" type="checkbox" data-test="mend-off-too" /> Put off too</label>
+    <ShellRuleSet v-model="audit.ruleSet" class="set" data-test="mend-set" />
+    <label class="small"><input v-model="withOff" type="checkbox" data-test="mend-off-too" /> Show those put off</label>
     <p class="small muted told" role="status" data-test="mend-told">
       <template v-if="audit.running">
         <template v-if="audit.progress"
@@ -136,9 +125,11 @@ const LEADS = {
         ><template v-else>Looking at your videos…</template>
       </template>
       <template v-else-if="audit.rows.length"
-        >{{ counted(lines.length, 'video') }}; better words would bring {{ fewViews(sum) }} views a month<template
-          v-if="unknown"
-          >; not known for {{ inDigits(unknown) }}</template
+        >{{ counted(lines.length, 'video')
+        }}<template v-if="audit.rows.length < audit.all"
+          >, {{ inDigits(audit.rows.length) }} of {{ inDigits(audit.all) }} looked at</template
+        >; better words would bring views to {{ inDigits(helped) }} of them<template v-if="unknown"
+          >, not known for {{ inDigits(unknown) }}</template
         >.</template
       >
     </p>
@@ -153,12 +144,12 @@ const LEADS = {
     >
   </div>
   <ShellFailed v-if="audit.problem" :problem="audit.problem" @again="audit.load()" />
-  <v-skeleton-loader v-else-if="audit.running && !audit.rows.length" type="table-row@6" class="sheet" />
-  <div v-else-if="!audit.rows.length" class="sheet state" data-test="mend-empty">
+  <v-skeleton-loader v-if="audit.running && !audit.rows.length" type="table-row@6" class="sheet" />
+  <div v-else-if="!audit.rows.length && !audit.problem" class="sheet state" data-test="mend-empty">
     <h2>No videos to mend</h2>
     <p>No videos of your channel are known. Name it in the Library, under Channels, and look at it.</p>
   </div>
-  <div v-else class="both">
+  <div v-else-if="audit.rows.length" class="both">
     <RanksMendTable v-model:sort-by="sortBy" :lines="lines" :chosen="chosen?.videoId ?? ''" @show="show" />
     <RanksMendPanel
       v-if="chosen"

@@ -1,24 +1,22 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
+import { isFresh, rankDay } from '../../../core/ranks/standing'
 import type { AuditRow } from '../../../shared/audit'
 import { messageOf } from '~/composables/api'
+import { now } from '~/composables/clock'
 import { dateOnly, dayOnly, inFull } from '~/composables/figures'
 import { pointsText } from '~/composables/points'
 import { fewViews } from '~/composables/rankCells'
 import { useAudit } from '~/stores/audit'
 import { useNotices } from '~/stores/notices'
-import { useRanks } from '~/stores/ranks'
 
 /** One video of the queue: where it stands, and the one edit that brings most. */
 const props = defineProps<{ row: AuditRow; lacks: string; leadFrom: string }>()
 const emit = defineEmits<{ off: []; step: [by: number] }>()
 const audit = useAudit()
-const ranks = useRanks()
 const notices = useNotices()
 const opening = ref(false)
 const shown = (value: string | string[] | null) => (Array.isArray(value) ? value.join('\n') : (value ?? ''))
-/** What stands there now. */
-const texts = computed(() => ranks.videos?.find(({ id }) => id === props.row.videoId))
 
 /** To the Desk, with its texts in a brief. */
 async function open() {
@@ -65,9 +63,7 @@ defineExpose({ open })
           {{ lacks }}<span class="small muted">, {{ pointsText(row.lacks!.points) }} points</span>
         </dd></template
       >
-      <dt title="Its lead word for word in title, first line and a tag, or the edit below where that brings more">
-        Better words
-      </dt>
+      <dt>Better words</dt>
       <dd v-if="row.words" data-test="mend-words">
         <b class="figure">{{ fewViews(Math.max(0, row.words.expected)) }}</b> views a month more<span
           class="small muted"
@@ -79,6 +75,19 @@ defineExpose({ open })
         Not known: it takes the searches of its lead, its result page, and your channel.
       </dd>
     </dl>
+    <details v-if="row.words" class="small" data-test="mend-working">
+      <summary>How it is worked out</summary>
+      <p>
+        Searches a month ({{ inFull(row.searches) }}) × (share that looks at its rank with better words − share that
+        looks at its rank now), the shares as in the Library. Better words: the lead word for word in title, first line
+        and a tag, or the edit below where that brings more. The ranks are those of the result page of
+        {{ dateOnly(row.pageAt!) }} without this video.
+        <template v-if="row.rank && isFresh(row.rank, rankDay(now()))"
+          >What it does better or worse than its words let expect is taken from its rank on
+          {{ dayOnly(row.rank.day) }}.</template
+        ><template v-else>Its rank was not looked up in the last 28 days: all that it may be is counted.</template>
+      </p>
+    </details>
     <div v-if="row.edit" class="edit">
       <h3>
         {{ row.edit.label
@@ -89,9 +98,8 @@ defineExpose({ open })
         >
       </h3>
       <DeskDifference
-        v-if="texts"
         class="small difference"
-        :before="shown(texts[row.edit.field])"
+        :before="shown(row.edit.before)"
         :after="shown(row.edit.value)"
         data-test="mend-difference"
       />

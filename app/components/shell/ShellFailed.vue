@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiRefresh } from '@mdi/js'
 
-/** What could not be loaded stands here, and is asked for again. */
+/** Says what could not be loaded, with a button to try again. */
 defineProps<{ problem: string }>()
 const emit = defineEmits<{ again: [] }>()
 </script>

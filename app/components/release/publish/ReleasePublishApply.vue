@@ -1,19 +1,31 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { fieldOf } from '../../../../core/brief/brief'
+import { briefIdOf } from '../../../../shared/audit'
 import type { Applied } from '../../../../shared/publish'
 import { dateTime } from '~/composables/figures'
 import { useLeadTargets, type LeadTarget } from '~/composables/leadTargets'
+import { useBrief } from '~/stores/brief'
 import { usePublish } from '~/stores/publish'
 
 /** The brief's text beside that of a video that is out: what changes there is chosen part by part. */
 const publish = usePublish()
+const brief = useBrief()
 const { videos } = useLeadTargets()
 const video = ref(publish.beside?.videoId ?? publish.answer?.publication?.video ?? '')
 /** One of the list, or an id that was typed. */
 const take = (given: string | LeadTarget | null) => {
   video.value = given === null ? '' : typeof given === 'string' ? given : given.id
 }
+/** A brief that was made of a video to mend it is meant for that one. */
+watch(
+  videos,
+  list => {
+    const { brief: open } = brief
+    if (!video.value && open) video.value = list.find(({ id }) => briefIdOf(open.workspaceId, id) === open.id)?.id ?? ''
+  },
+  { immediate: true },
+)
 const chosen = ref<Applied[]>([])
 watch(
   () => publish.beside,
