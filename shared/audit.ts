@@ -64,16 +64,3 @@ export interface AuditRow {
 }
 /** How far it is, then how many rows follow, then the rows. */
 export type AuditLine = { weighed: number; of: number } | { rows: number } | AuditRow
-
-export const putOffSchema = z.object({
-  workspace: workspaceInput,
-  key: z.string().regex(/^[a-z]+:.{1,200}$/u, 'A key is what it is about, a colon and its name.'),
-  days: z
-    .number()
-    .int('Give whole days.')
-    .min(1, 'Put it off for a day at least.')
-    .max(366, 'Put it off for a year at most.')
-    .nullable()
-    .default(null),
-})
-export const takeUpQuery = z.object({ workspace: workspaceInput, key: putOffSchema.shape.key })

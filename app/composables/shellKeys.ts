@@ -3,7 +3,7 @@ import { useNotices } from '~/stores/notices'
 
 /** Keys that work on every screen, as the list of keys shows them. */
 export const SHELL_KEYS = [
-  { keys: 'g then 1 … 6', does: 'Go to Demand, Rivals, Desk, Release, Ranks, Library' },
+  { keys: 'g then 0 … 6', does: 'Go to What next, Demand, Rivals, Desk, Release, Ranks, Library' },
   { keys: '/', does: 'To the seed box, or to the title on the Desk' },
   { keys: 'n', does: 'New brief' },
   { keys: 't', does: 'Show or hide the tray' },
@@ -65,7 +65,7 @@ export function useShellKeys(actions: ShellActions) {
     if (event.ctrlKey || event.metaKey || event.altKey) return
     // What a dialog covers does not answer.
     const covered = document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active') !== null
-    if (going > Date.now() - 1500 && /^[1-6]$/u.test(event.key)) actions.areas[Number(event.key) - 1]?.()
+    if (going > Date.now() - 1500 && /^[0-6]$/u.test(event.key)) actions.areas[Number(event.key)]?.()
     else if (!covered && /^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1])
       screen.views[Number(event.key) - 1]!()
     else if (!covered && event.key === 'Escape' && screen?.escape) screen.escape()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { mdiKeyboardOutline, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { mdiCompassOutline, mdiKeyboardOutline, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { gapsOf } from '../../core/descriptions/gaps'
 import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
-import { lastLook } from '~/composables/lastPlace'
+import { lastLook, NEXT } from '~/composables/lastPlace'
 import { remember } from '~/composables/remember'
 import { useAccess } from '~/stores/access'
 import { useChanges } from '~/stores/changes'
@@ -60,7 +60,7 @@ function switchTray() {
 }
 
 useShellKeys({
-  areas: AREAS.map(area => () => navigateTo(linkTo(area.path))),
+  areas: [NEXT, ...AREAS.map(({ path }) => path)].map(path => () => navigateTo(linkTo(path))),
   keys: () => {
     keysOpen.value = true
   },
@@ -77,6 +77,16 @@ useShellKeys({
     <v-navigation-drawer permanent :width="phone ? 52 : 88" class="rail" :class="{ phone }" aria-label="Areas">
       <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
       <nav aria-label="Areas">
+        <NuxtLink
+          :to="linkTo(NEXT)"
+          class="area"
+          :class="{ here: route.path === NEXT }"
+          :aria-current="route.path === NEXT ? 'page' : undefined"
+          title="What is worth doing today (g 0)"
+          data-test="next"
+        >
+          <v-icon :icon="mdiCompassOutline" size="20" /><span class="name">What next</span>
+        </NuxtLink>
         <NuxtLink
           v-for="(area, i) in AREAS"
           :key="area.path"

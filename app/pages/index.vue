@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { lastPlace } from '~/composables/lastPlace'
+import { firstPlace } from '~/composables/lastPlace'
 
 definePageMeta({
   middleware: to =>
-    navigateTo(Object.keys(to.query).length ? { path: '/demand', query: to.query } : lastPlace(), { replace: true }),
+    navigateTo(Object.keys(to.query).length ? { path: '/demand', query: to.query } : firstPlace(), { replace: true }),
 })
 </script>
 

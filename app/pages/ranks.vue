@@ -72,9 +72,9 @@ watch(
   { immediate: true },
 )
 watch(
-  () => workspace.region,
-  region => {
-    ranks.region = region
+  [() => route.query.region, () => workspace.region],
+  ([given, usual]) => {
+    ranks.region = typeof given === 'string' ? given || null : usual
   },
   { immediate: true },
 )
@@ -142,7 +142,12 @@ const explained = computed(() =>
           @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
         />
       </template>
-      <ShellRegion v-if="view !== 'views' && view !== 'told'" v-model="ranks.region" class="region" />
+      <ShellRegion
+        v-if="view !== 'views' && view !== 'told'"
+        :model-value="ranks.region"
+        class="region"
+        @update:model-value="address({ region: $event ?? '' }, true)"
+      />
       <template v-if="view === 'ranks'">
         <v-spacer />
         <v-btn

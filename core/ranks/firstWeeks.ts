@@ -126,6 +126,21 @@ export function compareFirstWeeks(own: VideoDays, others: readonly VideoDays[], 
   return { days, steps, cause: low[0]?.step ?? null, unknown: null }
 }
 
+/** Days a month has. */
+const MONTH = 30
+
+/**
+ * Views a month that a step brings less than is usual for the channel, the others as they are; `null` where that does
+ * not follow from them.
+ */
+export function missedViews(steps: readonly StepComparison[], step: FunnelStep): number | null {
+  const [shown, clicked] = (['shown', 'clicked'] as const).map(of => steps.find(each => each.step === of))
+  if (!shown || !clicked) return null
+  if (step === 'shown') return Math.max(0, shown.usual - shown.own) * clicked.own * MONTH
+  if (step === 'clicked') return shown.own * Math.max(0, clicked.usual - clicked.own) * MONTH
+  return null
+}
+
 // Looked up once: where the global object is guarded, as test runners do, looking it up takes most of the time.
 const { log, sqrt, cos, floor, PI } = Math
 

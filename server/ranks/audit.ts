@@ -3,17 +3,14 @@ import { atStake } from '../../core/draft/atStake'
 import type { Mend } from '../../core/draft/mends'
 import type { LimitProfile } from '../../core/draft/limits'
 import type { RuleSet } from '../../core/draft/ruleset'
-import { rewordedViews, type Reworded } from '../../core/ranks/reworded'
-import { isFresh, rankDay, type RankDay } from '../../core/ranks/standing'
-import { phraseKey } from '../../core/text/words'
 import type { AUDIT_SORTS, AuditEdit, AuditLine, AuditRow } from '../../shared/audit'
 import { toSiteVideo } from '../data/videos'
 import type { Runtime } from '../runtime'
-import { wordedRanks, type VideoTexts, type WordedRanks } from '../rivals/wordedRanks'
+import type { VideoTexts } from '../rivals/wordedRanks'
 import { inLanes } from '../threads/inLanes'
 import { inTime, unknownWhereLate } from '../threads/inTime'
 import type { TextToScore } from '../threads/scoringThread'
-import { likelyLeadOf, type VideoLead } from './likelyLeads'
+import { weighVideos, type Weighed, type WeighStores } from './weighVideos'
 
 export interface AuditQuestion {
   workspace: string | undefined
@@ -23,23 +20,12 @@ export interface AuditQuestion {
   profile: LimitProfile
   sort: (typeof AUDIT_SORTS)[number]
 }
-type Stores = { scoring: Pick<Runtime['scoring'], 'lanes' | 'mend'> } & Pick<
-  Runtime,
-  'aimed' | 'chances' | 'phrases' | 'putOff' | 'ranks' | 'results' | 'videoBriefs' | 'videos' | 'workspaces' | 'now'
->
+type Stores = { scoring: Pick<Runtime['scoring'], 'lanes' | 'mend'> } & WeighStores
 
 /** How far it is is told after so many. */
 const TOLD_EVERY = 50
 /** Texts in one question to a thread: some tens of milliseconds. */
 const TOGETHER = 8
-
-/** A video with what better words would bring it. */
-interface Weighed {
-  row: Omit<AuditRow, 'percent' | 'lacks' | 'edit'>
-  lead: VideoLead
-  /** Views that other texts would bring; `null` where that is not known. */
-  viewsOf: ((texts: VideoTexts) => Reworded) | null
-}
 
 /**
  * What the videos of a channel lack, worth most first; from what is kept. All are weighed before the first is told, as
@@ -56,7 +42,7 @@ export async function* auditOf(
   const weighed: Weighed[] = []
   if (workspace?.channelId != null) {
     const codes = stores.videos.codesOfChannel(workspace.channelId)
-    for await (const each of weigh(stores, question, codes)) {
+    for await (const each of weighVideos(stores, question, codes)) {
       if (signal?.aborted) return
       if (weighed.push(each) % TOLD_EVERY === 0) yield { weighed: weighed.length, of: codes.length }
     }
@@ -89,81 +75,6 @@ const byRelease = (a: Weighed, b: Weighed) => (b.row.publishedAt ?? 0) - (a.row.
 /** What is not known comes after what is; then those whose phrase is searched most. */
 const byViews = ({ row: a }: Weighed, { row: b }: Weighed) =>
   (b.words?.expected ?? -Infinity) - (a.words?.expected ?? -Infinity) || (b.searches ?? -1) - (a.searches ?? -1)
-
-/** What each video is meant for, where it stands, and what full wording would bring it. */
-async function* weigh(
-  stores: Stores,
-  { workspace: asked, region }: AuditQuestion,
-  codes: readonly string[],
-): AsyncGenerator<Weighed> {
-  const { aimed, phrases, putOff, ranks, results, videoBriefs, videos, workspaces, now } = stores
-  const { own: standing, settings, workspace } = workspaces.standing(asked)
-  const { id, language } = workspace!
-  const own = standing && workspace!.own ? { ...workspace!.own, ...standing } : null
-  const briefOf = videoBriefs(id)
-  const off = putOff.of(id, now())
-  const today = rankDay(now())
-  const aims = new Map<string, string[]>()
-  for (const each of aimed.of(id))
-    if (each.region === region && each.language === language)
-      aims.set(each.video, [...(aims.get(each.video) ?? []), each.phrase])
-  for (const code of codes) {
-    // A page's results are read for each: others have their turn after every one.
-    await nextTurn()
-    const video = videos.video(code)!
-    const { title, published_at, views } = video
-    const texts = toSiteVideo(video)
-    const brief = briefOf(code)
-    const lead = likelyLeadOf(phrases, {
-      brief,
-      aimed: aims.get(code) ?? [],
-      title,
-      tags: texts.tags,
-      region,
-      language,
-    })
-    const known = lead.lead ? phrases.known(phraseKey(lead.lead), region, lead.language) : null
-    const rank = known ? lastRank(ranks.of({ video: code, phrase: known.text, region, kind: 'site' })) : null
-    const page = known && results.latest(known.id, region)
-    const searches = known?.volume ?? null
-    const worded =
-      page && own && searches !== null
-        ? wordedRanks(stores, page, own, { phrase: known.text, language: lead.language, video: code })
-        : null
-    const viewsOf =
-      worded && viewsBy(worded, texts, searches!, settings.shares, rank && isFresh(rank, today) ? rank : null)
-    yield {
-      row: {
-        videoId: code,
-        title,
-        publishedAt: published_at,
-        views,
-        brief: brief?.id ?? null,
-        lead: lead.lead,
-        leadFrom: lead.from,
-        searches,
-        rank,
-        pageAt: page?.at ?? null,
-        words: viewsOf && viewsOf(worded!.full),
-        off: off.has(`mend:${code}`),
-      },
-      lead,
-      viewsOf: viewsOf && (texts => viewsOf(worded!.of(texts))),
-    }
-  }
-}
-
-const lastRank = (series: { days: RankDay[] }[]): RankDay | null => series[0]?.days.at(-1) ?? null
-const viewsBy = (
-  worded: WordedRanks,
-  texts: VideoTexts,
-  searches: number,
-  shares: Parameters<typeof rewordedViews>[3],
-  seen: RankDay | null,
-) => {
-  const before = worded.of(texts)
-  return (after: Float64Array) => rewordedViews(before, after, searches, shares, seen)
-}
 
 /** Points, what lacks most, and the one edit that brings most. */
 async function mended(

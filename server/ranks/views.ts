@@ -72,7 +72,8 @@ export async function lookAtViews(deps: ViewsDeps, video: string, anew = false):
   }
 }
 
-const firstDaysOf = (videoDays: VideoDayStore, { code, published_at, seconds }: VideoRow): VideoDays => {
+/** A video's figures of its first weeks. */
+export const firstDaysOf = (videoDays: VideoDayStore, { code, published_at, seconds }: VideoRow): VideoDays => {
   const released = rankDay(published_at!)
   return { released, seconds, days: videoDays.of(code, released, released + FIRST_DAYS) }
 }

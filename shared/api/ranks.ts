@@ -14,7 +14,8 @@ import {
   type WatchesAnswer,
 } from '../ranks'
 import type { ReachAnswer, ReliabilityAnswer } from '../forecasts'
-import { auditQuery, putOffSchema, takeUpQuery, type AuditLine } from '../audit'
+import { auditQuery, type AuditLine } from '../audit'
+import { putOffSchema, takeUpQuery, type NextAnswer } from '../next'
 import { call, type } from './call'
 import { ofWorkspace } from './inputs'
 
@@ -30,6 +31,8 @@ export const rankCalls = {
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
   /** What the channel's videos lack, worth most first: NDJSON, a line each; nothing is asked. */
   'GET /api/videos/audit': call({ query: auditQuery, answer: type<AuditLine>() }),
+  /** What is worth doing today; nothing is asked. */
+  'GET /api/next': call({ query: ofWorkspace, answer: type<NextAnswer>() }),
   /** A proposal is not to come for some days, or any more. */
   'POST /api/next/off': call({ body: putOffSchema, answer: type<{ until: number | null }>() }),
   /** It may come again. */

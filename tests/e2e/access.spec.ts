@@ -34,6 +34,7 @@ async function turnTo(page: Page, address: string): Promise<void> {
 
 /** Every screen with what says that it stands. */
 const SCREENS = [
+  ['next', '[data-test=next-looked]'],
   ['demand', '[data-test=demand-empty]'],
   ['demand?seed=rear+derailleur&region=GB', '[data-test=phrase-row]'],
   ['demand?seed=rear+derailleur&region=GB&volume=99999999', '[data-test=no-phrases]'],
