@@ -37,6 +37,7 @@ import { forecastStore, type ForecastStore } from './data/forecasts'
 import { Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
 import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
+import { editRunStore, type EditRunStore } from './data/editRuns'
 import { putOffStore, type PutOffStore } from './data/putOff'
 import { videoBriefStore, type VideoBriefStore } from './data/videoBriefs'
 import { chanceModelStore } from './data/chanceModels'
@@ -99,6 +100,7 @@ export interface Runtime {
   publications: PublicationStore
   ranks: RankStore
   channelSeries: ChannelSeriesStore
+  editRuns: EditRunStore
   putOff: PutOffStore
   videoBriefs: VideoBriefStore
   videoChanges: VideoChangeStore
@@ -204,6 +206,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       publications,
       ranks,
       channelSeries: channelSeriesStore(db),
+      editRuns: editRunStore(db),
       putOff: putOffStore(db),
       videoBriefs: videoBriefStore(db),
       videoChanges: videoChangeStore(db),

@@ -1,7 +1,7 @@
 /** How long work stands. */
 export interface JobState {
   id: string
-  kind: 'assess' | 'evidence' | 'publish' | 'ranks' | 'views'
+  kind: 'assess' | 'evidence' | 'publish' | 'edit' | 'ranks' | 'views'
   /** What it is about, in words. */
   title: string
   /** `interrupted` is work cut off by the end of the program; it can be taken up again. */

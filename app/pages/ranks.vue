@@ -22,6 +22,7 @@ const VIEWS = [
   { side: 'ranks', title: 'Ranks' },
   { side: 'channel', title: 'All videos' },
   { side: 'mend', title: 'To mend' },
+  { side: 'many', title: 'Change many' },
   { side: 'views', title: 'Views' },
   { side: 'told', title: 'Told and came' },
 ] as const
@@ -143,7 +144,7 @@ const explained = computed(() =>
         />
       </template>
       <ShellRegion
-        v-if="view !== 'views' && view !== 'told'"
+        v-if="view !== 'views' && view !== 'told' && view !== 'many'"
         :model-value="ranks.region"
         class="region"
         @update:model-value="address({ region: $event ?? '' }, true)"
@@ -182,6 +183,7 @@ const explained = computed(() =>
     <LazyRanksTold v-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
+    <LazyRanksEditMany v-else-if="view === 'many'" />
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">
       <h2>No video to look up yet</h2>

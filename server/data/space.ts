@@ -47,6 +47,8 @@ export const HELD: Record<string, SpaceKind> = {
   video_change: 'texts',
   forecast: 'texts',
   put_off: 'texts',
+  edit_run: 'texts',
+  edit_part: 'texts',
   video_day: 'figures',
   video_referrer: 'figures',
   video_told: 'figures',

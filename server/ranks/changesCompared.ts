@@ -3,7 +3,7 @@ import { fieldOf } from '../../core/brief/brief'
 import { beforeAfter, YOUNG_DAYS, type Compared } from '../../core/ranks/beforeAfter'
 import { rankDay } from '../../core/ranks/standing'
 import type { ComparedChange } from '../../shared/views'
-import type { VideoChangeStore } from '../data/videoChanges'
+import type { VideoChange, VideoChangeStore } from '../data/videoChanges'
 import type { VideoDayStore } from '../data/videoDays'
 import type { VideoRow } from '../data/videos'
 
@@ -14,6 +14,10 @@ const MOST_CONTROLS = 40
 const AROUND = 29
 /** What is looked at first for a change: the part that it can move. */
 const MOVES: Compared[] = ['views', 'search', 'clickRate']
+
+/** Whether a field is another one after changes, in their order: what was taken back is no change. */
+const leavesSomething = (changes: readonly VideoChange[]) =>
+  [...group(changes, ({ field }) => field).values()].some(of => of[0]!.before !== of.at(-1)!.after)
 
 /**
  * What each change of a video did, beside the channel's other videos in the same days. Changes of one day are one.
@@ -26,7 +30,9 @@ export function changesCompared(
   today: number,
 ): ComparedChange[] {
   if (published_at === null) return []
-  const byDay = [...group(videoChanges.of(code), ({ at }) => rankDay(at))].sort(([a], [b]) => a - b)
+  const byDay = [...group(videoChanges.of(code), ({ at }) => rankDay(at))]
+    .filter(([, changes]) => leavesSomething(changes))
+    .sort(([a], [b]) => a - b)
   return byDay
     .map(([day, changes], i) => {
       const around = (video: string) => videoDays.of(video, day - AROUND, day + AROUND + 1)

@@ -14,6 +14,7 @@ import {
   type WatchesAnswer,
 } from '../ranks'
 import type { ReachAnswer, ReliabilityAnswer } from '../forecasts'
+import { editManySchema, type EditManyAnswer, type EditRun } from '../editMany'
 import { auditQuery, type AuditLine } from '../audit'
 import { putOffSchema, takeUpQuery, type NextAnswer } from '../next'
 import { call, type } from './call'
@@ -31,6 +32,14 @@ export const rankCalls = {
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
   /** What the channel's videos lack, worth most first: NDJSON, a line each; nothing is asked. */
   'GET /api/videos/audit': call({ query: auditQuery, answer: type<AuditLine>() }),
+  /** One change in many videos: what it would do, or a job that makes it where the texts are still the same. */
+  'POST /api/videos/edit-many': call({ body: editManySchema, answer: type<EditManyAnswer>() }),
+  /** Those that were made, newest first; 50 are remembered. */
+  'GET /api/videos/edit-many': call({ query: ofWorkspace, answer: type<{ runs: EditRun[] }>() }),
+  /** Takes one back in every video where it still stands. */
+  'POST /api/videos/edit-many/:run/undo': call({ body: ofWorkspace, answer: type<{ run: EditRun }>() }),
+  /** Goes on with one that broke off. */
+  'POST /api/videos/edit-many/:run/resume': call({ body: ofWorkspace, answer: type<{ run: EditRun }>() }),
   /** What is worth doing today; nothing is asked. */
   'GET /api/next': call({ query: ofWorkspace, answer: type<NextAnswer>() }),
   /** A proposal is not to come for some days, or any more. */

@@ -6,6 +6,7 @@ import { changes } from '../../../changes'
 import { askable } from '../../../http/askable'
 import { Problem } from '../../../http/problem'
 import { startViews } from '../../../ranks/viewsWork'
+import { workOn } from '../../../release/editMany'
 import { startPublishing } from '../../../release/publish'
 import { paramOf, route } from '../../../http/route'
 import { profileOf, ruleSetOf } from '../../../http/scoring'
@@ -21,6 +22,12 @@ export default route('POST /api/jobs/:id/resume', async (event, runtime) => {
   if (state.kind === 'publish') {
     const { publication } = input as { publication: string }
     const going = runtime.publications.get(publication) ? startPublishing(runtime, publication, id) : null
+    if (!going) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
+    return going
+  }
+  if (state.kind === 'edit') {
+    const run = runtime.editRuns.get((input as { run: string }).run)
+    const going = run && workOn(runtime, run, id)
     if (!going) throw new Problem(409, 'done', 'This job is finished; there is nothing to resume.')
     return going
   }

@@ -58,6 +58,7 @@ const GROWING = [
   'rank_day',
   'watch',
   'video_change',
+  'edit_part',
   'forecast',
   'video_day',
   'video_referrer',
