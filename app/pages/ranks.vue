@@ -41,6 +41,13 @@ const KINDS = [
   { side: 'web', title: 'Web search' },
 ] as const
 
+const OF = [
+  { side: 'chances', title: 'Chances' },
+  { side: 'points', title: 'Points' },
+] as const
+/** What was told: chances of page one, or points. */
+const of = computed(() => (route.query.of === 'points' ? 'points' : 'chances'))
+
 watch(
   () => workspace.id,
   id => {
@@ -143,8 +150,16 @@ const explained = computed(() =>
           @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
         />
       </template>
+      <DeskSides
+        v-if="view === 'told'"
+        :model-value="of"
+        :sides="OF"
+        label="Of what"
+        named="told"
+        @update:model-value="to => address({ of: to === 'chances' ? undefined : to }, true)"
+      />
       <ShellRegion
-        v-if="view !== 'views' && view !== 'told' && view !== 'many'"
+        v-if="!['views', 'many'].includes(view) && !(view === 'told' && of === 'chances')"
         :model-value="ranks.region"
         class="region"
         @update:model-value="address({ region: $event ?? '' }, true)"
@@ -180,7 +195,8 @@ const explained = computed(() =>
         >
       </template>
     </div>
-    <LazyRanksTold v-if="view === 'told'" />
+    <LazyRanksPoints v-if="view === 'told' && of === 'points'" />
+    <LazyRanksTold v-else-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
     <LazyRanksEditMany v-else-if="view === 'many'" />

@@ -80,7 +80,7 @@ export function keepForecasts(deps: ForecastDeps, brief: Brief, moment: KeptFore
 
 /** Days after the release whose rank counts, and how much later it may have been looked up. */
 export const OUTCOME_DAYS = 28
-const OUTCOME_LATER = 14
+export const OUTCOME_LATER = 14
 /** Days over which views are won. */
 const WIN_DAYS = 90
 const LEAST_KNOWN = 0.8

@@ -86,6 +86,8 @@ const SCREENS = [
   ['ranks?view=mend', '[data-test=mend-panel]'],
   ['ranks?view=views', '[data-test=first-weeks]'],
   ['ranks?view=told', '[data-test=told-rows]'],
+  ['ranks?view=told&of=points', '[data-test=points-set]'],
+  ['ranks?view=many', '[data-test=many-video]'],
 ] as const
 
 test.describe('free of serious findings', () => {

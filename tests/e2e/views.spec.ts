@@ -168,3 +168,19 @@ test('all videos in one table, what brings most first; a phrase leads to its cur
   await page.goBack()
   await expect(page.getByTestId('channel-ranks')).toBeVisible()
 })
+
+test('whether points mean anything for one’s own videos, with the interval of each relation', async ({ page }) => {
+  await page.goto('/ranks?view=told')
+  await page.getByTestId('told-points').click()
+  await expect(page).toHaveURL(/of=points/u)
+  const sets = page.getByTestId('points-set')
+  await expect(sets.first()).toBeVisible({ timeout: 60_000 })
+  await expect(sets.filter({ hasText: 'Balanced' }).getByRole('img')).toHaveCount(3)
+  // Ranks were looked up in the demo; days of views come by and by.
+  await expect(sets.filter({ hasText: 'Balanced' }).getByRole('img').last()).toHaveAttribute(
+    'aria-label',
+    /Rank correlation .* over \d+ videos/u,
+  )
+  await page.goBack()
+  await expect(page.getByTestId('told-rows')).toBeVisible()
+})
