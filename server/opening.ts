@@ -34,7 +34,7 @@ import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { aimedStore, type AimedStore } from './data/aimed'
 import { forecastStore, type ForecastStore } from './data/forecasts'
-import { Recalibrations } from './ranks/forecasts'
+import { linkForecasts, Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
 import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
 import { editRunStore, type EditRunStore } from './data/editRuns'
@@ -234,6 +234,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
     }
     asked.forgetOld()
     forecasts.settle()
+    linkForecasts(opening)
     void opening.places.loadNames()
     opening.briefs.forgetOldEdits()
     chances.noted()

@@ -22,9 +22,11 @@ export const RANK_COLUMNS = [
 ] as const
 export type RankColumn = (typeof RANK_COLUMNS)[number]['key']
 
-const rankText = (day: RankDay | null | undefined) =>
+/** A rank as a table shows it. */
+export const rankText = (day: RankDay | null | undefined) =>
   !day ? UNKNOWN : day.rank === null ? `> ${day.depth}` : String(day.rank)
-const seen = (day: RankDay | null | undefined) =>
+/** When it was seen, and among how many. */
+export const rankSeen = (day: RankDay | null | undefined) =>
   !day
     ? 'Not looked up yet'
     : day.rank === null
@@ -38,7 +40,7 @@ function changeText({ now }: RankStanding, change: RankChange | null): string {
   return by! > 0 ? `▲ ${by}` : by! < 0 ? `▼ ${-by!}` : '='
 }
 const changeSaid = (change: RankChange | null | undefined) =>
-  change ? `Against ${seen(change.from)}` : 'No rank is known from that time'
+  change ? `Against ${rankSeen(change.from)}` : 'No rank is known from that time'
 /** A few views are told to a tenth: none and hardly any are not the same. */
 export const fewViews = (value: number) =>
   value === 0 ? '0' : value < 0.1 ? '< 0.1' : value < 10 ? value.toFixed(1) : rounded(value)
@@ -61,7 +63,7 @@ export function rankCell(line: RankedLine, column: RankColumn): { text: string; 
   switch (column) {
     case 'now':
     case 'best':
-      return { text: rankText(standing?.[column]), said: seen(standing?.[column]) }
+      return { text: rankText(standing?.[column]), said: rankSeen(standing?.[column]) }
     case 'week':
     case 'month':
       return {

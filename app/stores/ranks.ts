@@ -61,8 +61,8 @@ export const useRanks = defineStore('ranks', () => {
     ofBrief.value = ''
     if (!id) return
     try {
-      const { publication } = await api('GET /api/briefs/:id/publish', { params: { id } })
-      if (brief.brief?.id === id && publication?.state === 'out') ofBrief.value = publication.video ?? ''
+      const found = await api('GET /api/briefs/:id/video', { params: { id } })
+      if (brief.brief?.id === id) ofBrief.value = found.video ?? ''
     } catch {
       // Whichever video is shown instead, the person can choose.
     }

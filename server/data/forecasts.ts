@@ -66,6 +66,9 @@ export function forecastStore(db: Db) {
     `SELECT f.*, p.text AS phrase FROM forecast f JOIN phrase p ON p.id = f.phrase_id
       WHERE f.workspace_id = ? AND f.video IS NOT NULL ORDER BY f.video DESC, f.at DESC LIMIT ?`,
   )
+  const briefsWaiting = db
+    .prepare<[], string>('SELECT DISTINCT brief_id FROM forecast WHERE video IS NULL AND brief_id IS NOT NULL')
+    .pluck()
   const count = db
     .prepare<[string], number>(
       'SELECT count(*) FROM forecast WHERE workspace_id = ? AND video IS NULL AND brief_id IS NOT NULL',
@@ -129,6 +132,8 @@ export function forecastStore(db: Db) {
         learnt: row.learnt === 1,
         model: row.model,
       })),
+    /** The briefs that some were told for, and that are not known to be out. */
+    briefsWaiting: (): string[] => briefsWaiting.all(),
     /** How many were told for what is not out yet. */
     waiting: (workspace: string): number => count.get(workspace) ?? 0,
   }

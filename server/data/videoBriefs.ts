@@ -12,7 +12,7 @@ export interface VideoBrief {
 const FIELDS = ['tray', 'language', 'videoAddress'] as const
 
 /** What may be the video's id in an address: the last part of its path, or the value of a parameter. */
-function partsOf(address: string): string[] {
+export function idsInAddress(address: string): string[] {
   if (!URL.canParse(address)) return []
   const { pathname, searchParams } = new URL(address)
   return [pathname.split('/').findLast(Boolean), ...searchParams.values()].filter(part => part !== undefined)
@@ -41,7 +41,7 @@ export function videoBriefStore(db: Db) {
       known.set(brief, { ...known.get(brief), [field]: upgraded(field, JSON.parse(value), format) })
     const named = new Map<string, string>()
     for (const [brief, { videoAddress }] of known)
-      for (const part of partsOf(videoAddress ?? '')) named.set(part, brief)
+      for (const part of idsInAddress(videoAddress ?? '')) named.set(part, brief)
     for (const { brief, video } of out.all(workspace)) named.set(video, brief)
     return video => {
       const id = named.get(video) ?? briefIdOf(workspace, video)

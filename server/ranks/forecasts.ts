@@ -6,6 +6,7 @@ import { viewsToWin } from '../../core/rivals/winnings'
 import { phraseKey } from '../../core/text/words'
 import { uncorrected, type Corrections } from '../../core/chance/recalibrated'
 import type { Brief } from '../../shared/brief'
+import type { BriefStore } from '../data/briefs'
 import type { ForecastStore, KeptForecast, ToldForecast } from '../data/forecasts'
 import type { PhraseStore } from '../data/phrases'
 import type { RankStore } from '../data/ranks'
@@ -16,6 +17,7 @@ import type { WorkspaceStore } from '../data/workspaces'
 import type { OwnStanding } from '../demand/regionColumns'
 import type { Chances } from '../rivals/chances'
 import { pageForecast } from '../rivals/pageForecast'
+import { videoOfBrief } from './videoOfBrief'
 
 export interface ForecastDeps {
   chances?: Pick<Chances, 'hurdles'>
@@ -75,6 +77,17 @@ export function keepForecasts(deps: ForecastDeps, brief: Brief, moment: KeptFore
         { workspace: brief.workspaceId, brief: brief.id, video: null },
         { ...told, moment, at: deps.now() },
       )
+  }
+}
+
+/** Forecasts of briefs that were handed over by hand belong to the videos whose addresses these name. */
+export function linkForecasts(
+  deps: Parameters<typeof videoOfBrief>[0] & { forecasts: ForecastStore; briefs: Pick<BriefStore, 'get'> },
+): void {
+  for (const id of deps.forecasts.briefsWaiting()) {
+    const brief = deps.briefs.get(id)
+    const video = brief?.fields.videoAddress ? videoOfBrief(deps, brief) : null
+    if (video) deps.forecasts.out(id, video)
   }
 }
 

@@ -56,6 +56,8 @@ export const briefCalls = {
   'PUT /api/briefs/:id/items/:item': call({ body: itemBodySchema, answer: type<BriefItem>() }),
   'DELETE /api/briefs/:id/items/:item': call({ answer: type<Done>() }),
   'GET /api/briefs/:id/readiness': call({ query: z.object({ anew }), answer: type<ReadinessAnswer>() }),
+  /** The video that it came out as: published from here, named by its address, or the one it was made to mend. */
+  'GET /api/briefs/:id/video': call({ answer: type<{ video: string | null }>() }),
   'GET /api/briefs/:id/publish': call({ answer: type<PublishAnswer>() }),
   /** The body is the video's file; the header `Idempotency-Key`, a UUID, makes a repeat answer as before. */
   'POST /api/briefs/:id/publish': call({

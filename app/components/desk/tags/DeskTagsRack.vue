@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { mdiClose, mdiDragVertical, mdiPin, mdiPinOutline } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, ref } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { DEFAULT_PROFILE as profile, tagCost, tagKey, tagsCost } from '../../../../core/draft/limits'
 import { TAG_KIND_NAMES, TAG_KINDS, type TagSuggestion } from '../../../../core/tags/suggest'
-import { chanceText, inFull, rounded, UNKNOWN } from '~/composables/figures'
+import { chanceText, counted, inFull, rounded, UNKNOWN } from '~/composables/figures'
+import { rankSeen, rankText } from '~/composables/rankCells'
+import { useTagRanks } from '~/stores/tagRanks'
 
 /** The tags one below another, each with what is known of it. */
 const props = defineProps<{
@@ -21,6 +23,7 @@ const COLUMNS = [
   { by: 'cost', name: 'Cost' },
   { by: 'volume', name: 'Searches' },
   { by: 'chance', name: 'Chance' },
+  { by: 'rank', name: 'Rank' },
 ] as const
 type Column = (typeof COLUMNS)[number]['by']
 
@@ -43,6 +46,16 @@ const rows = computed({
   },
 })
 
+const ranks = useTagRanks()
+onBeforeUnmount(ranks.follow())
+/** What was not found comes after what was, and what was never looked up after that. */
+function rankOf(tag: string): number {
+  const day = ranks.of(tag)
+  return day ? (day.rank ?? BEYOND) : 2 * BEYOND
+}
+const BEYOND = 1e6
+const columns = computed(() => COLUMNS.filter(({ by }) => by !== 'rank'))
+
 /** Puts the tags in an order for good: it is the order they are sent in. */
 function sortBy(column: Column) {
   const of = (tag: string) => about.value.get(tagKey(tag))
@@ -53,6 +66,7 @@ function sortBy(column: Column) {
     cost: (a, b) => tagCost(a, profile) - tagCost(b, profile),
     volume: (a, b) => figure(of(b)?.volume) - figure(of(a)?.volume),
     chance: (a, b) => figure(of(b)?.chance) - figure(of(a)?.chance),
+    rank: (a, b) => rankOf(a) - rankOf(b),
   }
   emit('change', 'Tags sorted.', [...props.tags].sort(compare[column]))
 }
@@ -75,18 +89,34 @@ const used = computed(() => tagsCost(props.tags, profile))
     <p class="small muted">
       <span class="figure">{{ used }} / {{ profile.tags.limit }}</span> characters with commas. A tag with a space costs
       two more.
+      <template v-if="ranks.video && tags.length">
+        <template v-if="ranks.progress"
+          ><span role="status">{{ ranks.progress.done }} of {{ counted(ranks.progress.of, 'tag') }} looked up</span>
+          <button class="plain link" data-test="rack-stop" @click="ranks.stop()">Stop</button></template
+        >
+        <button v-else class="plain link" data-test="rack-look" @click="ranks.look(tags)">Look up their ranks</button>
+      </template>
+      <span v-if="ranks.problem" role="alert">{{ ranks.problem }}</span>
     </p>
     <table v-if="tags.length" aria-label="Tags, one below another">
       <thead>
         <tr>
           <th><span class="unseen">Order</span></th>
-          <th v-for="column in COLUMNS" :key="column.by" :class="{ right: !['tag', 'kind'].includes(column.by) }">
+          <th v-for="column in columns" :key="column.by" :class="{ right: !['tag', 'kind'].includes(column.by) }">
             <button class="plain" :title="`Sort the tags by ${column.name.toLowerCase()}`" @click="sortBy(column.by)">
               {{ column.name }}
             </button>
           </th>
           <th title="Whether title, text or phrases mention it">Text</th>
-          <th class="right" title="Where the video ranks for it: known once it is out and looked up">Rank</th>
+          <th class="right">
+            <button
+              class="plain"
+              title="Sort the tags by rank: where the video stands for them"
+              @click="sortBy('rank')"
+            >
+              Rank
+            </button>
+          </th>
           <th><span class="unseen">Actions</span></th>
         </tr>
       </thead>
@@ -125,7 +155,9 @@ const used = computed(() => tagsCost(props.tags, profile))
               "
             />
           </td>
-          <td class="figure small right">{{ UNKNOWN }}</td>
+          <td class="figure small right" :title="rankSeen(ranks.of(tag))" data-test="rack-rank">
+            {{ rankText(ranks.of(tag)) }}
+          </td>
           <td class="acts">
             <v-btn
               size="x-small"
@@ -174,6 +206,7 @@ td {
 }
 .right {
   text-align: right;
+  white-space: nowrap;
 }
 .tag {
   width: 44%;

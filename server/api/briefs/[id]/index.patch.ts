@@ -2,7 +2,7 @@ import { writerOf } from '../../../access/admit'
 import { BRIEF_FIELDS, type BriefField } from '../../../../core/brief/brief'
 import { noSuchBrief } from '../../../http/briefOf'
 import { Problem } from '../../../http/problem'
-import { keepForecasts } from '../../../ranks/forecasts'
+import { keepForecasts, linkForecasts } from '../../../ranks/forecasts'
 import type { Runtime } from '../../../runtime'
 import { paramOf, route } from '../../../http/route'
 
@@ -28,6 +28,7 @@ export default route('PATCH /api/briefs/:id', async (event, runtime, { body }) =
       { conflicts: result.conflicts },
     )
   if ('tray' in fields) setImmediate(noteForecasts, runtime, paramOf(event, 'id'))
+  if ('videoAddress' in fields) setImmediate(noteVideo, runtime)
   return result.answer
 })
 
@@ -39,5 +40,16 @@ function noteForecasts(runtime: Runtime, id: string): void {
   } catch (error) {
     // The tray is saved; on a full disk the forecast is kept with its next change.
     console.error('Could not keep what was foretold:', error)
+  }
+}
+
+/** With its address a brief has become a video: what was foretold of it was foretold of that. */
+function noteVideo(runtime: Runtime): void {
+  try {
+    linkForecasts(runtime)
+    runtime.recalibrations.noted()
+  } catch (error) {
+    // It is made up for when Fonetra starts, and with the next address.
+    console.error('Could not link what was foretold to its video:', error)
   }
 }

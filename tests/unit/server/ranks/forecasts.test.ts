@@ -15,7 +15,7 @@ import { watchStore } from '../../../../server/data/watches'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { chanceBefore } from '../../../../server/demand/chanceWorking'
 import { chanceFor } from '../../../../server/demand/rows'
-import { keepForecasts, outcomes, Recalibrations } from '../../../../server/ranks/forecasts'
+import { keepForecasts, linkForecasts, outcomes, Recalibrations } from '../../../../server/ranks/forecasts'
 import { reachAnswer } from '../../../../server/ranks/reach'
 import { reliabilityAnswer } from '../../../../server/ranks/reliability'
 import { freshData, standingClock, temporaryFolder } from '../files'
@@ -275,4 +275,30 @@ test('watched phrases count for the reach with the difficulty known now', () => 
   watches.add(workspace, [{ video: 'w', page: { phraseId: phraseId!, region: 'GB', kind: 'site' } }], 1)
   deps.ranks.save({ phraseId: phraseId!, region: 'GB', kind: 'site' }, rankDay(clock()), new Map([['w', 3]]), 60)
   expect(reachAnswer(deps, workspace)).toMatchObject({ videos: 1, phrases: 1, won: 1, reach: null, grew: [] })
+})
+
+test('what was foretold of a brief that was handed over by hand is judged by the video whose address it names', () => {
+  const { db, deps, clock, workspace, briefs, page } = setUp()
+  const stores = { ...deps, briefs, publications: publicationStore(db) }
+  page('bike chain')
+  const { id } = briefs.create(
+    { ...emptyFields(), region: 'GB', tray: { lead: 'bike chain', support: [], setAside: [] } },
+    undefined,
+    { workspace },
+  )
+  keepForecasts(deps, briefs.get(id)!, 'settled')
+  linkForecasts(stores)
+  expect(deps.forecasts.waiting(workspace)).toBe(1)
+  const { revisions } = briefs.get(id)!
+  const value = 'https://videos.example/watch/byhand'
+  briefs.patch(id, '0b5a6f5e-8f43-4f4e-9b7a-0d9f3a9b6c11', {
+    videoAddress: { revision: revisions.videoAddress, value },
+  })
+  // Its video is not known yet.
+  linkForecasts(stores)
+  expect(deps.forecasts.waiting(workspace)).toBe(1)
+  deps.videos.saveVideos([siteVideo('byhand', 'mine', { publishedAt: clock() + DAY })], clock())
+  linkForecasts(stores)
+  expect(deps.forecasts.waiting(workspace)).toBe(0)
+  expect(deps.forecasts.ofVideos(workspace)).toMatchObject([{ video: 'byhand', phrase: 'bike chain' }])
 })
