@@ -84,6 +84,14 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
     act: 'Open it on the Desk',
     to: { path: '/desk', query: { brief } },
   }),
+  film: ({ chance, also, region }) => ({
+    what: 'Film it: none of yours stands there',
+    why: `Chance of page one ${chanceText(chance)}${also ? `; ${counted(also, 'phrase')} of much the same results would come along` : ''}.`,
+    working:
+      'Of the phrases with the words of your titles the sixty worth most: searches × the chance of each rank × the share that looks at it, for a well-worded video of your channel. Searches near a place are left out.',
+    act: 'See all gaps',
+    to: { path: '/ranks', query: { view: 'gaps', region: region ?? '' } },
+  }),
   watch: ({ phrases, video }) => ({
     what: 'Nobody looks up where it stands',
     why: `It is out, and ${counted(phrases, 'phrase')} of its brief can be looked up every day.`,
@@ -97,13 +105,13 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
 export const proposalWords = (proposal: Proposal): ProposalWords =>
   (WORDS[proposal.kind] as (of: Proposal) => ProposalWords)(proposal)
 
-/** The figure a proposal is led by: views a month, lost or to be won. */
+/** The figure a proposal is led by: views a month, lost or to be won, or a step that is below what is usual. */
 export function stakeOf({ kind, views, fall }: Proposal & { fall?: Of<'fell'>['fall'] }): {
   figure: string
   of: string
 } {
   if (views === null) return { figure: '', of: '' }
   const lost = kind === 'fell' || kind === 'first'
-  const least = fall?.to === null ? 'at least ' : ''
+  const least = kind === 'fell' && proposal.fall.to === null ? 'at least ' : ''
   return { figure: `${lost ? '−' : '+'}${fewViews(views)}`, of: `${least}views a month` }
 }

@@ -23,6 +23,7 @@ const VIEWS = [
   { side: 'channel', title: 'All videos' },
   { side: 'mend', title: 'To mend' },
   { side: 'many', title: 'Change many' },
+  { side: 'gaps', title: 'Gaps' },
   { side: 'views', title: 'Views' },
   { side: 'told', title: 'Told and came' },
 ] as const
@@ -199,6 +200,7 @@ const explained = computed(() =>
     <LazyRanksTold v-else-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
+    <LazyRanksGaps v-else-if="view === 'gaps'" />
     <LazyRanksEditMany v-else-if="view === 'many'" />
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">

@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
+import { watch } from 'vue'
 import type { Proposal } from '../../core/next/proposal'
-import type { NextAnswer } from '../../shared/next'
 import { api, messageOf } from '~/composables/api'
+import { latestAnswer } from '~/composables/latestAnswer'
 import { useChanges } from './changes'
 import { useNotices } from './notices'
 import { useWorkspace } from './workspace'
@@ -12,20 +12,7 @@ export const useNext = defineStore('next', () => {
   const workspace = useWorkspace()
   const notices = useNotices()
   const { revisions } = useChanges()
-  const answer = shallowRef<NextAnswer | null>(null)
-  const problem = ref('')
-  let asked = 0
-
-  async function load() {
-    const mine = ++asked
-    problem.value = ''
-    try {
-      const found = await api('GET /api/next', { query: { workspace: workspace.id } })
-      if (mine === asked) answer.value = found
-    } catch (error) {
-      if (mine === asked) problem.value = messageOf(error)
-    }
-  }
+  const { answer, problem, load } = latestAnswer(() => api('GET /api/next', { query: { workspace: workspace.id } }))
   async function takeUp({ key }: Proposal) {
     try {
       await api('DELETE /api/next/off', { query: { workspace: workspace.id, key } })

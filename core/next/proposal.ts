@@ -16,6 +16,8 @@ export type ProposalFacts =
   | { kind: 'mend'; words: Reworded }
   /** A lead is settled, the texts are not written. `chance` is that of page one. */
   | { kind: 'write'; chance: number; since: number }
+  /** A phrase is within reach, and no video of mine stands there; `also` phrases come along with it. */
+  | { kind: 'film'; chance: number; also: number }
   /** A video is out, and nobody looks up where it stands. */
   | { kind: 'watch'; phrases: number }
 

@@ -1,9 +1,10 @@
 import { handful, type Proposal } from '../../core/next/proposal'
 import type { NextAnswer } from '../../shared/next'
+import type { GapStores } from '../ranks/gaps'
 import { ofBriefs } from './briefs'
-import { firstWeeksLow, ranksFallen, wordsToMend } from './ranks'
+import { firstWeeksLow, phrasesToFilm, ranksFallen, wordsToMend } from './ranks'
 
-type Stores = Parameters<typeof ofBriefs>[0] & Parameters<typeof ranksFallen>[0]
+type Stores = Parameters<typeof ofBriefs>[0] & Parameters<typeof ranksFallen>[0] & GapStores
 
 /** What is worth doing today over all briefs and videos of a workspace; from what is kept, nothing is asked. */
 export async function nextAnswer(stores: Stores, workspace: string): Promise<NextAnswer> {
@@ -15,7 +16,8 @@ export async function nextAnswer(stores: Stores, workspace: string): Promise<Nex
   const fallen = await ranksFallen(stores, of)
   const words = await wordsToMend(stores, of)
   const low = channelId === null ? [] : await firstWeeksLow(stores, channelId)
-  const all: Proposal[] = [...briefs.proposals, ...fallen.proposals, ...low, ...words.proposals]
+  const film = await phrasesToFilm(stores, of)
+  const all: Proposal[] = [...briefs.proposals, ...fallen.proposals, ...low, ...words.proposals, ...film]
   const off = putOff.of(workspace, now())
   return {
     rows: handful(all.filter(({ key }) => !off.has(key))),

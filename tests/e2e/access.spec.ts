@@ -87,6 +87,7 @@ const SCREENS = [
   ['ranks?view=views', '[data-test=first-weeks]'],
   ['ranks?view=told', '[data-test=told-rows]'],
   ['ranks?view=told&of=points', '[data-test=points-set]'],
+  ['ranks?view=gaps', '[data-test=gap]'],
   ['ranks?view=many', '[data-test=many-video]'],
 ] as const
 

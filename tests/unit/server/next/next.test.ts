@@ -36,7 +36,10 @@ function setUp() {
   const results = resultStore(db)
   const workspaces = workspaceStore(db, videos, clock)
   const home = workspaces.create({ name: 'Shed', subscribers: 5000, channelId: 'mine', region: 'GB' }).id
+  /** What the index finds for the channel's topics. */
+  const found: object[] = []
   const stores = {
+    search: { answer: () => Promise.resolve(JSON.stringify({ total: found.length, rows: found })) },
     accounts: accountStore(db),
     aimed: aimedStore(db),
     briefItems: briefItemStore(db, briefClock),
@@ -84,7 +87,7 @@ function setUp() {
   const brief = (fields: object) => stores.briefs.create(fields, undefined, { workspace: home }).id
   const tray = (lead: string) => ({ lead, support: ['b'], setAside: [] })
   const next = () => nextAnswer(stores, home)
-  return { clock, briefClock, stores, home, searched, page, own, watched, brief, tray, next }
+  return { clock, briefClock, stores, found, home, searched, page, own, watched, brief, tray, next }
 }
 const FELL = [...Array.from({ length: 20 }, () => 3), 14, 15, 16]
 
@@ -198,4 +201,19 @@ test('a new video that is shown as usual and clicked less says so, with the view
   expect((row as { ratio: number }).ratio).toBeCloseTo(0.3, 1)
   // 1,005 impressions a day × (.05 − .015) × 30 days.
   expect(row!.views! / (1005 * 0.035 * 30)).toBeCloseTo(1, 1)
+})
+
+test('a phrase of my topics within reach is to be filmed; one that is searched near a place is not', async () => {
+  const { own, found, searched, page, next } = setUp()
+  for (const n of ['one', 'two', 'three']) own(`chain-${n}`, `Bike chain ${n}`)
+  for (const [phrase, intent] of [
+    ['rusty bike chain', null],
+    ['bike chain near me', 'near'],
+  ] as const) {
+    page(searched(phrase, 4000))
+    found.push({ phrase, intent, volume: 4000, difficulty: 40, chance: 0.6, readAs: null, results: 20 })
+  }
+  const { rows } = await next()
+  expect(rows.map(({ kind, phrase }) => [kind, phrase])).toEqual([['film', 'rusty bike chain']])
+  expect(rows[0]!.views).toBeGreaterThan(1)
 })

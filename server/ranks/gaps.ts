@@ -1,0 +1,124 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { byOneVideo, topicsOf } from '../../core/ranks/topics'
+import { viewsToWin } from '../../core/rivals/winnings'
+import { stemmerFor } from '../../core/text/stems'
+import { phraseKey, words } from '../../core/text/words'
+import { wonTogether, type Gap, type GapsAnswer } from '../../shared/gaps'
+import { phrasesQuerySchema, type PhrasesAnswer } from '../../shared/phrases'
+import { pageForecast } from '../rivals/pageForecast'
+import type { Runtime } from '../runtime'
+
+export type GapStores = Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 'results' | 'videos' | 'workspaces'> & {
+  search: Pick<Runtime['search'], 'answer'>
+}
+
+/** Phrases of the topics that are looked at, those worth most for the channel; and gaps that are told. */
+const LOOKED = 400
+const MOST = 60
+/** A chance below this is no gap that one can fill. */
+const LEAST_CHANCE = 0.25
+/** Fewer views a month are not worth a video. */
+const LEAST_VIEWS = 1
+/** Views to win are those of ninety days. */
+const MONTHS_WON = 3
+/** Pages read between two turns of others: some milliseconds each. */
+const AT_ONCE = 4
+
+/**
+ * Phrases of a channel’s topics that are searched and within its reach, on whose page no video of it stands and that no
+ * brief is for; from what is kept, nothing is asked.
+ *
+ * @param most phrases that are looked at, those worth most.
+ */
+export async function gapsOf(stores: GapStores, workspace: string, region: string, most = LOOKED): Promise<GapsAnswer> {
+  const { briefs, phrases, results, search, videos, workspaces } = stores
+  const { own, settings, workspace: home } = workspaces.standing(workspace)
+  const channel = home?.channelId ?? null
+  const nothing: GapsAnswer = { topics: [], gaps: [], known: 0, looked: 0, unknown: 0 }
+  if (channel === null || !own) return nothing
+  const { language } = home!
+  const topics = topicsOf(
+    videos.ofChannel(channel).map(({ title }) => title),
+    language,
+  )
+  if (!topics.length) return nothing
+  const query = phrasesQuerySchema.parse({
+    seed: topics.map(({ word }) => word).join(', '),
+    region: region || undefined,
+    language,
+    limit: most,
+    sort: 'worth:desc',
+    for: 'channel',
+  })
+  const found = JSON.parse(
+    await search.answer({
+      query: { ...query, region },
+      looks: topics.map(() => null),
+      missing: [],
+      without: [],
+      own,
+      weights: settings.weights,
+    }),
+  ) as PhrasesAnswer
+  const taken = new Set(
+    briefs
+      .list(workspace)
+      .listed.flatMap(({ fields: { tray } }) => [tray.lead ?? '', ...tray.support, ...tray.setAside])
+      .map(phraseKey),
+  )
+  const candidates = found.rows.filter(
+    row =>
+      row.volume &&
+      row.difficulty !== null &&
+      row.readAs === null &&
+      (row.chance ?? 0) >= LEAST_CHANCE &&
+      !taken.has(phraseKey(row.phrase)),
+  )
+  const held = videos.standingOf(channel, region, language)
+  const open: (Omit<Gap, 'also'> & { page: number[] })[] = []
+  const stem = stemmerFor(language)
+  const topicsIn = (phrase: string) => {
+    const stems = new Set(words(phrase, language).map(({ norm }) => stem(norm)))
+    return topics.filter(topic => stems.has(topic.stem)).map(({ word }) => word)
+  }
+  for (const [i, { phrase, volume, difficulty, intent }] of candidates.entries()) {
+    if (i % AT_ONCE === 0) await nextTurn()
+    const known = phrases.known(phrase, region, language)
+    const page = known && results.latest(known.id, region)
+    if (!page?.complete) continue
+    const { seats, ahead } = pageForecast(stores, page, own, { phrase, language })
+    if (!ahead || seats.some(({ channel_id }) => channel_id === channel)) continue
+    const views = viewsToWin(volume, ahead, settings.shares)!.expected / MONTHS_WON
+    if (views < LEAST_VIEWS) continue
+    open.push({
+      phrase,
+      topics: topicsIn(phrase),
+      intent,
+      searches: volume!,
+      difficulty: difficulty!,
+      chance: ahead.pageOne,
+      views,
+      page: results.firstPage(known!.id, region),
+    })
+  }
+  const gaps = byOneVideo(open.sort((a, b) => b.views - a.views))
+    .map(({ first: { page: _, ...gap }, also }): Gap => ({
+      ...gap,
+      also: also.map(({ phrase, views }) => ({ phrase, views })),
+    }))
+    .sort((a, b) => wonTogether(b) - wonTogether(a))
+  const heldIn = new Map(topics.map(({ word }) => [word, new Set<string>()]))
+  for (const { phrase } of held) for (const topic of topicsIn(phrase)) heldIn.get(topic)!.add(phrase)
+  return {
+    topics: topics.map(({ word, videos: count }) => ({
+      word,
+      videos: count,
+      held: heldIn.get(word)!.size,
+      open: gaps.filter(gap => gap.topics.includes(word)).length,
+    })),
+    gaps: gaps.slice(0, MOST),
+    known: found.total,
+    looked: found.rows.length,
+    unknown: found.rows.filter(({ results: read }) => read === null).length,
+  }
+}

@@ -1,0 +1,27 @@
+import { call, expect, test } from './app'
+
+test('phrases within reach without a video of mine, by topic; one becomes the lead of a new brief', async ({
+  page,
+  app,
+}) => {
+  const { gaps, topics } = (await call(app, '/api/ranks/gaps?region=GB')).json
+  expect(gaps.length).toBeGreaterThan(10)
+  await page.goto('/ranks')
+  await page.getByTestId('view-gaps').click()
+  const rows = page.getByTestId('gap')
+  await expect(rows.first()).toContainText(gaps[0]!.phrase)
+  const topic = topics.find(({ open }) => open > 2 && open < 60)!
+  await page.getByTestId('gaps-topic').filter({ hasText: topic.word }).first().click()
+  await expect(page).toHaveURL(new RegExp(`topic=${topic.word}`, 'u'))
+  const first = gaps.find(gap => gap.topics.includes(topic.word))!
+  await expect(rows.first()).toContainText(first.phrase)
+  await page.getByTestId('gap-brief').first().click()
+  await expect(page).toHaveURL(/\/desk\?brief=/u)
+  const id = new URL(page.url()).searchParams.get('brief')!
+  const { fields } = (await call(app, `/api/briefs/${id}`)).json
+  expect(fields.tray).toMatchObject({ lead: first.phrase, support: first.also.map(({ phrase }) => phrase) })
+  // It is planned now: no gap any more.
+  const after = (await call(app, '/api/ranks/gaps?region=GB')).json
+  expect(after.gaps.map(({ phrase }) => phrase)).not.toContain(first.phrase)
+  await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
+})

@@ -1,0 +1,108 @@
+import { DAY } from '../../../../core/time'
+import { briefStore } from '../../../../server/data/briefs'
+import { chanceModelStore } from '../../../../server/data/chanceModels'
+import { phraseStore } from '../../../../server/data/phrases'
+import { resultStore } from '../../../../server/data/results'
+import { videoStore } from '../../../../server/data/videos'
+import { workspaceStore } from '../../../../server/data/workspaces'
+import { gapsOf } from '../../../../server/ranks/gaps'
+import { Chances } from '../../../../server/rivals/chances'
+import { viewsToWin } from '../../../../core/rivals/winnings'
+import { pageForecast } from '../../../../server/rivals/pageForecast'
+import { freshData, standingClock, temporaryFolder } from '../files'
+import { pageOf, siteVideo } from '../pages'
+
+const folder = temporaryFolder()
+
+interface Told {
+  phrase: string
+  volume: number | null
+  difficulty: number | null
+  chance: number | null
+}
+
+function setUp() {
+  const clock = standingClock()
+  const db = freshData(folder)
+  const videos = videoStore(db)
+  const phrases = phraseStore(db, clock)
+  const results = resultStore(db)
+  const workspaces = workspaceStore(db, videos, clock)
+  const home = workspaces.create({ name: 'Shed', subscribers: 5000, channelId: 'mine', region: 'GB' }).id
+  const briefs = briefStore(db, clock)
+  const told: Told[] = []
+  const asked: { seed: string[] }[] = []
+  const stores = {
+    briefs,
+    chances: new Chances(chanceModelStore(db), null as never, clock),
+    phrases,
+    results,
+    search: {
+      answer: ({ query }: { query: { seed: string[] } }) => {
+        asked.push(query)
+        const rows = told.map(row => ({
+          ...row,
+          readAs: null,
+          intent: null,
+          results: row.difficulty === null ? null : 20,
+        }))
+        return Promise.resolve(JSON.stringify({ total: rows.length, rows }))
+      },
+    },
+    videos,
+    workspaces,
+  } as unknown as Parameters<typeof gapsOf>[0]
+  const own = (...titles: string[]) => {
+    videos.saveVideos(
+      titles.map((title, i) => siteVideo(`own${i}`, 'mine', { title, publishedAt: clock() - 100 * DAY })),
+      clock(),
+    )
+  }
+  /** A phrase with its page; `seats` are the numbers of its videos. */
+  const known = (phrase: string, volume: number, from: number, mine: string | null = null, chance = 0.6) => {
+    phrases.save([{ phrase, region: 'GB', volume }], 'en', { name: 'list', kind: 'import' }, clock())
+    const [id] = phrases.phraseIds([phrase], 'en')
+    const others = Array.from({ length: 20 }, (_, i) => siteVideo(`r${from + i}`))
+    const seats = mine === null ? others : [siteVideo(mine, 'mine', { title: 'Bike chain one' }), ...others]
+    results.save([pageOf(id!, seats, { at: clock(), more: true })])
+    told.push({ phrase, volume, difficulty: 40, chance })
+    return id!
+  }
+  return { stores, home, briefs, own, known, told, asked, gaps: () => gapsOf(stores, home, 'GB') }
+}
+
+test('phrases of my topics without a video or a brief of mine, with what a video would win; those it wins along beside', async () => {
+  const { stores, home, briefs, own, known, told, asked, gaps } = setUp()
+  own('Bike chain one', 'Bike chain two', 'Chain three')
+  const wash = known('wash a chain', 1000, 100)
+  known('washing a chain', 400, 104)
+  known('rusty chain', 5000, 200)
+  known('chain held', 9000, 300, 'own0')
+  known('chain planned', 9000, 400)
+  known('chain out of reach', 9000, 500, null, 0.1)
+  told.push({ phrase: 'chain unknown', volume: 900, difficulty: null, chance: null })
+  briefs.create({ tray: { lead: null, support: [], setAside: ['chain planned'] } }, undefined, { workspace: home })
+  const answer = await gaps()
+  expect(asked[0]!.seed).toEqual(['chain'])
+  expect(answer.gaps.map(({ phrase, also }) => [phrase, also.map(each => each.phrase)])).toEqual([
+    ['rusty chain', []],
+    ['wash a chain', ['washing a chain']],
+  ])
+  expect(answer).toMatchObject({ known: 7, looked: 7, unknown: 1 })
+  expect(answer.topics).toEqual([{ word: 'chain', videos: 3, held: 1, open: 2 }])
+  // By hand: the chances of each rank times the shares that look at it, a month.
+  const { own: standing, settings } = stores.workspaces.standing(home)
+  const page = stores.results.latest(wash, 'GB')!
+  const { ahead } = pageForecast(stores, page, standing, { phrase: 'wash a chain', language: 'en' })
+  const gap = answer.gaps[1]!
+  expect(gap.views).toBeCloseTo(viewsToWin(1000, ahead!, settings.shares)!.expected / 3, 9)
+  expect(gap).toMatchObject({ searches: 1000, difficulty: 40, topics: ['chain'], chance: ahead!.pageOne })
+})
+
+test('without a channel, or titles that have a word in common, there are none', async () => {
+  const { stores, own, gaps } = setUp()
+  const none = stores.workspaces.create({ name: 'None', subscribers: 5 }).id
+  expect(await gapsOf(stores, none, 'GB')).toEqual({ topics: [], gaps: [], known: 0, looked: 0, unknown: 0 })
+  own('One', 'Other', 'Third')
+  expect((await gaps()).gaps).toEqual([])
+})
