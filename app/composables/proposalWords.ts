@@ -105,12 +105,14 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
 export const proposalWords = (proposal: Proposal): ProposalWords =>
   (WORDS[proposal.kind] as (of: Proposal) => ProposalWords)(proposal)
 
-/** The figure a proposal is led by: views a month, lost or to be won, or a step that is below what is usual. */
-export function stakeOf({ kind, views, fall }: Proposal & { fall?: Of<'fell'>['fall'] }): {
-  figure: string
-  of: string
-} {
-  if (views === null) return { figure: '', of: '' }
+/** The figure a proposal is led by: views a month, lost or to be won, or a step that lies below what is usual. */
+export function stakeOf(proposal: Proposal): { figure: string; of: string } {
+  const { kind, views } = proposal
+  // Who leaves early is told in parts of the video, not in views.
+  if (views === null)
+    return kind === 'first'
+      ? { figure: percentChange(proposal.ratio - 1), of: STEPS[proposal.step].why }
+      : { figure: '', of: '' }
   const lost = kind === 'fell' || kind === 'first'
   const least = kind === 'fell' && proposal.fall.to === null ? 'at least ' : ''
   return { figure: `${lost ? '−' : '+'}${fewViews(views)}`, of: `${least}views a month` }

@@ -3,6 +3,7 @@ import { mdiEyeOutline, mdiMagnifyScan, mdiStop } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { phraseKey } from '../../core/text/words'
 import { counted } from '~/composables/figures'
+import { RANK_PARTS, RANK_VIEWS, type RankView } from '~/composables/ranksViews'
 import { useBrief } from '~/stores/brief'
 import { useRanks, type RankKind } from '~/stores/ranks'
 import { useRankSurroundings } from '~/stores/rankSurroundings'
@@ -18,20 +19,10 @@ const brief = useBrief()
 const workspace = useWorkspace()
 const route = useRoute()
 const address = useAddress()
-const VIEWS = [
-  { side: 'ranks', title: 'Ranks' },
-  { side: 'channel', title: 'All videos' },
-  { side: 'mend', title: 'To mend' },
-  { side: 'many', title: 'Change many' },
-  { side: 'gaps', title: 'Gaps' },
-  { side: 'views', title: 'Views' },
-  { side: 'told', title: 'Told and came' },
-] as const
-type View = (typeof VIEWS)[number]['side']
-const view = computed<View>(() => VIEWS.find(({ side }) => side === route.query.view)?.side ?? 'ranks')
-const turn = (to: View) => address({ view: to === 'ranks' ? undefined : to }, true)
+const view = computed<RankView>(() => RANK_VIEWS.find(({ side }) => side === route.query.view)?.side ?? 'ranks')
+const turn = (to: RankView) => address({ view: to === 'ranks' ? undefined : to, of: undefined }, true)
 useViewKeys({
-  views: VIEWS.map(
+  views: RANK_VIEWS.map(
     ({ side }) =>
       () =>
         turn(side),
@@ -42,12 +33,10 @@ const KINDS = [
   { side: 'web', title: 'Web search' },
 ] as const
 
-const OF = [
-  { side: 'chances', title: 'Chances' },
-  { side: 'points', title: 'Points' },
-] as const
-/** What was told: chances of page one, or points. */
-const of = computed(() => (route.query.of === 'points' ? 'points' : 'chances'))
+const parts = computed(() => RANK_PARTS[view.value])
+const part = computed(
+  () => parts.value?.find(({ side }) => side === route.query.of)?.side ?? parts.value?.[0]!.side ?? '',
+)
 
 watch(
   () => workspace.id,
@@ -127,7 +116,13 @@ const explained = computed(() =>
   <div class="screen">
     <h1 class="unseen">Ranks</h1>
     <div class="head">
-      <DeskSides :model-value="view" :sides="VIEWS" label="What is looked at" named="view" @update:model-value="turn" />
+      <DeskSides
+        :model-value="view"
+        :sides="RANK_VIEWS"
+        label="What is looked at"
+        named="view"
+        @update:model-value="turn"
+      />
       <v-autocomplete
         v-if="view === 'ranks' || view === 'views'"
         :model-value="ranks.video || null"
@@ -152,15 +147,15 @@ const explained = computed(() =>
         />
       </template>
       <DeskSides
-        v-if="view === 'told'"
-        :model-value="of"
-        :sides="OF"
+        v-if="parts"
+        :model-value="part"
+        :sides="parts"
         label="Of what"
-        named="told"
-        @update:model-value="to => address({ of: to === 'chances' ? undefined : to }, true)"
+        :named="view"
+        @update:model-value="to => address({ of: to === parts![0]!.side ? undefined : to }, true)"
       />
       <ShellRegion
-        v-if="!['views', 'many'].includes(view) && !(view === 'told' && of === 'chances')"
+        v-if="!['views', 'many'].includes(view) && part !== 'chances'"
         :model-value="ranks.region"
         class="region"
         @update:model-value="address({ region: $event ?? '' }, true)"
@@ -196,10 +191,11 @@ const explained = computed(() =>
         >
       </template>
     </div>
-    <LazyRanksPoints v-if="view === 'told' && of === 'points'" />
+    <LazyRanksPoints v-if="view === 'told' && part === 'points'" />
     <LazyRanksTold v-else-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
+    <LazyRanksTogether v-else-if="view === 'gaps' && part === 'together'" />
     <LazyRanksGaps v-else-if="view === 'gaps'" />
     <LazyRanksEditMany v-else-if="view === 'many'" />
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />

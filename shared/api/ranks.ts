@@ -1,3 +1,4 @@
+import type { Together } from '../../core/ranks/together'
 import type { JobState } from '../jobs'
 import {
   channelRanksQuery,
@@ -34,6 +35,8 @@ export const rankCalls = {
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
   /** Phrases of the channel's topics within reach on whose pages none of mine stands; nothing is asked. */
   'GET /api/ranks/gaps': call({ query: gapsQuery, answer: type<GapsAnswer>() }),
+  /** Phrases for which several of mine stand on page one; nothing is asked. */
+  'GET /api/ranks/together': call({ query: gapsQuery, answer: type<{ rows: Together[]; more: number }>() }),
   /** Whether points under each rule set go with what became of one's own videos; nothing is asked. */
   'GET /api/ranks/points': call({ query: pointsQuery, answer: type<PointsAnswer>() }),
   /** What the channel's videos lack, worth most first: NDJSON, a line each; nothing is asked. */

@@ -88,6 +88,7 @@ const SCREENS = [
   ['ranks?view=told', '[data-test=told-rows]'],
   ['ranks?view=told&of=points', '[data-test=points-set]'],
   ['ranks?view=gaps', '[data-test=gap]'],
+  ['ranks?view=gaps&of=together', '[data-test=together-row]'],
   ['ranks?view=many', '[data-test=many-video]'],
 ] as const
 

@@ -25,3 +25,24 @@ test('phrases within reach without a video of mine, by topic; one becomes the le
   expect(after.gaps.map(({ phrase }) => phrase)).not.toContain(first.phrase)
   await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
 })
+
+test('phrases for which several of mine stand, with what each brings; they are watched to see whether they swap', async ({
+  page,
+  app,
+}) => {
+  const { rows } = (await call(app, '/api/ranks/together?region=GB')).json
+  const [first] = rows.filter(({ days }) => days === 0)
+  expect(first!.videos.length).toBeGreaterThan(1)
+  await page.goto('/ranks?view=gaps')
+  await page.getByTestId('gaps-together').click()
+  await expect(page).toHaveURL(/of=together/u)
+  const row = page.locator('tr').filter({ has: page.getByRole('link', { name: first!.phrase, exact: true }) })
+  await expect(row).toContainText(first!.videos[0]!.title)
+  await expect(row).toContainText(first!.videos[1]!.title)
+  await row.getByTestId('together-watch').click()
+  await expect(page.getByTestId('notice')).toContainText('is looked up every day')
+  const { watches } = (await call(app, `/api/watches?videoId=${first!.videos[1]!.video}`)).json
+  expect(watches.map(({ phrase }) => phrase)).toContain(first!.phrase)
+  await page.goBack()
+  await expect(page.getByTestId('gap').first()).toBeVisible()
+})

@@ -1,0 +1,23 @@
+/** The views of Ranks, in the order of their keys. */
+export const RANK_VIEWS = [
+  { side: 'ranks', title: 'Ranks' },
+  { side: 'channel', title: 'All videos' },
+  { side: 'mend', title: 'To mend' },
+  { side: 'many', title: 'Change many' },
+  { side: 'gaps', title: 'Gaps' },
+  { side: 'views', title: 'Views' },
+  { side: 'told', title: 'Told and came' },
+] as const
+export type RankView = (typeof RANK_VIEWS)[number]['side']
+
+/** Views that have parts; the first one is shown unless the address names another. */
+export const RANK_PARTS: Partial<Record<RankView, readonly { side: string; title: string }[]>> = {
+  told: [
+    { side: 'chances', title: 'Chances' },
+    { side: 'points', title: 'Points' },
+  ],
+  gaps: [
+    { side: 'open', title: 'Open' },
+    { side: 'together', title: 'Mine beside mine' },
+  ],
+}
