@@ -55,7 +55,7 @@ export function swapsOf(one: readonly RankDay[], other: readonly RankDay[]): { s
 /**
  * Phrases for which several videos of one channel stand on page one, most searched first.
  *
- * @param standing where they stand. @param searchesOf a month; `null` where they are not known.
+ * @param most of them are told. @param standing where they stand. @param searchesOf a month; `null` where they are not known.
  * @param daysOf the ranks of a video for a phrase, oldest first; none where it was not looked up.
  */
 export function standTogether(
@@ -65,13 +65,15 @@ export function standTogether(
     language,
     searchesOf,
     daysOf,
+    most = Infinity,
   }: {
     shares: Shares
     language: string
     searchesOf: (phrase: string) => number | null
     daysOf: (video: string, phrase: string) => readonly RankDay[]
+    most?: number
   },
-): Together[] {
+): { rows: Together[]; more: number } {
   const byPhrase = new Map<string, Standing[]>()
   for (const { phrase, ...each } of standing) byPhrase.set(phrase, [...(byPhrase.get(phrase) ?? []), each])
   const alone = new Map<string, { phrase: string; searches: number }>()
@@ -80,28 +82,29 @@ export function standTogether(
     if (searches !== null && searches > (alone.get(only!.video)?.searches ?? -1))
       alone.set(only!.video, { phrase, searches })
   }
-  return [...byPhrase]
+  const several = [...byPhrase]
     .filter(([, videos]) => videos.length > 1)
-    .map(([phrase, found]) => {
-      const searches = searchesOf(phrase)
-      const videos = found
-        .sort((a, b) => a.rank - b.rank)
-        .map(each => ({
-          ...each,
-          brings: searches === null ? null : searches * (shares[each.rank - 1] ?? 0),
-          instead: alone.get(each.video) ?? null,
-        }))
-      const [first, second] = videos as [BesideMine, BesideMine]
-      const { swaps, days } = swapsOf(daysOf(first.video, phrase), daysOf(second.video, phrase))
-      return {
-        phrase,
-        searches,
-        videos,
-        swaps,
-        days,
-        closeness: closeness(stemsOf(first.title, language), stemsOf(second.title, language)),
-        giveUp: swaps >= SWAPS && second.instead ? second.video : null,
-      }
-    })
+    .map(([phrase, found]) => ({ phrase, found, searches: searchesOf(phrase) }))
     .sort((a, b) => (b.searches ?? -1) - (a.searches ?? -1) || a.phrase.localeCompare(b.phrase))
+  const rows = several.slice(0, most).map(({ phrase, found, searches }): Together => {
+    const videos = found
+      .sort((a, b) => a.rank - b.rank)
+      .map(each => ({
+        ...each,
+        brings: searches === null ? null : searches * (shares[each.rank - 1] ?? 0),
+        instead: alone.get(each.video) ?? null,
+      }))
+    const [first, second] = videos as [BesideMine, BesideMine]
+    const { swaps, days } = swapsOf(daysOf(first.video, phrase), daysOf(second.video, phrase))
+    return {
+      phrase,
+      searches,
+      videos,
+      swaps,
+      days,
+      closeness: closeness(stemsOf(first.title, language), stemsOf(second.title, language)),
+      giveUp: swaps >= SWAPS && second.instead ? second.video : null,
+    }
+  })
+  return { rows, more: several.length - rows.length }
 }

@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { standTogether, type Together } from '../../core/ranks/together'
 import { rankDay } from '../../core/ranks/standing'
 import { phraseKey } from '../../core/text/words'
@@ -7,29 +8,34 @@ import type { Runtime } from '../runtime'
 const LOOKED_BACK = 90
 const MOST = 200
 
+/** Phrases that are asked for between two turns of others. */
+const AT_ONCE = 200
+
 /** Phrases for which several videos of a workspace’s channel stand on page one, by the pages kept of a region. */
-export function togetherOf(
+export async function togetherOf(
   { phrases, ranks, videos, workspaces, now }: Pick<Runtime, 'phrases' | 'ranks' | 'videos' | 'workspaces' | 'now'>,
   workspace: string,
   region: string,
-): { rows: Together[]; more: number } {
+): Promise<{ rows: Together[]; more: number }> {
   const { channelId, language } = workspaces.get(workspace)!
   const { shares } = workspaces.settings(workspace)
   const standing = channelId === null ? [] : videos.standingOf(channelId, region, language)
   const searches = new Map<string, number | null>()
+  for (const { phrase } of standing) {
+    if (searches.has(phrase)) continue
+    if (searches.size % AT_ONCE === 0) await nextTurn()
+    searches.set(phrase, phrases.known(phrase, region, language)?.volume ?? null)
+  }
   const from = rankDay(now()) - LOOKED_BACK
-  const rows = standTogether(
+  return standTogether(
     standing.map(({ code, ...each }) => ({ ...each, video: code })),
     {
       shares,
       language,
-      searchesOf(phrase) {
-        if (!searches.has(phrase)) searches.set(phrase, phrases.known(phrase, region, language)?.volume ?? null)
-        return searches.get(phrase)!
-      },
+      most: MOST,
+      searchesOf: phrase => searches.get(phrase)!,
       daysOf: (video, phrase) =>
         ranks.of({ video, phrase: phraseKey(phrase), region, kind: 'site', from })[0]?.days ?? [],
     },
   )
-  return { rows: rows.slice(0, MOST), more: Math.max(0, rows.length - MOST) }
 }

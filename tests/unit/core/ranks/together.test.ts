@@ -33,7 +33,7 @@ test('phrases that several of mine hold, with what each brings, and what the low
     at('unknown', 'b', 5),
   ]
   const swapping = { 'a chain': days(2, 8, 2), 'b chain': days(7, 3, 7) }
-  const [first, second] = standTogether(standing, asked(swapping))
+  const [first, second] = standTogether(standing, asked(swapping)).rows
   expect(first).toMatchObject({ phrase: 'chain', searches: 1000, swaps: 2, days: 3, closeness: 1, giveUp: 'b' })
   expect(first!.videos.map(({ video }) => video)).toEqual(['a', 'b'])
   expect(first!.videos[0]!.brings).toBeCloseTo(1000 * SHARES[1]!, 9)
@@ -44,8 +44,9 @@ test('phrases that several of mine hold, with what each brings, and what the low
 
 test('two that keep their places both bring what they bring; one without another phrase keeps this one', () => {
   const standing = [at('chain', 'a', 2), at('chain', 'b', 7), at('lube', 'b', 3)]
-  expect(standTogether(standing, asked())[0]!.giveUp).toBeNull()
+  expect(standTogether(standing, asked()).rows[0]!.giveUp).toBeNull()
   const swapping = { 'a chain': days(2, 8, 2), 'b chain': days(7, 3, 7) }
-  expect(standTogether(standing.slice(0, 2), asked(swapping))[0]!.giveUp).toBeNull()
-  expect(standTogether([at('chain', 'a', 2)], asked())).toEqual([])
+  expect(standTogether(standing.slice(0, 2), asked(swapping)).rows[0]!.giveUp).toBeNull()
+  expect(standTogether([at('chain', 'a', 2)], asked())).toEqual({ rows: [], more: 0 })
+  expect(standTogether(standing, { ...asked(), most: 0 })).toEqual({ rows: [], more: 1 })
 })
