@@ -79,8 +79,8 @@ export function standTogether(
   const alone = new Map<string, { phrase: string; searches: number }>()
   for (const [phrase, [only, ...more]] of byPhrase) {
     const searches = more.length ? null : searchesOf(phrase)
-    if (searches !== null && searches > (alone.get(only!.video)?.searches ?? -1))
-      alone.set(only!.video, { phrase, searches })
+    const best = alone.get(only!.video)?.searches ?? -1
+    if (searches !== null && searches > best) alone.set(only!.video, { phrase, searches })
   }
   const several = [...byPhrase]
     .filter(([, videos]) => videos.length > 1)
