@@ -55,8 +55,9 @@ export function swapsOf(one: readonly RankDay[], other: readonly RankDay[]): { s
 /**
  * Phrases for which several videos of one channel stand on page one, most searched first.
  *
- * @param most of them are told. @param standing where they stand. @param searchesOf a month; `null` where they are not known.
+ * @param standing where they stand. @param searchesOf a month; `null` where they are not known.
  * @param daysOf the ranks of a video for a phrase, oldest first; none where it was not looked up.
+ * @param most rows that are told.
  */
 export function standTogether(
   standing: readonly (Standing & { phrase: string })[],
