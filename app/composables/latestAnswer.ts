@@ -1,4 +1,4 @@
-import { ref, shallowRef, type ShallowRef } from 'vue'
+import { ref, shallowRef, watch, type ShallowRef, type WatchSource } from 'vue'
 import { messageOf } from './api'
 
 /**
@@ -21,5 +21,15 @@ export function latestAnswer<Answer>(ask: () => Promise<Answer>) {
       if (mine === asked) problem.value = messageOf(error)
     }
   }
-  return { answer, problem, load }
+  /**
+   * Asks from now on when what it is of changes, and anew when what it follows from does.
+   * @returns how to stop.
+   */
+  function follow(of: WatchSource[], from: WatchSource[]): () => void {
+    const ends = [watch(of, () => void load(true), { immediate: true }), watch(from, () => void load())]
+    return () => {
+      for (const end of ends) end()
+    }
+  }
+  return { answer, problem, load, follow }
 }

@@ -89,8 +89,8 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
     why: `Chance of page one ${chanceText(chance)}${also ? `; ${counted(also, 'phrase')} of much the same results would come along` : ''}.`,
     working:
       'Of the phrases with the words of your titles the sixty worth most: searches × the chance of each rank × the share that looks at it, for a well-worded video of your channel. Searches near a place are left out.',
-    act: 'See all gaps',
-    to: { path: '/ranks', query: { view: 'gaps', region: region ?? '' } },
+    act: 'See all of them',
+    to: { path: '/ranks', query: { view: 'open', region: region ?? '' } },
   }),
   watch: ({ phrases, video }) => ({
     what: 'Nobody looks up where it stands',

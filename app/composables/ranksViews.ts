@@ -4,7 +4,7 @@ export const RANK_VIEWS = [
   { side: 'channel', title: 'All videos' },
   { side: 'mend', title: 'To mend' },
   { side: 'many', title: 'Change many' },
-  { side: 'gaps', title: 'Gaps' },
+  { side: 'open', title: 'Open phrases' },
   { side: 'views', title: 'Views' },
   { side: 'told', title: 'Told and came' },
 ] as const
@@ -16,8 +16,8 @@ export const RANK_PARTS: Partial<Record<RankView, readonly { side: string; title
     { side: 'chances', title: 'Chances' },
     { side: 'points', title: 'Points' },
   ],
-  gaps: [
-    { side: 'open', title: 'Open' },
+  open: [
+    { side: 'reach', title: 'Within reach' },
     { side: 'together', title: 'Mine beside mine' },
   ],
 }

@@ -195,8 +195,8 @@ const explained = computed(() =>
     <LazyRanksTold v-else-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
-    <LazyRanksTogether v-else-if="view === 'gaps' && part === 'together'" />
-    <LazyRanksGaps v-else-if="view === 'gaps'" />
+    <LazyRanksTogether v-else-if="view === 'open' && part === 'together'" />
+    <LazyRanksOpenPhrases v-else-if="view === 'open'" />
     <LazyRanksEditMany v-else-if="view === 'many'" />
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">

@@ -1,5 +1,4 @@
 import { defineStore } from 'pinia'
-import { watch } from 'vue'
 import { api, messageOf } from '~/composables/api'
 import { latestAnswer } from '~/composables/latestAnswer'
 import { useChanges } from './changes'
@@ -11,7 +10,7 @@ export const usePoints = defineStore('points', () => {
   const workspace = useWorkspace()
   const ranks = useRanks()
   const { revisions } = useChanges()
-  const { answer, problem, load } = latestAnswer(() =>
+  const { follow: watched, ...kept } = latestAnswer(() =>
     api('GET /api/ranks/points', { query: { workspace: workspace.id, region: ranks.region ?? undefined } }),
   )
   /** Figures of days that are due are asked for, in a job; with them it is worked out anew. */
@@ -19,22 +18,13 @@ export const usePoints = defineStore('points', () => {
     try {
       await api('POST /api/videos/views', { query: { workspace: workspace.id } })
     } catch (error) {
-      problem.value = messageOf(error)
+      kept.problem.value = messageOf(error)
     }
   }
   /** Shows it for the workspace and region, from now on. @returns how to stop. */
   const follow = () => {
     void askViews()
-    const ends = [
-      watch([() => workspace.id, () => ranks.region], () => void load(true), { immediate: true }),
-      watch(
-        () => revisions.ranks,
-        () => void load(),
-      ),
-    ]
-    return () => {
-      for (const end of ends) end()
-    }
+    return watched([() => workspace.id, () => ranks.region], [() => revisions.ranks])
   }
-  return { answer, problem, load, follow }
+  return { ...kept, follow }
 })

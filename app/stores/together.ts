@@ -1,5 +1,4 @@
 import { defineStore } from 'pinia'
-import { watch } from 'vue'
 import type { Together } from '../../core/ranks/together'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
@@ -15,19 +14,11 @@ export const useTogether = defineStore('together', () => {
   const ranks = useRanks()
   const notices = useNotices()
   const { revisions } = useChanges()
-  const { answer, problem, load } = latestAnswer(() =>
+  const { follow: watched, ...kept } = latestAnswer(() =>
     api('GET /api/ranks/together', { query: { workspace: workspace.id, region: ranks.region ?? undefined } }),
   )
   /** Shows them for the workspace and region, from now on. @returns how to stop. */
-  const follow = () => {
-    const ends = [
-      watch([() => workspace.id, () => ranks.region], () => void load(true), { immediate: true }),
-      watch([() => revisions.ranks, () => revisions.pages], () => void load()),
-    ]
-    return () => {
-      for (const end of ends) end()
-    }
-  }
+  const follow = () => watched([() => workspace.id, () => ranks.region], [() => revisions.ranks, () => revisions.pages])
   /** Looks a phrase up every day from now on, for all of mine on its page. */
   async function watchBoth({ phrase, videos }: Together) {
     try {
@@ -46,5 +37,5 @@ export const useTogether = defineStore('together', () => {
       notices.show(messageOf(error), { serious: true })
     }
   }
-  return { answer, problem, load, follow, watchBoth }
+  return { ...kept, follow, watchBoth }
 })

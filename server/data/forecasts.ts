@@ -66,8 +66,12 @@ export function forecastStore(db: Db) {
     `SELECT f.*, p.text AS phrase FROM forecast f JOIN phrase p ON p.id = f.phrase_id
       WHERE f.workspace_id = ? AND f.video IS NOT NULL ORDER BY f.video DESC, f.at DESC LIMIT ?`,
   )
-  const briefsWaiting = db
-    .prepare<[], string>('SELECT DISTINCT brief_id FROM forecast WHERE video IS NULL AND brief_id IS NOT NULL')
+  const briefsNamed = db
+    .prepare<[], string>(
+      `SELECT DISTINCT f.brief_id FROM forecast f JOIN brief_field a ON a.brief_id = f.brief_id
+          AND a.field = 'videoAddress' AND a.value <> '""'
+        WHERE f.video IS NULL AND f.brief_id IS NOT NULL`,
+    )
     .pluck()
   const count = db
     .prepare<[string], number>(
@@ -132,8 +136,8 @@ export function forecastStore(db: Db) {
         learnt: row.learnt === 1,
         model: row.model,
       })),
-    /** The briefs that some were told for, and that are not known to be out. */
-    briefsWaiting: (): string[] => briefsWaiting.all(),
+    /** The briefs that some were told for, that name the address of a video, and whose video is not known. */
+    briefsNamed: (): string[] => briefsNamed.all(),
     /** How many were told for what is not out yet. */
     waiting: (workspace: string): number => count.get(workspace) ?? 0,
   }

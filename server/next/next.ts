@@ -1,10 +1,10 @@
 import { handful, type Proposal } from '../../core/next/proposal'
 import type { NextAnswer } from '../../shared/next'
-import type { GapStores } from '../ranks/gaps'
+import type { OpenPhraseStores } from '../ranks/openPhrases'
 import { ofBriefs } from './briefs'
 import { firstWeeksLow, phrasesToFilm, ranksFallen, wordsToMend } from './ranks'
 
-type Stores = Parameters<typeof ofBriefs>[0] & Parameters<typeof ranksFallen>[0] & GapStores
+type Stores = Parameters<typeof ofBriefs>[0] & Parameters<typeof ranksFallen>[0] & OpenPhraseStores
 
 /** What is worth doing today over all briefs and videos of a workspace; from what is kept, nothing is asked. */
 export async function nextAnswer(stores: Stores, workspace: string): Promise<NextAnswer> {

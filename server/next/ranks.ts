@@ -3,8 +3,8 @@ import type { Proposal } from '../../core/next/proposal'
 import { fallenOf, lostBy } from '../../core/ranks/fallen'
 import { compareFirstWeeks, FIRST_DAYS, missedViews } from '../../core/ranks/firstWeeks'
 import { rankDay } from '../../core/ranks/standing'
-import { wonTogether } from '../../shared/gaps'
-import { gapsOf, type GapStores } from '../ranks/gaps'
+import { wonTogether } from '../../shared/openPhrases'
+import { openPhrasesOf, type OpenPhraseStores } from '../ranks/openPhrases'
 import { firstDaysOf } from '../ranks/views'
 import { weighVideos, type WeighStores } from '../ranks/weighVideos'
 import type { Runtime } from '../runtime'
@@ -17,8 +17,8 @@ const LOOKED_BACK = 70
 const AT_ONCE = 50
 /** Videos whose words are weighed: those whose phrases are searched most. */
 const MOST_WEIGHED = 30
-/** Phrases of the channel's topics that are looked at for gaps. */
-const GAPS_LOOKED = 60
+/** Phrases of the channel's topics that are looked at for open ones. */
+const OPEN_LOOKED = 60
 /** The newest videos whose first weeks are looked at, and those they are compared with. */
 const MOST_NEW = 8
 const MOST_OTHERS = 100
@@ -92,22 +92,22 @@ export async function firstWeeksLow({ videoDays, videos, now }: Stores, channel:
 }
 
 /** Phrases that a new video would win, and with it those of much the same results. */
-export async function phrasesToFilm(stores: GapStores, { workspace, region }: Of): Promise<Proposal[]> {
-  const { gaps } = await gapsOf(stores, workspace, region, GAPS_LOOKED)
+export async function phrasesToFilm(stores: OpenPhraseStores, { workspace, region }: Of): Promise<Proposal[]> {
+  const { phrases } = await openPhrasesOf(stores, workspace, region, OPEN_LOOKED)
   // What is searched near a place is won near it alone: how much of it is mine nobody knows.
-  return gaps
+  return phrases
     .filter(({ intent }) => intent !== 'near')
-    .map(gap => ({
+    .map(open => ({
       ...about,
       kind: 'film',
-      key: `film:${gap.phrase}`,
-      title: gap.phrase,
-      phrase: gap.phrase,
+      key: `film:${open.phrase}`,
+      title: open.phrase,
+      phrase: open.phrase,
       region: region || null,
       video: null,
-      views: wonTogether(gap),
-      chance: gap.chance,
-      also: gap.also.length,
+      views: wonTogether(open),
+      chance: open.chance,
+      also: open.also.length,
     }))
 }
 

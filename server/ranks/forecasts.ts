@@ -84,9 +84,9 @@ export function keepForecasts(deps: ForecastDeps, brief: Brief, moment: KeptFore
 export function linkForecasts(
   deps: Parameters<typeof videoOfBrief>[0] & { forecasts: ForecastStore; briefs: Pick<BriefStore, 'get'> },
 ): void {
-  for (const id of deps.forecasts.briefsWaiting()) {
+  for (const id of deps.forecasts.briefsNamed()) {
     const brief = deps.briefs.get(id)
-    const video = brief?.fields.videoAddress ? videoOfBrief(deps, brief) : null
+    const video = brief && videoOfBrief(deps, brief)
     if (video) deps.forecasts.out(id, video)
   }
 }

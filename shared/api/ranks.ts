@@ -17,7 +17,7 @@ import {
 import type { ReachAnswer, ReliabilityAnswer } from '../forecasts'
 import { editManySchema, type EditManyAnswer, type EditRun } from '../editMany'
 import { auditQuery, type AuditLine } from '../audit'
-import { gapsQuery, type GapsAnswer } from '../gaps'
+import { openPhrasesQuery, type OpenPhrasesAnswer } from '../openPhrases'
 import { pointsQuery, type PointsAnswer } from '../points'
 import { putOffSchema, takeUpQuery, type NextAnswer } from '../next'
 import { call, type } from './call'
@@ -34,9 +34,9 @@ export const rankCalls = {
   /** What was done for a video, and who came onto a page above it; nothing is asked. */
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
   /** Phrases of the channel's topics within reach on whose pages none of mine stands; nothing is asked. */
-  'GET /api/ranks/gaps': call({ query: gapsQuery, answer: type<GapsAnswer>() }),
+  'GET /api/ranks/open-phrases': call({ query: openPhrasesQuery, answer: type<OpenPhrasesAnswer>() }),
   /** Phrases for which several of mine stand on page one; nothing is asked. */
-  'GET /api/ranks/together': call({ query: gapsQuery, answer: type<{ rows: Together[]; more: number }>() }),
+  'GET /api/ranks/together': call({ query: openPhrasesQuery, answer: type<{ rows: Together[]; more: number }>() }),
   /** Whether points under each rule set go with what became of one's own videos; nothing is asked. */
   'GET /api/ranks/points': call({ query: pointsQuery, answer: type<PointsAnswer>() }),
   /** What the channel's videos lack, worth most first: NDJSON, a line each; nothing is asked. */

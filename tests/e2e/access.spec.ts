@@ -87,8 +87,8 @@ const SCREENS = [
   ['ranks?view=views', '[data-test=first-weeks]'],
   ['ranks?view=told', '[data-test=told-rows]'],
   ['ranks?view=told&of=points', '[data-test=points-set]'],
-  ['ranks?view=gaps', '[data-test=gap]'],
-  ['ranks?view=gaps&of=together', '[data-test=together-row]'],
+  ['ranks?view=open', '[data-test=open-phrase]'],
+  ['ranks?view=open&of=together', '[data-test=together-row]'],
   ['ranks?view=many', '[data-test=many-video]'],
 ] as const
 

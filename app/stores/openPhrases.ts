@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
-import { watch } from 'vue'
-import type { Gap } from '../../shared/gaps'
+import type { OpenPhrase } from '../../shared/openPhrases'
 import { api } from '~/composables/api'
 import { latestAnswer } from '~/composables/latestAnswer'
 import { useChanges } from './changes'
@@ -8,25 +7,18 @@ import { useRanks } from './ranks'
 import { useWorkspace } from './workspace'
 
 /** Phrases within the channel’s reach on whose pages none of its videos stands. */
-export const useGaps = defineStore('gaps', () => {
+export const useOpenPhrases = defineStore('openPhrases', () => {
   const workspace = useWorkspace()
   const ranks = useRanks()
   const { revisions } = useChanges()
-  const { answer, problem, load } = latestAnswer(() =>
-    api('GET /api/ranks/gaps', { query: { workspace: workspace.id, region: ranks.region ?? undefined } }),
+  const { follow: watched, ...kept } = latestAnswer(() =>
+    api('GET /api/ranks/open-phrases', { query: { workspace: workspace.id, region: ranks.region ?? undefined } }),
   )
   /** Shows them for the workspace and region, from now on. @returns how to stop. */
-  const follow = () => {
-    const ends = [
-      watch([() => workspace.id, () => ranks.region], () => void load(true), { immediate: true }),
-      watch([() => revisions.briefs, () => revisions.pages], () => void load()),
-    ]
-    return () => {
-      for (const end of ends) end()
-    }
-  }
-  /** A brief that is led by a gap. @returns its id. */
-  async function toBrief({ phrase, also }: Gap): Promise<string> {
+  const follow = () =>
+    watched([() => workspace.id, () => ranks.region], [() => revisions.briefs, () => revisions.pages])
+  /** A brief that is led by one. @returns its id. */
+  async function toBrief({ phrase, also }: OpenPhrase): Promise<string> {
     const fields = {
       topic: phrase,
       language: workspace.current?.language ?? 'en',
@@ -35,5 +27,5 @@ export const useGaps = defineStore('gaps', () => {
     }
     return (await api('POST /api/briefs', { body: { fields, workspace: workspace.id } })).id
   }
-  return { answer, problem, load, follow, toBrief }
+  return { ...kept, follow, toBrief }
 })

@@ -3,10 +3,10 @@ import type { Intent } from '../core/demand/intent'
 import { regionInput } from '../core/text/inputs'
 import { workspaceInput } from './api/inputs'
 
-export const gapsQuery = z.object({ workspace: workspaceInput, region: regionInput })
+export const openPhrasesQuery = z.object({ workspace: workspaceInput, region: regionInput })
 
 /** A phrase that people search, on whose page none of mine stands. */
-export interface Gap {
+export interface OpenPhrase {
   phrase: string
   /** The topics of the channel that it is about. */
   topics: string[]
@@ -23,23 +23,23 @@ export interface Gap {
   also: { phrase: string; views: number }[]
 }
 /** Views a month of all phrases that one video would win. */
-export const wonTogether = ({ views, also }: Pick<Gap, 'views' | 'also'>): number =>
+export const wonTogether = ({ views, also }: Pick<OpenPhrase, 'views' | 'also'>): number =>
   also.reduce((sum, each) => sum + each.views, views)
 
 /** A topic of the channel. */
-export interface GapTopic {
+export interface PhraseTopic {
   word: string
   /** Videos with it in their titles. */
   videos: number
   /** Phrases with it on whose first page one of mine stands. */
   held: number
-  /** Gaps in it. */
+  /** Open phrases in it. */
   open: number
 }
-export interface GapsAnswer {
-  topics: GapTopic[]
+export interface OpenPhrasesAnswer {
+  topics: PhraseTopic[]
   /** Worth most views first, 60 at most. */
-  gaps: Gap[]
+  phrases: OpenPhrase[]
   /** Phrases with the words of the topics, those of them worth most that were looked at, and those not assessed yet. */
   known: number
   looked: number

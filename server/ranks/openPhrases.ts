@@ -3,19 +3,19 @@ import { byOneVideo, topicsOf } from '../../core/ranks/topics'
 import { viewsToWin } from '../../core/rivals/winnings'
 import { stemmerFor } from '../../core/text/stems'
 import { phraseKey, words } from '../../core/text/words'
-import { wonTogether, type Gap, type GapsAnswer } from '../../shared/gaps'
+import { wonTogether, type OpenPhrase, type OpenPhrasesAnswer } from '../../shared/openPhrases'
 import { phrasesQuerySchema, type PhrasesAnswer } from '../../shared/phrases'
 import { pageForecast } from '../rivals/pageForecast'
 import type { Runtime } from '../runtime'
 
-export type GapStores = Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 'results' | 'videos' | 'workspaces'> & {
+export type OpenPhraseStores = Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 'results' | 'videos' | 'workspaces'> & {
   search: Pick<Runtime['search'], 'answer'>
 }
 
-/** Phrases of the topics that are looked at, those worth most for the channel; and gaps that are told. */
+/** Phrases of the topics that are looked at, those worth most for the channel; and those that are told. */
 const LOOKED = 400
 const MOST = 60
-/** A chance below this is no gap that one can fill. */
+/** A chance below this is none that one can reach. */
 const LEAST_CHANCE = 0.25
 /** Fewer views a month are not worth a video. */
 const LEAST_VIEWS = 1
@@ -30,11 +30,16 @@ const AT_ONCE = 4
  *
  * @param most phrases that are looked at, those worth most.
  */
-export async function gapsOf(stores: GapStores, workspace: string, region: string, most = LOOKED): Promise<GapsAnswer> {
+export async function openPhrasesOf(
+  stores: OpenPhraseStores,
+  workspace: string,
+  region: string,
+  most = LOOKED,
+): Promise<OpenPhrasesAnswer> {
   const { briefs, phrases, results, search, videos, workspaces } = stores
   const { own, settings, workspace: home } = workspaces.standing(workspace)
   const channel = home?.channelId ?? null
-  const nothing: GapsAnswer = { topics: [], gaps: [], known: 0, looked: 0, unknown: 0 }
+  const nothing: OpenPhrasesAnswer = { topics: [], phrases: [], known: 0, looked: 0, unknown: 0 }
   if (channel === null || !own) return nothing
   const { language } = home!
   const topics = topicsOf(
@@ -75,7 +80,7 @@ export async function gapsOf(stores: GapStores, workspace: string, region: strin
       !taken.has(phraseKey(row.phrase)),
   )
   const held = videos.standingOf(channel, region, language)
-  const open: (Omit<Gap, 'also'> & { page: number[] })[] = []
+  const open: (Omit<OpenPhrase, 'also'> & { page: number[] })[] = []
   const stem = stemmerFor(language)
   const topicsIn = (phrase: string) => {
     const stems = new Set(words(phrase, language).map(({ norm }) => stem(norm)))
@@ -101,9 +106,9 @@ export async function gapsOf(stores: GapStores, workspace: string, region: strin
       page: results.firstPage(known!.id, region),
     })
   }
-  const gaps = byOneVideo(open.sort((a, b) => b.views - a.views))
-    .map(({ first: { page: _, ...gap }, also }): Gap => ({
-      ...gap,
+  const grouped = byOneVideo(open.sort((a, b) => b.views - a.views))
+    .map(({ first: { page: _, ...first }, also }): OpenPhrase => ({
+      ...first,
       also: also.map(({ phrase, views }) => ({ phrase, views })),
     }))
     .sort((a, b) => wonTogether(b) - wonTogether(a))
@@ -114,9 +119,9 @@ export async function gapsOf(stores: GapStores, workspace: string, region: strin
       word,
       videos: count,
       held: heldIn.get(word)!.size,
-      open: gaps.filter(gap => gap.topics.includes(word)).length,
+      open: grouped.filter(each => each.topics.includes(word)).length,
     })),
-    gaps: gaps.slice(0, MOST),
+    phrases: grouped.slice(0, MOST),
     known: found.total,
     looked: found.rows.length,
     unknown: found.rows.filter(({ results: read }) => read === null).length,

@@ -1,47 +1,47 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { inDigits } from '../../../core/text/inWords'
-import { wonTogether, type Gap, type GapTopic } from '../../../shared/gaps'
+import { wonTogether, type OpenPhrase, type PhraseTopic } from '../../../shared/openPhrases'
 import { messageOf } from '~/composables/api'
 import { chanceText, counted, inFull, rounded } from '~/composables/figures'
 import { fewViews } from '~/composables/rankCells'
-import { useGaps } from '~/stores/gaps'
+import { useOpenPhrases } from '~/stores/openPhrases'
 import { useNotices } from '~/stores/notices'
 import { useRanks } from '~/stores/ranks'
 
 /** What people search in the topics of the channel, where none of its videos stands and one could. */
-const gaps = useGaps()
+const open = useOpenPhrases()
 const ranks = useRanks()
 const notices = useNotices()
 const route = useRoute()
 const address = useAddress()
-onBeforeUnmount(gaps.follow())
+onBeforeUnmount(open.follow())
 
 const HEADERS = [
   { key: 'phrase', title: 'Phrase' },
   { key: 'searches', title: 'Searches', align: 'end', width: 88 },
   { key: 'difficulty', title: 'Difficulty', align: 'end', width: 88 },
   { key: 'chance', title: 'Chance', align: 'end', width: 78 },
-  { key: 'views', title: 'Views a month', align: 'end', width: 116, value: (gap: Gap) => wonTogether(gap) },
+  { key: 'views', title: 'Views a month', align: 'end', width: 116, value: (each: OpenPhrase) => wonTogether(each) },
   { key: 'acts', title: '', sortable: false, width: 126 },
 ] as const
 const topic = computed(() => String(route.query.topic ?? ''))
 const shown = computed(() =>
-  (gaps.answer?.gaps ?? []).filter(({ topics }) => !topic.value || topics.includes(topic.value)),
+  (open.answer?.phrases ?? []).filter(({ topics }) => !topic.value || topics.includes(topic.value)),
 )
-const topicSaid = ({ videos, held }: GapTopic) =>
+const topicSaid = ({ videos, held }: PhraseTopic) =>
   `${counted(videos, 'video')} of yours with this word; on page one for ${counted(held, 'phrase')}`
-const viewsSaid = (gap: Gap) =>
-  `${gap.views.toFixed(1)} for this phrase, ${wonTogether(gap).toFixed(1)} with those of the same results: ` +
+const viewsSaid = (each: OpenPhrase) =>
+  `${each.views.toFixed(1)} for this phrase, ${wonTogether(each).toFixed(1)} with those of the same results: ` +
   'searches × the chance of each rank × the share that looks at it'
-/** So many gaps in a topic where mine stand already make a series. */
+/** So many open phrases in a topic where mine stand already make a series. */
 const SERIES = 3
 const opening = ref('')
-async function start(gap: Gap) {
+async function start(each: OpenPhrase) {
   if (opening.value) return
-  opening.value = gap.phrase
+  opening.value = each.phrase
   try {
-    await navigateTo({ path: '/desk', query: { brief: await gaps.toBrief(gap) } })
+    await navigateTo({ path: '/desk', query: { brief: await open.toBrief(each) } })
   } catch (error) {
     notices.show(messageOf(error), { serious: true })
   } finally {
@@ -51,33 +51,33 @@ async function start(gap: Gap) {
 </script>
 
 <template>
-  <ShellFailed v-if="gaps.problem" :problem="gaps.problem" @again="gaps.load()" />
-  <template v-else-if="!gaps.answer">
+  <ShellFailed v-if="open.problem" :problem="open.problem" @again="open.load()" />
+  <template v-else-if="!open.answer">
     <p class="small muted" role="status">Looking at the phrases of your topics…</p>
     <v-skeleton-loader type="table-row@6" class="sheet" />
   </template>
-  <div v-else-if="!gaps.answer.gaps.length" class="sheet state" data-test="gaps-empty">
-    <h2>No gaps known</h2>
-    <p v-if="!gaps.answer.topics.length">
+  <div v-else-if="!open.answer.phrases.length" class="sheet state" data-test="open-empty">
+    <h2>No open phrases known</h2>
+    <p v-if="!open.answer.topics.length">
       No word comes back in the titles of your videos, or your channel is not known. Name it in the Library, under
       Channels, and look at it.
     </p>
     <p v-else>
-      Of {{ counted(gaps.answer.looked, 'phrase') }} with the words of your titles none is both within your reach and
+      Of {{ counted(open.answer.looked, 'phrase') }} with the words of your titles none is both within your reach and
       without a video of yours. Search your topics on Demand, and assess what comes up:
-      {{ inDigits(gaps.answer.unknown) }}
+      {{ inDigits(open.answer.unknown) }}
       are not assessed yet.
     </p>
   </div>
   <template v-else>
     <div class="topics" role="group" aria-label="Topics">
       <button
-        v-for="each in gaps.answer.topics"
+        v-for="each in open.answer.topics"
         :key="each.word"
         class="topic"
         :class="{ here: topic === each.word }"
         :aria-pressed="topic === each.word"
-        data-test="gaps-topic"
+        data-test="open-topic"
         :title="topicSaid(each)"
         @click="address({ topic: topic === each.word ? undefined : each.word })"
       >
@@ -98,12 +98,12 @@ async function start(gap: Gap) {
       fixed-header
       class="sheet table"
       tabindex="0"
-      aria-label="Gaps"
-      no-data-text="No gap in this topic."
-      data-test="gaps"
+      aria-label="Open phrases"
+      no-data-text="No open phrase in this topic."
+      data-test="open-phrases"
     >
       <template #[`item.phrase`]="{ item }">
-        <div class="phrase" data-test="gap">
+        <div class="phrase" data-test="open-phrase">
           <NuxtLink
             class="link"
             :to="{ path: '/rivals', query: { phrase: item.phrase, region: ranks.region ?? '' } }"
@@ -140,7 +140,7 @@ async function start(gap: Gap) {
           size="small"
           variant="outlined"
           :loading="opening === item.phrase"
-          data-test="gap-brief"
+          data-test="open-brief-new"
           @click="start(item)"
           >Start a brief</v-btn
         ></template
@@ -148,8 +148,8 @@ async function start(gap: Gap) {
     </v-data-table-virtual>
     <p class="small muted">
       Phrases with the words of your titles, assessed, with a chance of a quarter at least, on whose page none of yours
-      was found and for which there is no brief. Of {{ counted(gaps.answer.known, 'phrase') }} known the
-      {{ inDigits(gaps.answer.looked) }} worth most were looked at.
+      was found and for which there is no brief. Of {{ counted(open.answer.known, 'phrase') }} known the
+      {{ inDigits(open.answer.looked) }} worth most were looked at.
     </p>
   </template>
 </template>

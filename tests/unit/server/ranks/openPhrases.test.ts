@@ -5,7 +5,7 @@ import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceStore } from '../../../../server/data/workspaces'
-import { gapsOf } from '../../../../server/ranks/gaps'
+import { openPhrasesOf } from '../../../../server/ranks/openPhrases'
 import { Chances } from '../../../../server/rivals/chances'
 import { viewsToWin } from '../../../../core/rivals/winnings'
 import { pageForecast } from '../../../../server/rivals/pageForecast'
@@ -51,7 +51,7 @@ function setUp() {
     },
     videos,
     workspaces,
-  } as unknown as Parameters<typeof gapsOf>[0]
+  } as unknown as Parameters<typeof openPhrasesOf>[0]
   const own = (...titles: string[]) => {
     videos.saveVideos(
       titles.map((title, i) => siteVideo(`own${i}`, 'mine', { title, publishedAt: clock() - 100 * DAY })),
@@ -68,11 +68,11 @@ function setUp() {
     told.push({ phrase, volume, difficulty: 40, chance })
     return id!
   }
-  return { stores, home, briefs, own, known, told, asked, gaps: () => gapsOf(stores, home, 'GB') }
+  return { stores, home, briefs, own, known, told, asked, open: () => openPhrasesOf(stores, home, 'GB') }
 }
 
 test('phrases of my topics without a video or a brief of mine, with what a video would win; those it wins along beside', async () => {
-  const { stores, home, briefs, own, known, told, asked, gaps } = setUp()
+  const { stores, home, briefs, own, known, told, asked, open } = setUp()
   own('Bike chain one', 'Bike chain two', 'Chain three')
   const wash = known('wash a chain', 1000, 100)
   known('washing a chain', 400, 104)
@@ -82,9 +82,9 @@ test('phrases of my topics without a video or a brief of mine, with what a video
   known('chain out of reach', 9000, 500, null, 0.1)
   told.push({ phrase: 'chain unknown', volume: 900, difficulty: null, chance: null })
   briefs.create({ tray: { lead: null, support: [], setAside: ['chain planned'] } }, undefined, { workspace: home })
-  const answer = await gaps()
+  const answer = await open()
   expect(asked[0]!.seed).toEqual(['chain'])
-  expect(answer.gaps.map(({ phrase, also }) => [phrase, also.map(each => each.phrase)])).toEqual([
+  expect(answer.phrases.map(({ phrase, also }) => [phrase, also.map(each => each.phrase)])).toEqual([
     ['rusty chain', []],
     ['wash a chain', ['washing a chain']],
   ])
@@ -94,15 +94,15 @@ test('phrases of my topics without a video or a brief of mine, with what a video
   const { own: standing, settings } = stores.workspaces.standing(home)
   const page = stores.results.latest(wash, 'GB')!
   const { ahead } = pageForecast(stores, page, standing, { phrase: 'wash a chain', language: 'en' })
-  const gap = answer.gaps[1]!
-  expect(gap.views).toBeCloseTo(viewsToWin(1000, ahead!, settings.shares)!.expected / 3, 9)
-  expect(gap).toMatchObject({ searches: 1000, difficulty: 40, topics: ['chain'], chance: ahead!.pageOne })
+  const second = answer.phrases[1]!
+  expect(second.views).toBeCloseTo(viewsToWin(1000, ahead!, settings.shares)!.expected / 3, 9)
+  expect(second).toMatchObject({ searches: 1000, difficulty: 40, topics: ['chain'], chance: ahead!.pageOne })
 })
 
 test('without a channel, or titles that have a word in common, there are none', async () => {
-  const { stores, own, gaps } = setUp()
+  const { stores, own, open } = setUp()
   const none = stores.workspaces.create({ name: 'None', subscribers: 5 }).id
-  expect(await gapsOf(stores, none, 'GB')).toEqual({ topics: [], gaps: [], known: 0, looked: 0, unknown: 0 })
+  expect(await openPhrasesOf(stores, none, 'GB')).toEqual({ topics: [], phrases: [], known: 0, looked: 0, unknown: 0 })
   own('One', 'Other', 'Third')
-  expect((await gaps()).gaps).toEqual([])
+  expect((await open()).phrases).toEqual([])
 })

@@ -4,25 +4,25 @@ test('phrases within reach without a video of mine, by topic; one becomes the le
   page,
   app,
 }) => {
-  const { gaps, topics } = (await call(app, '/api/ranks/gaps?region=GB')).json
-  expect(gaps.length).toBeGreaterThan(10)
+  const { phrases, topics } = (await call(app, '/api/ranks/open-phrases?region=GB')).json
+  expect(phrases.length).toBeGreaterThan(10)
   await page.goto('/ranks')
-  await page.getByTestId('view-gaps').click()
-  const rows = page.getByTestId('gap')
-  await expect(rows.first()).toContainText(gaps[0]!.phrase)
+  await page.getByTestId('view-open').click()
+  const rows = page.getByTestId('open-phrase')
+  await expect(rows.first()).toContainText(phrases[0]!.phrase)
   const topic = topics.find(({ open }) => open > 2 && open < 60)!
-  await page.getByTestId('gaps-topic').filter({ hasText: topic.word }).first().click()
+  await page.getByTestId('open-topic').filter({ hasText: topic.word }).first().click()
   await expect(page).toHaveURL(new RegExp(`topic=${topic.word}`, 'u'))
-  const first = gaps.find(gap => gap.topics.includes(topic.word))!
+  const first = phrases.find(each => each.topics.includes(topic.word))!
   await expect(rows.first()).toContainText(first.phrase)
-  await page.getByTestId('gap-brief').first().click()
+  await page.getByTestId('open-brief-new').first().click()
   await expect(page).toHaveURL(/\/desk\?brief=/u)
   const id = new URL(page.url()).searchParams.get('brief')!
   const { fields } = (await call(app, `/api/briefs/${id}`)).json
   expect(fields.tray).toMatchObject({ lead: first.phrase, support: first.also.map(({ phrase }) => phrase) })
-  // It is planned now: no gap any more.
-  const after = (await call(app, '/api/ranks/gaps?region=GB')).json
-  expect(after.gaps.map(({ phrase }) => phrase)).not.toContain(first.phrase)
+  // It is planned now: no open phrase any more.
+  const after = (await call(app, '/api/ranks/open-phrases?region=GB')).json
+  expect(after.phrases.map(({ phrase }) => phrase)).not.toContain(first.phrase)
   await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
 })
 
@@ -33,8 +33,8 @@ test('phrases for which several of mine stand, with what each brings; they are w
   const { rows } = (await call(app, '/api/ranks/together?region=GB')).json
   const [first] = rows.filter(({ days }) => days === 0)
   expect(first!.videos.length).toBeGreaterThan(1)
-  await page.goto('/ranks?view=gaps')
-  await page.getByTestId('gaps-together').click()
+  await page.goto('/ranks?view=open')
+  await page.getByTestId('open-together').click()
   await expect(page).toHaveURL(/of=together/u)
   const row = page.locator('tr').filter({ has: page.getByRole('link', { name: first!.phrase, exact: true }) })
   await expect(row).toContainText(first!.videos[0]!.title)
@@ -44,5 +44,5 @@ test('phrases for which several of mine stand, with what each brings; they are w
   const { watches } = (await call(app, `/api/watches?videoId=${first!.videos[1]!.video}`)).json
   expect(watches.map(({ phrase }) => phrase)).toContain(first!.phrase)
   await page.goBack()
-  await expect(page.getByTestId('gap').first()).toBeVisible()
+  await expect(page.getByTestId('open-phrase').first()).toBeVisible()
 })
