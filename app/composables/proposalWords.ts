@@ -1,6 +1,6 @@
 import type { RouteLocationRaw } from 'vue-router'
 import type { Proposal, ProposalFacts } from '../../core/next/proposal'
-import { chanceText, counted, dateOnly, dateTime, dayOnly, percentChange, regionName } from './figures'
+import { chanceText, counted, dateOnly, dateTime, dayOnly, percentChange, regionName, UNKNOWN } from './figures'
 import { fewViews } from './rankCells'
 
 /** A proposal as a person reads it. */
@@ -105,14 +105,15 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
 export const proposalWords = (proposal: Proposal): ProposalWords =>
   (WORDS[proposal.kind] as (of: Proposal) => ProposalWords)(proposal)
 
-/** The figure a proposal is led by: views a month, lost or to be won, or a step that lies below what is usual. */
+/** The figure a proposal is led by: views a month, lost or to be won; points that are open; or a step that is low. */
 export function stakeOf(proposal: Proposal): { figure: string; of: string } {
   const { kind, views } = proposal
+  if (proposal.kind === 'release')
+    return { figure: String(proposal.left), of: proposal.left === 1 ? 'point open' : 'points open' }
   // Who leaves early is told in parts of the video, not in views.
-  if (views === null)
-    return kind === 'first'
-      ? { figure: percentChange(proposal.ratio - 1), of: STEPS[proposal.step].why }
-      : { figure: '', of: '' }
+  if (proposal.kind === 'first' && views === null)
+    return { figure: percentChange(proposal.ratio - 1), of: STEPS[proposal.step].why }
+  if (views === null) return { figure: UNKNOWN, of: '' }
   const lost = kind === 'fell' || kind === 'first'
   const least = kind === 'fell' && proposal.fall.to === null ? 'at least ' : ''
   return { figure: `${lost ? '−' : '+'}${fewViews(views)}`, of: `${least}views a month` }

@@ -13,6 +13,8 @@ import { useWorkspace } from './workspace'
 
 /** It is looked where a change fits this long after the last letter, in milliseconds. */
 const REST = 350
+/** Differences that are drawn at once. */
+const AT_ONCE = 100
 
 /** One change made on a video, and in all others that it fits. */
 export const useEditMany = defineStore('editMany', () => {
@@ -28,6 +30,8 @@ export const useEditMany = defineStore('editMany', () => {
   const every = ref(false)
   const found = shallowRef<ManyFits | null>(null)
   const problem = ref('')
+  /** How many differences are shown. */
+  const reviewed = ref(AT_ONCE)
   /** Videos that are left out. */
   const left = shallowRef<ReadonlySet<string>>(new Set())
   const runs = shallowRef<EditRun[]>([])
@@ -68,6 +72,7 @@ export const useEditMany = defineStore('editMany', () => {
       if (mine !== asked || answer.run) return
       found.value = answer
       left.value = new Set()
+      reviewed.value = AT_ONCE
     } catch (error) {
       if (mine === asked) problem.value = messageOf(error)
     }
@@ -82,7 +87,9 @@ export const useEditMany = defineStore('editMany', () => {
     { debounce: REST },
   )
 
-  const chosen = computed(() => (found.value?.fits ?? []).filter(({ videoId }) => !left.value.has(videoId)))
+  /** Those whose difference is shown: what nobody looked at is not changed. */
+  const shown = computed(() => (found.value?.fits ?? []).slice(0, reviewed.value))
+  const chosen = computed(() => shown.value.filter(({ videoId }) => !left.value.has(videoId)))
   function toggle(id: string) {
     const now = new Set(left.value)
     if (!now.delete(id)) now.add(id)
@@ -149,7 +156,11 @@ export const useEditMany = defineStore('editMany', () => {
     found,
     problem,
     left,
+    shown,
     chosen,
+    showMore() {
+      reviewed.value += AT_ONCE
+    },
     runs,
     starting,
     take,

@@ -15,10 +15,7 @@ const WEEK = 7
 <template>
   <li class="row sheet" data-test="next-row">
     <p class="stake" :title="proposal.views === null ? undefined : inFull(proposal.views, 'views a month')">
-      <template v-if="stake.figure"
-        ><b class="figure">{{ stake.figure }}</b
-        ><span class="small muted">{{ stake.of }}</span></template
-      ><b v-else class="small muted">{{ proposal.due === null ? 'no figure' : 'has an hour' }}</b>
+      <b class="figure">{{ stake.figure }}</b><span class="small muted">{{ stake.of }}</span>
     </p>
     <div class="said">
       <h2>{{ words.what }}</h2>

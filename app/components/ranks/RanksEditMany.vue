@@ -23,8 +23,7 @@ watch(
   [() => route.query.video, field, () => ranks.videos],
   ([id, of, videos]) => {
     const video = videos?.find(each => each.id === id) ?? null
-    if (many.sample?.id !== video?.id || many.field !== of) many.take(video, of)
-    else if (many.edit === null) many.take(video, of)
+    if (many.sample?.id !== video?.id || many.field !== of || many.edit === null) many.take(video, of)
   },
   { immediate: true },
 )
@@ -43,8 +42,6 @@ const misfits = computed(() =>
     .map(([why, n]) => `${inDigits(n)} ${WHY[why as Misfit]}`)
     .join(', '),
 )
-/** So many are drawn; all are changed. */
-const DRAWN = 100
 const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('\n') : value)
 </script>
 
@@ -108,7 +105,7 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
             >.<template v-if="misfits">{{ ' ' }}Of the others {{ misfits }}.</template>
           </p>
           <div class="list">
-            <label v-for="each in many.found.fits.slice(0, DRAWN)" :key="each.videoId" class="fit" data-test="many-fit">
+            <label v-for="each in many.shown" :key="each.videoId" class="fit" data-test="many-fit">
               <input
                 type="checkbox"
                 :checked="!many.left.has(each.videoId)"
@@ -120,9 +117,15 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
                 ><DeskDifference class="small" :before="shown(each.before)" :after="shown(each.after)" :around="60"
               /></span>
             </label>
-            <p v-if="many.found.fits.length > DRAWN" class="small muted">
-              and {{ counted(many.found.fits.length - DRAWN, 'video') }} more, which are changed too.
-            </p>
+            <button
+              v-if="many.found.fits.length > many.shown.length"
+              class="plain link small"
+              data-test="many-more"
+              @click="many.showMore()"
+            >
+              Show more: {{ counted(many.found.fits.length - many.shown.length, 'video') }} that nobody looked at are
+              not changed
+            </button>
           </div>
           <div class="acts">
             <v-btn
