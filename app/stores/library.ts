@@ -17,12 +17,21 @@ export const useLibrary = defineStore('library', () => {
   const state = ref<'new' | 'loading' | 'ready' | 'failed'>('new')
   const problem = ref('')
 
-  async function refresh() {
+  let asked = 0
+  let latest = Promise.resolve()
+  /** Who waits for it has the briefs as they are now, also where another asked meanwhile. */
+  const refresh = (): Promise<void> => (latest = load())
+  async function load(): Promise<void> {
+    const mine = ++asked
     if (state.value !== 'ready') state.value = 'loading'
     try {
-      briefs.value = (await api('GET /api/briefs')).briefs
+      const found = (await api('GET /api/briefs')).briefs
+      // An earlier answer that comes later knows less.
+      if (mine !== asked) return latest
+      briefs.value = found
       state.value = 'ready'
     } catch (error) {
+      if (mine !== asked) return latest
       problem.value = messageOf(error)
       state.value = 'failed'
     }
@@ -32,7 +41,8 @@ export const useLibrary = defineStore('library', () => {
   watch(
     () => revisions.briefs,
     () => {
-      if (state.value === 'ready') void refresh()
+      // One that failed, as while the server starts, is tried again.
+      if (state.value !== 'new') void refresh()
     },
   )
 
