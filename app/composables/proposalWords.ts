@@ -70,10 +70,10 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
   }),
   mend: ({ words, phrase, video, region }) => ({
     what: `Better words for “${phrase}”`,
-    why: `They would bring it ${fewViews(words.expected)} views a month more; nine times in ten ${fewViews(Math.max(0, words.low))} to ${fewViews(words.high)}.`,
+    why: `With it word for word in title, first line and a tag the video would win ${fewViews(words.expected)} views a month more; nine times in ten ${fewViews(Math.max(0, words.low))} to ${fewViews(words.high)}.`,
     working:
       'Searches a month × (share that looks at its rank with better words − share that looks at its rank now), as under To mend.',
-    act: 'See the edit',
+    act: 'See what to mend',
     to: { path: '/ranks', query: { view: 'mend', video, region: region ?? '' } },
   }),
   write: ({ phrase, chance, since, brief }) => ({

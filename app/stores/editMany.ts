@@ -5,7 +5,6 @@ import { EDITED, editLike, editedText, type Edited, type ManyEdit } from '../../
 import type { EditRun, ManyFits } from '../../shared/editMany'
 import type { OwnTexts } from '../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
-import { counted } from '~/composables/figures'
 import { useJobs } from './jobs'
 import { useNotices } from './notices'
 import { useRanks } from './ranks'
@@ -78,8 +77,10 @@ export const useEditMany = defineStore('editMany', () => {
     }
   }
   watch(edit, (now, was) => {
-    // What was found is of another change.
-    if (JSON.stringify(now) !== JSON.stringify(was)) found.value = null
+    if (JSON.stringify(now) === JSON.stringify(was)) return
+    // What was found is of another change, and so is an answer that is still under way.
+    asked++
+    found.value = null
   })
   watchDebounced(
     () => JSON.stringify(edit.value),
@@ -134,7 +135,7 @@ export const useEditMany = defineStore('editMany', () => {
         : api('POST /api/videos/edit-many/:run/resume', call))
       await loadRuns()
       if (answer.run.job) await jobs.follow(answer.run.job)
-      else notices.show(`Nothing of ${counted(run.counts.changed, 'video')} is left to do.`)
+      else notices.show('Nothing is left to change.')
     } catch (error) {
       notices.show(messageOf(error), { serious: true })
     }

@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { dayName, dayNamed, FRESH_DAYS, rankDay, type RankDay } from '../../core/ranks/standing'
 import { phraseKey } from '../../core/text/words'
 import { api, messageOf } from '~/composables/api'
 import { now } from '~/composables/clock'
+import { latestAnswer } from '~/composables/latestAnswer'
 import { useBrief } from './brief'
 import { useChanges } from './changes'
 
@@ -11,44 +12,28 @@ import { useChanges } from './changes'
 export const useTagRanks = defineStore('tagRanks', () => {
   const brief = useBrief()
   const { revisions } = useChanges()
-  /** '' while there is none. */
-  const video = ref('')
-  const last = shallowRef<ReadonlyMap<string, RankDay>>(new Map())
-  const problem = ref('')
   /** How many of how many tags are looked up; `null` while none are. */
   const progress = ref<{ done: number; of: number } | null>(null)
   let stopped = false
 
   const region = () => brief.fields?.region ?? null
-  async function load() {
+  const { answer, problem, load, follow } = latestAnswer(async () => {
     const id = brief.brief?.id
-    try {
-      const found = id ? (await api('GET /api/briefs/:id/video', { params: { id } })).video : null
-      const rows = found
-        ? (
-            await api('GET /api/ranks', {
-              query: {
-                videoId: found,
-                kind: 'site',
-                region: region() ?? 'everywhere',
-                from: dayName(rankDay(now()) - FRESH_DAYS + 1),
-              },
-            })
-          ).rows
-        : []
-      if (id !== brief.brief?.id) return
-      video.value = found ?? ''
-      // Days come in their order: the last one stays.
-      last.value = new Map(rows.map(({ phrase, day, rank, depth }) => [phrase, { day: dayNamed(day), rank, depth }]))
-      problem.value = ''
-    } catch (error) {
-      if (id === brief.brief?.id) problem.value = messageOf(error)
-    }
-  }
+    const video = id ? (await api('GET /api/briefs/:id/video', { params: { id } })).video : null
+    const from = dayName(rankDay(now()) - FRESH_DAYS + 1)
+    const query = { videoId: video ?? '', kind: 'site', region: region() ?? 'everywhere', from }
+    const rows = video ? (await api('GET /api/ranks', { query })).rows : []
+    // Days come in their order: the last one stays.
+    const last = rows.map(({ phrase, day, rank, depth }) => [phrase, { day: dayNamed(day), rank, depth }] as const)
+    return { video, last: new Map<string, RankDay>(last) }
+  })
+  /** `null` while there is none. */
+  const video = computed(() => answer.value?.video ?? null)
   /** Looks tags up one after the other; what was found stays when it is stopped. */
   async function look(tags: readonly string[]) {
     const of = brief.brief
-    if (!of || !brief.fields || !video.value) return
+    const videoId = video.value
+    if (!of || !brief.fields || !videoId) return
     const { language } = brief.fields
     stopped = false
     problem.value = ''
@@ -58,7 +43,7 @@ export const useTagRanks = defineStore('tagRanks', () => {
       if (stopped || of.id !== brief.brief?.id) break
       try {
         const body = {
-          videoId: video.value,
+          videoId,
           phrases: [tag],
           region: region(),
           language,
@@ -80,20 +65,13 @@ export const useTagRanks = defineStore('tagRanks', () => {
     problem,
     progress,
     /** The last look of four weeks; `undefined` where nobody looked. */
-    of: (tag: string): RankDay | undefined => last.value.get(phraseKey(tag)),
+    of: (tag: string): RankDay | undefined => answer.value?.last.get(phraseKey(tag)),
     look,
     /** Ends the work; what was found stays. */
     stop() {
       stopped = true
     },
     /** Shows those of the open brief, from now on. @returns how to end that. */
-    follow: () =>
-      watch(
-        [() => brief.brief?.id, region, () => brief.fields?.videoAddress, () => revisions.ranks],
-        () => void load(),
-        {
-          immediate: true,
-        },
-      ),
+    follow: () => follow([() => brief.brief?.id, region, () => brief.fields?.videoAddress], [() => revisions.ranks]),
   }
 })

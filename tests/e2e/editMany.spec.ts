@@ -65,3 +65,25 @@ test('a change that breaks the limits or fits nowhere says so; a failing look ca
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByTestId('many-told')).toContainText('It fits')
 })
+
+test('an answer about an earlier change is never shown for the one that is typed now', async ({ page, app }) => {
+  const [video] = await textsOf(app)
+  const held: (() => void)[] = []
+  await page.route('**/api/videos/edit-many', async route => {
+    if (route.request().method() === 'POST') await new Promise<void>(go => held.push(go))
+    await route.continue()
+  })
+  await page.goto(`/ranks?view=many&video=${video!.id}&field=title`)
+  const box = page.getByTestId('many-text').locator('textarea').first()
+  await box.fill(`${video!.title}!`)
+  await expect.poll(() => held.length).toBe(1)
+  await box.fill(`${video!.title}?`)
+  const first = page.waitForResponse('**/api/videos/edit-many')
+  held[0]!()
+  await (await first).finished()
+  // The second is asked about and not answered yet.
+  await expect.poll(() => held.length).toBe(2)
+  await expect(page.getByTestId('many-start')).toHaveCount(0)
+  held[1]!()
+  await expect(page.getByTestId('many-fit').first().locator('ins')).toContainText('?')
+})

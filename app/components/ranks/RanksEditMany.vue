@@ -1,18 +1,28 @@
 <script setup lang="ts">
-import { computed, onMounted, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { EDITED, type Edited, type Misfit } from '../../../core/draft/manyEdit'
 import { inDigits } from '../../../core/text/inWords'
 import { counted } from '~/composables/figures'
 import { manyEditWords } from '~/composables/manyEditWords'
 import { useEditMany } from '~/stores/editMany'
 import { useRanks } from '~/stores/ranks'
+import { useWorkspace } from '~/stores/workspace'
 
 /** A change made on one video, shown in all others that it fits, and made in those that are chosen. */
 const many = useEditMany()
 const ranks = useRanks()
+const workspace = useWorkspace()
 const route = useRoute()
 const address = useAddress()
-onMounted(() => void many.loadRuns())
+watch(
+  () => workspace.id,
+  () => void many.loadRuns(),
+  { immediate: true },
+)
+function tryAgain() {
+  void many.loadRuns()
+  void many.look()
+}
 
 const NAMES = { title: 'Title', description: 'Description', tags: 'Tags' } as const
 const FIELDS = EDITED.map(side => ({ side, title: NAMES[side] }))
@@ -94,7 +104,7 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
     </section>
     <section class="sheet part fits" aria-labelledby="many-fits">
       <h2 id="many-fits">Where it fits</h2>
-      <ShellFailed v-if="many.problem" :problem="many.problem" @again="many.look()" />
+      <ShellFailed v-if="many.problem" :problem="many.problem" @again="tryAgain" />
       <template v-else-if="many.edit">
         <p v-if="!many.found" class="small muted" role="status">Looking at your videos…</p>
         <template v-else>
