@@ -105,6 +105,7 @@ export function kindWritten(method: string, path: string): Kind | null {
             : null
     case 'ranks':
     case 'watches':
+    case 'trials':
     case 'next':
       return 'ranks'
     case 'phrases':

@@ -38,6 +38,7 @@ import { linkForecasts, Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
 import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
 import { editRunStore, type EditRunStore } from './data/editRuns'
+import { trialStore, type TrialStore } from './data/trials'
 import { putOffStore, type PutOffStore } from './data/putOff'
 import { videoBriefStore, type VideoBriefStore } from './data/videoBriefs'
 import { chanceModelStore } from './data/chanceModels'
@@ -101,6 +102,7 @@ export interface Runtime {
   ranks: RankStore
   channelSeries: ChannelSeriesStore
   editRuns: EditRunStore
+  trials: TrialStore
   putOff: PutOffStore
   videoBriefs: VideoBriefStore
   videoChanges: VideoChangeStore
@@ -207,6 +209,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       ranks,
       channelSeries: channelSeriesStore(db),
       editRuns: editRunStore(db),
+      trials: trialStore(db),
       putOff: putOffStore(db),
       videoBriefs: videoBriefStore(db),
       videoChanges: videoChangeStore(db),

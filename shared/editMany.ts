@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { EDITED, type EditedValue, type ManyEdit, type Misfit } from '../core/draft/manyEdit'
+import { EDITED, type Edited, type EditedValue, type ManyEdit, type Misfit } from '../core/draft/manyEdit'
 import { workspaceInput } from './api/inputs'
 import type { JobState } from './jobs'
 
@@ -63,12 +63,15 @@ export interface ManyFits {
 
 export const PART_STATES = ['waiting', 'changed', 'kept', 'undone'] as const
 export type PartState = (typeof PART_STATES)[number]
+/** One change for all, or a wave of a trial: the check that each video meets by a change of its own. */
+export type RunEdit = ManyEdit | { field: Edited; trial: string }
+
 /** A change that was made in many videos. */
 export interface EditRun {
   id: string
   /** UTC milliseconds. */
   at: number
-  edit: ManyEdit
+  edit: RunEdit
   /** When it was taken back; `null` where it was not. */
   undoneAt: number | null
   /** Videos by what became of them. */

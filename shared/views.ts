@@ -1,4 +1,5 @@
-import type { BeforeAfter, Compared } from '../core/ranks/beforeAfter'
+import type { BeforeAfter } from '../core/ranks/beforeAfter'
+import type { Compared } from '../core/ranks/sides'
 import type { FirstWeeks } from '../core/ranks/firstWeeks'
 import type { ViewSource } from '../core/formats/dayColumns'
 

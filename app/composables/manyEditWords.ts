@@ -1,4 +1,5 @@
-import type { ManyEdit } from '../../core/draft/manyEdit'
+import { CHECKS } from '../../core/draft/checks'
+import type { RunEdit } from '../../shared/editMany'
 
 const lists = new Intl.ListFormat('en', { type: 'conjunction' })
 const FIELDS = { title: 'titles', description: 'descriptions', tags: 'tags' } as const
@@ -9,8 +10,12 @@ const quoted = (text: string) => {
   return `“${flat.length > QUOTED ? `${flat.slice(0, QUOTED)}…` : flat}”`
 }
 
+/** The name of a check. */
+export const checkTitle = (id: string) => CHECKS.find(check => check.id === id)?.title ?? id
+
 /** A change of many texts in words. */
-export function manyEditWords(edit: ManyEdit): string {
+export function manyEditWords(edit: RunEdit): string {
+  if ('trial' in edit) return `A trial of “${checkTitle(edit.trial)}” in ${FIELDS[edit.field]}`
   if (edit.field === 'tags') {
     const { remove, add } = edit
     return lists.format([

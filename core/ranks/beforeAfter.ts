@@ -1,22 +1,11 @@
 import { mean, variance } from 'd3-array'
 import { seeded } from '../random'
 import { studentQuantile } from '../statistics/student'
-import type { VideoDay } from './firstWeeks'
-
-/** A day with what is compared of it. */
-export interface ComparedDay extends VideoDay {
-  /** Views from search. */
-  search: number | null
-}
-export const COMPARED = ['views', 'search', 'impressions', 'clickRate'] as const
-/** What is compared before and after a change. */
-export type Compared = (typeof COMPARED)[number]
+import { differenceOf, logRate, sidesAround, type Compared, type ComparedDay, type Side } from './sides'
 
 /** Days on either side: whole weeks, as each weekday is a day of its own. */
 const WEEK = 7
 const MOST_WEEKS = 4
-/** So much of the days of a side has to be known. */
-const LEAST_KNOWN = 0.8
 /** Fewer other videos do not tell what would have happened anyway. */
 export const LEAST_CONTROLS = 5
 /** The first weeks of a video fall by themselves, each in its own way. */
@@ -51,32 +40,7 @@ export interface Change {
   next: number | null
 }
 
-/** Sums of a side in which some day may be missing: a part of days has to be known. */
-interface Side {
-  above: number[]
-  /** What it is a part of; 1 a day where it is counted by itself. */
-  below: number[]
-}
-
-function sideOf(days: readonly ComparedDay[], what: Compared, from: number, length: number): Side | null {
-  const side: Side = { above: [], below: [] }
-  for (const day of days) {
-    if (day.day < from || day.day >= from + length) continue
-    const [above, below] = what === 'clickRate' ? [day.clicks, day.impressions] : [day[what], 1]
-    if (above === null || below === null) continue
-    side.above.push(above)
-    side.below.push(below)
-  }
-  return side.above.length >= LEAST_KNOWN * length ? side : null
-}
-
-const { log, floor, sqrt, exp } = Math
-/** Counts of nothing are no reason for an endless difference. */
-const LITTLE = 0.5
-const rate = (above: number, below: number) => log((above + LITTLE) / (below + LITTLE))
-const sum = (values: readonly number[]) => values.reduce((all, each) => all + each, 0)
-const differenceOf = (before: Side, after: Side) =>
-  rate(sum(after.above), sum(after.below)) - rate(sum(before.above), sum(before.below))
+const { floor, sqrt, exp } = Math
 
 /** The variance of a difference by which days there happen to be, drawn in blocks. */
 function noiseOf(before: Side, after: Side, chance: () => number): number {
@@ -90,7 +54,7 @@ function noiseOf(before: Side, after: Side, chance: () => number): number {
         b += below[(start + k) % n]!
       }
     }
-    return rate(a, b)
+    return logRate(a, b)
   }
   return variance(Array.from({ length: RESAMPLES }, () => drawn(after) - drawn(before))) ?? 0
 }
@@ -127,22 +91,19 @@ export function beforeAfter(
   if (day - start < WEEK) return nothing(day - (released + YOUNG_DAYS) < WEEK ? 'young' : 'no-days')
   if (weeks < 1) return nothing(next !== null && next <= today ? 'no-days' : 'early')
   const length = weeks * WEEK
-  const sidesOf = (days: readonly ComparedDay[]) => {
-    const [before, after] = [sideOf(days, what, day - length, length), sideOf(days, what, day + 1, length)]
-    return before && after && sum(before.above) + sum(after.above) > 0 ? { before, after } : null
-  }
+  const sidesOf = (days: readonly ComparedDay[]) => sidesAround(days, what, day, length)
   const mine = sidesOf(own)
   if (!mine) return nothing('no-days', length)
   const controls = others.flatMap(days => sidesOf(days) ?? [])
   if (controls.length < LEAST_CONTROLS) return nothing('few-videos', length, controls.length)
   const chance = seeded(length + controls.length)
-  const differences = controls.map(({ before, after }) => differenceOf(before, after))
+  const differences = controls.map(differenceOf)
   const noises = controls.map(({ before, after }) => noiseOf(before, after, chance))
   const spread = variance(differences)!
   // How unlike videos go on, less what chance in their days makes of it.
   const unlike = Math.max(0, spread - mean(noises)!)
   const error = sqrt(noiseOf(mine.before, mine.after, chance) + unlike + spread / controls.length)
-  const effect = differenceOf(mine.before, mine.after) - mean(differences)!
+  const effect = differenceOf(mine) - mean(differences)!
   const reach = error * studentQuantile((1 + SURE) / 2, controls.length - 1)
   const [low, high] = [effect - reach, effect + reach]
   return {

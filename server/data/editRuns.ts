@@ -1,5 +1,5 @@
-import type { EditedValue, ManyEdit } from '../../core/draft/manyEdit'
-import type { PartState } from '../../shared/editMany'
+import type { EditedValue } from '../../core/draft/manyEdit'
+import type { PartState, RunEdit } from '../../shared/editMany'
 import type { Db } from './open'
 
 /** What a change makes of a video. */
@@ -15,7 +15,7 @@ export interface KeptRun {
   id: string
   workspaceId: string
   at: number
-  edit: ManyEdit
+  edit: RunEdit
   undoneAt: number | null
 }
 interface RunRow {
@@ -43,7 +43,7 @@ const toRun = ({ id, workspace_id, at, edit, undone_at }: RunRow): KeptRun => ({
   id,
   workspaceId: workspace_id,
   at,
-  edit: JSON.parse(edit) as ManyEdit,
+  edit: JSON.parse(edit) as RunEdit,
   undoneAt: undone_at,
 })
 

@@ -1,6 +1,7 @@
 import { group } from 'd3-array'
 import { fieldOf } from '../../core/brief/brief'
-import { beforeAfter, YOUNG_DAYS, type Compared } from '../../core/ranks/beforeAfter'
+import { beforeAfter, YOUNG_DAYS } from '../../core/ranks/beforeAfter'
+import type { Compared } from '../../core/ranks/sides'
 import { rankDay } from '../../core/ranks/standing'
 import type { ComparedChange } from '../../shared/views'
 import type { VideoChange, VideoChangeStore } from '../data/videoChanges'

@@ -2,6 +2,7 @@ import { leadInTitle } from '../../core/demand/leadInTitle'
 import { groupsIn } from '../../core/demand/phrasesIn'
 import { likelyLead } from '../../core/formats/videoTexts'
 import type { LeadFrom } from '../../shared/audit'
+import type { AimedStore } from '../data/aimed'
 import type { VideoBrief } from '../data/videoBriefs'
 import type { PhraseStore } from '../data/phrases'
 
@@ -24,6 +25,20 @@ interface Question {
   /** '' for everywhere. */
   region: string
   language: string
+}
+
+/** Phrases that each video of a workspace is watched or was foretold for. @param region '' for everywhere. */
+export function aimsOf(
+  aimed: Pick<AimedStore, 'of'>,
+  workspace: string,
+  region: string,
+  language: string,
+): (video: string) => string[] {
+  const aims = new Map<string, string[]>()
+  for (const each of aimed.of(workspace))
+    if (each.region === region && each.language === language)
+      aims.set(each.video, [...(aims.get(each.video) ?? []), each.phrase])
+  return video => aims.get(video) ?? []
 }
 
 /**

@@ -6,7 +6,7 @@ import type { AuditRow } from '../../shared/audit'
 import { toSiteVideo } from '../data/videos'
 import type { Runtime } from '../runtime'
 import { wordedRanks, type VideoTexts, type WordedRanks } from '../rivals/wordedRanks'
-import { likelyLeadOf, type VideoLead } from './likelyLeads'
+import { aimsOf, likelyLeadOf, type VideoLead } from './likelyLeads'
 
 export type WeighStores = Pick<
   Runtime,
@@ -34,10 +34,7 @@ export async function* weighVideos(
   const briefOf = videoBriefs(id)
   const off = putOff.of(id, now())
   const today = rankDay(now())
-  const aims = new Map<string, string[]>()
-  for (const each of aimed.of(id))
-    if (each.region === region && each.language === language)
-      aims.set(each.video, [...(aims.get(each.video) ?? []), each.phrase])
+  const aims = aimsOf(aimed, id, region, language)
   for (const code of codes) {
     // A page's results are read for each: others have their turn after every one.
     await nextTurn()
@@ -47,7 +44,7 @@ export async function* weighVideos(
     const brief = briefOf(code)
     const lead = likelyLeadOf(phrases, {
       brief,
-      aimed: aims.get(code) ?? [],
+      aimed: aims(code),
       title,
       tags: texts.tags,
       region,

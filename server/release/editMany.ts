@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import type { LimitProfile } from '../../core/draft/limits'
 import { editedText, MISFITS, withEdit, type EditedValue, type ManyEdit } from '../../core/draft/manyEdit'
 import { counted } from '../../core/text/inWords'
-import { MOST_EDITED, type EditRun, type FittingVideo, type ManyFits } from '../../shared/editMany'
+import { MOST_EDITED, type EditRun, type FittingVideo, type ManyFits, type RunEdit } from '../../shared/editMany'
 import type { JobState } from '../../shared/jobs'
 import type { EditPart, KeptRun } from '../data/editRuns'
 import { changes } from '../changes'
@@ -24,7 +24,9 @@ const AT_ONCE = 50
 const MOST_FAILED = 5
 const CHANGED_THERE = 'It was changed on the site meanwhile. Nothing was overwritten.'
 
-const seenOf = (value: EditedValue) => createHash('sha256').update(editedText(value)).digest('base64url').slice(0, 22)
+/** Names a text, or several, by which they are known again. */
+export const seenOf = (...values: EditedValue[]) =>
+  createHash('sha256').update(values.map(editedText).join('\0')).digest('base64url').slice(0, 22)
 
 /** What a change would do in videos of a channel, by their texts as last seen. */
 export async function manyFits(
@@ -61,11 +63,21 @@ export function startEdit(
     .map(({ videoId, before, after }) => ({ video: videoId, before, after }))
   if (!parts.length)
     throw new Problem(409, 'nothing-fits', 'The change fits none of these videos any more. Look again.')
+  return runAnswer(deps, startRun(deps, workspace, edit, parts))
+}
+
+/** Begins to change videos, each as its part says. @throws Problem 409 while another change is under way. */
+export function startRun(
+  deps: EditManyDeps,
+  workspace: string,
+  edit: RunEdit,
+  parts: readonly Pick<EditPart, 'video' | 'before' | 'after'>[],
+): KeptRun {
   alone(deps)
   const run: KeptRun = { id: uuid(), workspaceId: workspace, at: deps.now(), edit, undoneAt: null }
   deps.editRuns.begin(run, parts)
   workOn(deps, run)
-  return runAnswer(deps, run)
+  return run
 }
 
 /** Takes a change back in every video where it still stands. @throws Problem 404 for an unknown one. */

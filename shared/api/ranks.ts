@@ -19,6 +19,7 @@ import { editManySchema, type EditManyAnswer, type EditRun } from '../editMany'
 import { auditQuery, type AuditLine } from '../audit'
 import { openPhrasesQuery, type OpenPhrasesAnswer } from '../openPhrases'
 import { pointsQuery, type PointsAnswer } from '../points'
+import { newTrialSchema, trialQuestionsQuery, type Trial, type TrialQuestionsAnswer } from '../trials'
 import { putOffSchema, takeUpQuery, type NextAnswer } from '../next'
 import { call, type } from './call'
 import { ofWorkspace } from './inputs'
@@ -49,6 +50,16 @@ export const rankCalls = {
   'POST /api/videos/edit-many/:run/undo': call({ body: ofWorkspace, answer: type<{ run: EditRun }>() }),
   /** Goes on with one that broke off. */
   'POST /api/videos/edit-many/:run/resume': call({ body: ofWorkspace, answer: type<{ run: EditRun }>() }),
+  /** Trials over one's own videos, newest first, each with its answer when its time has come. */
+  'GET /api/trials': call({ query: ofWorkspace, answer: type<{ trials: Trial[] }>() }),
+  /** What can be tried, and of one question the videos that could take part; nothing is asked. */
+  'GET /api/trials/questions': call({ query: trialQuestionsQuery, answer: type<TrialQuestionsAnswer>() }),
+  /** Draws which videos are changed, and when; nothing is changed by it. */
+  'POST /api/trials': call({ body: newTrialSchema, answer: type<{ trial: Trial }>() }),
+  /** Changes the videos of the next wave, in a job. */
+  'POST /api/trials/:trial/wave': call({ body: ofWorkspace, answer: type<{ trial: Trial }>() }),
+  /** Gives a trial up; what was changed stays until it is taken back. */
+  'DELETE /api/trials/:trial': call({ query: ofWorkspace, answer: type<{ trial: Trial }>() }),
   /** What is worth doing today; nothing is asked. */
   'GET /api/next': call({ query: ofWorkspace, answer: type<NextAnswer>() }),
   /** A proposal is not to come for some days, or any more. */

@@ -105,6 +105,32 @@ test('started by hand it listens on this machine alone, or says why it does not 
   await ended
 })
 
+test('it goes on when nobody reads what it says any more', async () => {
+  cpSync(join(DEMO, 'world.sqlite'), join(folder, 'world.sqlite'))
+  const run = spawn(process.execPath, [join(HOME, '.output/server/index.mjs')], {
+    cwd: HOME,
+    env: { ...process.env, FONETRA_HOME: HOME, FONETRA_DATA: folder, HOST: '127.0.0.1', PORT: '43877' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
+  const ended = new Promise(tell => {
+    run.once('exit', tell)
+  })
+  // Closed before it says that it listens.
+  run.stdout.destroy()
+  run.stderr.destroy()
+  const health = () =>
+    fetch('http://127.0.0.1:43877/api/health', { signal: AbortSignal.timeout(2000) }).then(
+      ({ ok }) => ok,
+      () => false,
+    )
+  try {
+    await expect.poll(health).toBe(true)
+  } finally {
+    run.kill('SIGKILL')
+    await ended
+  }
+})
+
 test('making demo data anew deletes nothing unasked', () => {
   const file = join(folder, 'fonetra.sqlite')
   cpSync(join(DEMO, 'fonetra.sqlite'), file)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LEAST_CONTROLS, YOUNG_DAYS, type BeforeAfter, type Compared } from '../../../core/ranks/beforeAfter'
+import { LEAST_CONTROLS, YOUNG_DAYS, type BeforeAfter } from '../../../core/ranks/beforeAfter'
+import type { Compared } from '../../../core/ranks/sides'
 import { rankDay } from '../../../core/ranks/standing'
 import type { ComparedChange } from '../../../shared/views'
 import { counted, dayOnly } from '~/composables/figures'
