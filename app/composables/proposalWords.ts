@@ -99,6 +99,16 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
     act: 'Look up its ranks',
     to: { path: '/ranks', query: { video } },
   }),
+  trial: ({ trial, wave, waves, videos }) => ({
+    what: wave === null ? 'Your trial has its answer' : `Begin wave ${wave} of ${waves} of your trial`,
+    why:
+      wave === null
+        ? `${counted(videos, 'video')} took part.`
+        : `${counted(videos, 'video')} ${videos === 1 ? 'is' : 'are'} changed by it, as you saw.`,
+    working: 'Waves of trials that are due, and answers of the last two weeks.',
+    act: wave === null ? 'See what came of it' : 'Open the trial',
+    to: { path: '/ranks', query: { view: 'many', of: 'trial', trial } },
+  }),
 }
 
 /** What a proposal says. */
@@ -110,6 +120,8 @@ export function stakeOf(proposal: Proposal): { figure: string; of: string } {
   const { kind, views } = proposal
   if (proposal.kind === 'release')
     return { figure: String(proposal.left), of: proposal.left === 1 ? 'point open' : 'points open' }
+  if (proposal.kind === 'trial')
+    return { figure: String(proposal.videos), of: proposal.videos === 1 ? 'video' : 'videos' }
   // Who leaves early is told in parts of the video, not in views.
   if (proposal.kind === 'first' && views === null)
     return { figure: percentChange(proposal.ratio - 1), of: STEPS[proposal.step].why }

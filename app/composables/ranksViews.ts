@@ -16,8 +16,13 @@ export const RANK_PARTS: Partial<Record<RankView, readonly { side: string; title
     { side: 'chances', title: 'Chances' },
     { side: 'points', title: 'Points' },
   ],
+  many: [
+    { side: 'once', title: 'At once' },
+    { side: 'trial', title: 'As a trial' },
+  ],
   open: [
     { side: 'reach', title: 'Within reach' },
+    { side: 'plan', title: 'Filming plan' },
     { side: 'together', title: 'Mine beside mine' },
   ],
 }

@@ -155,7 +155,7 @@ const explained = computed(() =>
         @update:model-value="to => address({ of: to === parts![0]!.side ? undefined : to }, true)"
       />
       <ShellRegion
-        v-if="!['views', 'many'].includes(view) && part !== 'chances'"
+        v-if="view !== 'views' && !['once', 'chances'].includes(part)"
         :model-value="ranks.region"
         class="region"
         @update:model-value="address({ region: $event ?? '' }, true)"
@@ -195,8 +195,10 @@ const explained = computed(() =>
     <LazyRanksTold v-else-if="view === 'told'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
+    <LazyRanksFilmingPlan v-else-if="view === 'open' && part === 'plan'" />
     <LazyRanksTogether v-else-if="view === 'open' && part === 'together'" />
     <LazyRanksOpenPhrases v-else-if="view === 'open'" />
+    <LazyRanksTrials v-else-if="view === 'many' && part === 'trial'" />
     <LazyRanksEditMany v-else-if="view === 'many'" />
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">

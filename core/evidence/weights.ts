@@ -16,6 +16,21 @@ const DOUBLED_AT = 4
 /** Weights are proposed in steps of this. */
 const STEP = 0.5
 
+/** A trial that surely doubles what is compared doubles a weight. */
+const DOUBLED_TIMES = 2
+const stepped = (weight: number) => Math.round(weight / STEP) * STEP
+
+/**
+ * The weight of a check as a trial over one's own videos would have it, by the end of its interval that is nearer to no
+ * difference; the weight stays where the interval holds 1.
+ */
+export function weightFromTrial(before: number, { low, high }: { low: number; high: number }): number {
+  const share = (times: number) => Math.min(1, Math.log(times) / Math.log(DOUBLED_TIMES))
+  if (low > 1) return stepped(before * (1 + share(low)))
+  if (high < 1) return stepped(before * (1 - share(1 / high)))
+  return before
+}
+
 const ranks = (n: number) => `${n.toFixed(1)} ${n === 1 ? 'rank' : 'ranks'}`
 
 /**
@@ -36,7 +51,7 @@ export function weightsFrom(ruleSet: RuleSet, evidence: readonly CheckEvidence[]
         return []
       const sure = verdict === 'higher' ? low! : -high!
       const share = Math.min(1, sure / DOUBLED_AT)
-      const after = Math.round((before * (verdict === 'higher' ? 1 + share : 1 - share)) / STEP) * STEP
+      const after = stepped(before * (verdict === 'higher' ? 1 + share : 1 - share))
       if (after === before) return []
       const reason = `Results that meet it stand ${ranks(Math.abs(difference!))} ${verdict} on ${pages.toLocaleString('en')} pages, at least ${ranks(sure)}.`
       return [{ id, before, after, reason }]

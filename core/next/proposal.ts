@@ -20,6 +20,8 @@ export type ProposalFacts =
   | { kind: 'film'; chance: number; also: number }
   /** A video is out, and nobody looks up where it stands. */
   | { kind: 'watch'; phrases: number }
+  /** A wave of a trial is due, or (`wave` is `null`) its answer has come; `videos` are those of the wave, or of all. */
+  | { kind: 'trial'; trial: string; wave: number | null; waves: number; videos: number }
 
 /** Something worth doing today. */
 export type Proposal = ProposalFacts & {
@@ -38,6 +40,17 @@ export type Proposal = ProposalFacts & {
   /** Views a month that are at stake; `null` where that is not known, or none are. */
   views: number | null
 }
+
+/** What most proposals leave open. */
+export const aboutNothing = {
+  title: '',
+  phrase: '',
+  region: null,
+  brief: null,
+  video: null,
+  due: null,
+  views: null,
+} as const
 
 /** A day holds so many, and so many of a kind: enough to choose from, few enough to do. */
 const MOST = 6

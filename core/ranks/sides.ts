@@ -32,8 +32,8 @@ function sideOf(days: readonly ComparedDay[], what: Compared, from: number, leng
 }
 
 /** Counts of nothing are no reason for an endless difference. */
-const LITTLE = 0.5
-const sum = (values: readonly number[]) => values.reduce((all, each) => all + each, 0)
+export const LITTLE = 0.5
+export const sum = (values: readonly number[]) => values.reduce((all, each) => all + each, 0)
 /** The logarithm of a rate: of the counts of a side, or of counts drawn from it. */
 export const logRate = (above: number, below: number) => Math.log((above + LITTLE) / (below + LITTLE))
 

@@ -1,8 +1,8 @@
-import { deviation } from 'd3-array'
+import { mean, variance } from 'd3-array'
 import { signedRankShift } from '../statistics/signedRanks'
 import { studentQuantile } from '../statistics/student'
 import { YOUNG_DAYS } from './beforeAfter'
-import { differenceOf, sidesAround, type Compared, type ComparedDay } from './sides'
+import { differenceOf, LITTLE, sidesAround, sum, type Compared, type ComparedDay } from './sides'
 
 /** Fewer pairs can tell nothing at this certainty, whatever they show. */
 export const LEAST_PAIRS = 6
@@ -20,6 +20,8 @@ export interface Lately {
   level: number
   /** How much more the second half had than the first, as a logarithm: nothing was tried meanwhile. */
   drift: number
+  /** The variance that counting alone gives the drift: of few views some more or less are chance. */
+  noise: number
 }
 
 /**
@@ -38,11 +40,11 @@ export function lately(
   if (middle - length < released + YOUNG_DAYS) return null
   const sides = sidesAround(days, what, middle, length)
   if (!sides) return null
+  const { before, after } = sides
   // Of rates, what they are parts of: more of it makes them surer.
-  const level = [sides.before, sides.after]
-    .flatMap(({ above, below }) => (what === 'clickRate' ? below : above))
-    .reduce((all, each) => all + each, 0)
-  return { level, drift: differenceOf(sides) }
+  const level = what === 'clickRate' ? sum(before.below) + sum(after.below) : sum(before.above) + sum(after.above)
+  const noise = 1 / (sum(before.above) + LITTLE) + 1 / (sum(after.above) + LITTLE)
+  return { level, drift: differenceOf(sides), noise }
 }
 
 /** Two videos much alike, of which one was drawn to be changed. */
@@ -79,14 +81,16 @@ export function drawTrial(
 }
 
 /**
- * The difference that a trial would show four times in five, as times as much, by how videos drift apart anyway.
+ * The difference that a trial would show four times in five, as times as much, by how videos drift apart anyway; never
+ * less than counting alone hides.
  *
  * @returns `null` for fewer than `LEAST_PAIRS`.
  */
-export function visibleTimes(drifts: readonly number[], pairs: number): number | null {
-  const apart = deviation(drifts)
+export function visibleTimes(videos: readonly Pick<Lately, 'drift' | 'noise'>[], pairs: number): number | null {
+  const apart = variance(videos, ({ drift }) => drift)
   if (pairs < LEAST_PAIRS || apart === undefined) return null
-  const error = apart * Math.sqrt((2 / pairs) * RANKS_NEED)
+  const least = mean(videos, ({ noise }) => noise)!
+  const error = Math.sqrt(Math.max(apart, least) * (2 / pairs) * RANKS_NEED)
   return Math.exp(error * (studentQuantile((1 + SURE) / 2, pairs - 1) + studentQuantile(SHOWN, pairs - 1)))
 }
 

@@ -14,8 +14,7 @@ function sumsOfRanks(n: number): Float64Array {
   let most = 0
   for (let rank = 1; rank <= n; rank++) {
     most += rank
-    for (let sum = most; sum >= 0; sum--)
-      chances[sum] = (chances[sum]! + (sum >= rank ? chances[sum - rank]! : 0)) / 2
+    for (let sum = most; sum >= 0; sum--) chances[sum] = (chances[sum]! + (sum >= rank ? chances[sum - rank]! : 0)) / 2
   }
   return chances
 }

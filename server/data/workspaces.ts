@@ -198,9 +198,16 @@ export function workspaceStore(
       }
       return settings(id)
     },
-    /** My channel as forecasts take it; `null` while nothing is known of it. */
-    standing(id?: string): { own: OwnStanding | null; settings: Settings; workspace: Workspace | null } {
-      const row = id ? one.get(id) : first()
+    /**
+     * My channel as forecasts take it; `null` while nothing is known of it.
+     * @param as what is supposed of it instead of what is known.
+     */
+    standing(
+      id?: string,
+      as: { subscribers?: number } = {},
+    ): { own: OwnStanding | null; settings: Settings; workspace: Workspace | null } {
+      const found = id ? one.get(id) : first()
+      const row = found && { ...found, ...as }
       if (!row) return { own: null, settings: settingsSchema.parse({}), workspace: null }
       const set = settings(row.id)
       const workspace = toWorkspace(row)

@@ -2,9 +2,13 @@ import { handful, type Proposal } from '../../core/next/proposal'
 import type { NextAnswer } from '../../shared/next'
 import type { OpenPhraseStores } from '../ranks/openPhrases'
 import { ofBriefs } from './briefs'
+import { trialsDue } from './trials'
 import { firstWeeksLow, phrasesToFilm, ranksFallen, wordsToMend } from './ranks'
 
-type Stores = Parameters<typeof ofBriefs>[0] & Parameters<typeof ranksFallen>[0] & OpenPhraseStores
+type Stores = Parameters<typeof ofBriefs>[0] &
+  Parameters<typeof ranksFallen>[0] &
+  Parameters<typeof trialsDue>[0] &
+  OpenPhraseStores
 
 /** What is worth doing today over all briefs and videos of a workspace; from what is kept, nothing is asked. */
 export async function nextAnswer(stores: Stores, workspace: string): Promise<NextAnswer> {
@@ -17,7 +21,14 @@ export async function nextAnswer(stores: Stores, workspace: string): Promise<Nex
   const words = await wordsToMend(stores, of)
   const low = channelId === null ? [] : await firstWeeksLow(stores, channelId)
   const film = await phrasesToFilm(stores, of)
-  const all: Proposal[] = [...briefs.proposals, ...fallen.proposals, ...low, ...words.proposals, ...film]
+  const all: Proposal[] = [
+    ...briefs.proposals,
+    ...trialsDue(stores, workspace),
+    ...fallen.proposals,
+    ...low,
+    ...words.proposals,
+    ...film,
+  ]
   const off = putOff.of(workspace, now())
   return {
     rows: handful(all.filter(({ key }) => !off.has(key))),

@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { Proposal } from '../../core/next/proposal'
+import { aboutNothing, type Proposal } from '../../core/next/proposal'
 import { fallenOf, lostBy } from '../../core/ranks/fallen'
 import { compareFirstWeeks, FIRST_DAYS, missedViews } from '../../core/ranks/firstWeeks'
 import { rankDay } from '../../core/ranks/standing'
@@ -29,7 +29,6 @@ interface Of {
   /** The ids of the channel's videos. */
   own: ReadonlySet<string>
 }
-const about = { title: '', phrase: '', region: null, brief: null, due: null, views: null } as const
 
 /** Ranks of one's own videos that fell and stayed down, in all regions that are looked up. */
 export async function ranksFallen(
@@ -45,7 +44,7 @@ export async function ranksFallen(
     const fall = fallenOf(aimed.daysSince(id, today - LOOKED_BACK), today)
     if (!fall) continue
     proposals.push({
-      ...about,
+      ...aboutNothing,
       kind: 'fell',
       key: `fell:${id}`,
       title: videos.video(video)!.title,
@@ -75,7 +74,7 @@ export async function firstWeeksLow({ videoDays, videos, now }: Stores, channel:
     if (!step) continue
     const { ratio, low, high } = step
     proposals.push({
-      ...about,
+      ...aboutNothing,
       kind: 'first',
       key: `first:${code}`,
       title,
@@ -98,7 +97,7 @@ export async function phrasesToFilm(stores: OpenPhraseStores, { workspace, regio
   return phrases
     .filter(({ intent }) => intent !== 'near')
     .map(open => ({
-      ...about,
+      ...aboutNothing,
       kind: 'film',
       key: `film:${open.phrase}`,
       title: open.phrase,
@@ -127,7 +126,7 @@ export async function wordsToMend(
     const { videoId, title, lead, brief, words } = row
     if (!words || words.low < 0) continue
     const facts = { kind: 'mend', key: `mend:${videoId}`, words, views: words.expected } as const
-    proposals.push({ ...about, ...facts, title, phrase: lead, region: region || null, brief, video: videoId })
+    proposals.push({ ...aboutNothing, ...facts, title, phrase: lead, region: region || null, brief, video: videoId })
   }
   return { looked: codes.length, proposals }
 }

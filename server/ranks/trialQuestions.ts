@@ -17,7 +17,9 @@ import { aimsOf, likelyLeadOf } from './likelyLeads'
 import { inTrialsOf, type TrialStores } from './trials'
 
 type Stores = TrialStores &
-  Pick<Runtime, 'aimed' | 'phrases' | 'videoBriefs' | 'workspaces'> & { scoring: Pick<Runtime['scoring'], 'lanes' | 'mend'> }
+  Pick<Runtime, 'aimed' | 'phrases' | 'videoBriefs' | 'workspaces'> & {
+    scoring: Pick<Runtime['scoring'], 'lanes' | 'mend'>
+  }
 
 export interface TrialAim {
   workspace: string
@@ -132,8 +134,7 @@ export async function trialQuestions(
       .map(changes => {
         const { check, field } = changes[0]!
         const pairs = Math.floor(changes.length / 2)
-        const drifts = changes.map(({ drift }) => drift)
-        return { check, field, videos: changes.length, pairs, visible: visibleTimes(drifts, pairs) }
+        return { check, field, videos: changes.length, pairs, visible: visibleTimes(changes, pairs) }
       })
       .sort((a, b) => b.videos - a.videos || a.check.localeCompare(b.check)),
     fits,

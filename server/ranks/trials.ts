@@ -11,7 +11,11 @@ import { Problem } from '../http/problem'
 import { runAnswer, startRun, type EditManyDeps } from '../release/editMany'
 import type { Runtime } from '../runtime'
 
-export type TrialStores = EditManyDeps & Pick<Runtime, 'trials' | 'videoDays'>
+/** What tells how a trial stands. */
+export type TrialStores = Pick<
+  Runtime,
+  'editRuns' | 'jobs' | 'trials' | 'videoChanges' | 'videoDays' | 'videos' | 'now'
+>
 
 /** Days from one wave to the next: a week, as each weekday is a day of its own. */
 const WAVE_DAYS = 7
@@ -155,7 +159,7 @@ export function trialOf({ trials }: Pick<TrialStores, 'trials'>, workspace: stri
 }
 
 /** Begins to change the videos of the next wave. @throws Problem 409 where none is due, or another change runs. */
-export function startWave(stores: TrialStores, trial: KeptTrial): Trial {
+export function startWave(stores: TrialStores & EditManyDeps, trial: KeptTrial): Trial {
   const { trials, now } = stores
   const waves = trials.waves(trial.id)
   const wave = waves.length

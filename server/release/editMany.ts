@@ -130,7 +130,10 @@ const jobsOf = ({ jobs }: Pick<EditManyDeps, 'jobs'>, id: string) =>
   jobs.list().filter(({ kind, id: job, state }) => kind === 'edit' && job.startsWith(id) && state === 'running')
 
 /** How a change stands. */
-export function runAnswer({ editRuns, jobs, videos }: EditManyDeps, { workspaceId: _, ...run }: KeptRun): EditRun {
+export function runAnswer(
+  { editRuns, jobs, videos }: Pick<EditManyDeps, 'editRuns' | 'jobs' | 'videos'>,
+  { workspaceId: _, ...run }: KeptRun,
+): EditRun {
   return {
     ...run,
     counts: editRuns.counts(run.id),

@@ -17,6 +17,7 @@ import {
 import type { ReachAnswer, ReliabilityAnswer } from '../forecasts'
 import { editManySchema, type EditManyAnswer, type EditRun } from '../editMany'
 import { auditQuery, type AuditLine } from '../audit'
+import { filmingPlanQuery, type FilmingPlanAnswer } from '../filmingPlan'
 import { openPhrasesQuery, type OpenPhrasesAnswer } from '../openPhrases'
 import { pointsQuery, type PointsAnswer } from '../points'
 import { newTrialSchema, trialQuestionsQuery, type Trial, type TrialQuestionsAnswer } from '../trials'
@@ -36,6 +37,8 @@ export const rankCalls = {
   'GET /api/ranks/surroundings': call({ query: surroundingsQuery, answer: type<RankSurroundings>() }),
   /** Phrases of the channel's topics within reach on whose pages none of mine stands; nothing is asked. */
   'GET /api/ranks/open-phrases': call({ query: openPhrasesQuery, answer: type<OpenPhrasesAnswer>() }),
+  /** Which videos to make next, in which order, in the time there is; nothing is asked. */
+  'GET /api/ranks/filming-plan': call({ query: filmingPlanQuery, answer: type<FilmingPlanAnswer>() }),
   /** Phrases for which several of mine stand on page one; nothing is asked. */
   'GET /api/ranks/together': call({ query: openPhrasesQuery, answer: type<{ rows: Together[]; more: number }>() }),
   /** Whether points under each rule set go with what became of one's own videos; nothing is asked. */

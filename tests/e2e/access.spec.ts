@@ -90,6 +90,7 @@ const SCREENS = [
   ['ranks?view=open', '[data-test=open-phrase]'],
   ['ranks?view=open&of=together', '[data-test=together-row]'],
   ['ranks?view=many', '[data-test=many-video]'],
+  ['ranks?view=many&of=trial', '[data-test=trial-question]'],
 ] as const
 
 test.describe('free of serious findings', () => {

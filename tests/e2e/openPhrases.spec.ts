@@ -46,3 +46,31 @@ test('phrases for which several of mine stand, with what each brings; they are w
   await page.goBack()
   await expect(page.getByTestId('open-phrase').first()).toBeVisible()
 })
+
+test('what to film next stands in an order under the time there is, and goes into the calendar', async ({
+  page,
+  app,
+}) => {
+  await page.goto('/ranks?view=open&of=plan&region=GB')
+  const films = page.getByTestId('plan-film')
+  await expect(films.first()).toBeVisible()
+  await expect(page.getByTestId('plan-told')).toContainText('Room for 12 videos')
+  // Half the hours, half the videos; a figure that is none is marked and changes nothing.
+  const hours = page.getByTestId('plan-hoursPerWeek').locator('input')
+  await hours.fill('4')
+  await expect(page.getByTestId('plan-told')).toContainText('Room for 6 videos')
+  await hours.fill('none')
+  await expect(page.getByTestId('plan-hoursPerWeek')).toContainText('0.5 to 100')
+  await expect(page.getByTestId('plan-told')).toContainText('Room for 6 videos')
+  await hours.fill('4')
+  const [first] = (await call(app, '/api/ranks/filming-plan?region=GB&hoursPerWeek=4')).json.films
+  await expect(films.first()).toContainText(first!.phrase)
+  await page.getByTestId('plan-place').first().click()
+  await expect(page.getByTestId('notice')).toContainText('1 brief with its day in the calendar')
+  await expect(page.getByTestId('plan-told')).toContainText('1 in the calendar already')
+  await expect(films.filter({ hasText: first!.phrase })).toHaveCount(0)
+  const { briefs } = (await call(app, '/api/briefs')).json
+  const made = briefs.find(each => each.topic === first!.phrase)!
+  expect(Math.abs((made.releaseAt as number) - first!.at)).toBeLessThan(3_600_000)
+  await call(app, `/api/briefs/${made.id}`, { method: 'DELETE' })
+})

@@ -1,21 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { LEAST_CONTROLS, YOUNG_DAYS, type BeforeAfter } from '../../../core/ranks/beforeAfter'
-import type { Compared } from '../../../core/ranks/sides'
 import { rankDay } from '../../../core/ranks/standing'
 import type { ComparedChange } from '../../../shared/views'
+import { COMPARED_NAMES, timesRange, timesText } from '~/composables/comparedWords'
 import { counted, dayOnly } from '~/composables/figures'
 
 /** What each change of the video did, beside the channel's other videos in the same days. */
 const props = defineProps<{ changes: readonly ComparedChange[] }>()
-const NAMES: Record<Compared, string> = {
-  views: 'Views',
-  search: 'Views from search',
-  clickRate: 'Click rate',
-  impressions: 'Impressions',
-}
-const times = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(2))
-const range = ({ effect }: BeforeAfter) => `${times(effect!.low)} to ${times(effect!.high)} times`
+const range = ({ effect }: BeforeAfter) => timesRange(effect!)
 function said(result: BeforeAfter): string {
   switch (result.state) {
     case 'more':
@@ -38,7 +31,7 @@ function explained(result: BeforeAfter): string | undefined {
   const { days, controls, effect } = result
   if (!effect) return undefined
   const compared = `${counted(days, 'day')} before and after, less how ${counted(controls, 'other video')} did meanwhile`
-  return `${times(effect.times)} times, 95 % between ${range(result)}: ${compared}`
+  return `${timesText(effect.times)} times, 95 % between ${range(result)}: ${compared}`
 }
 const rows = computed(() =>
   props.changes.map(({ at, fields, results }) => ({
@@ -59,7 +52,7 @@ const rows = computed(() =>
           <span class="figure muted">{{ row.day }}</span> {{ row.fields }} changed
         </p>
         <p v-for="result in row.results" :key="result.what" class="small" :title="explained(result)">
-          <template v-if="result.effect">{{ NAMES[result.what] }}. </template>{{ said(result) }}
+          <template v-if="result.effect">{{ COMPARED_NAMES[result.what] }}. </template>{{ said(result) }}
         </p>
       </li>
     </ul>

@@ -23,8 +23,7 @@ function world(seed: number, videos: number, planted = 1) {
       const day = TODAY - 120 + i
       near = 0.6 * near + 0.2 * normal()
       const weekday = 0.25 * sin((2 * PI * day) / 7)
-      const expected =
-        level * exp(shared[i]! + drift * (i - 80) + weekday + near) * (day > DAY_OF_CHANGE ? times : 1)
+      const expected = level * exp(shared[i]! + drift * (i - 80) + weekday + near) * (day > DAY_OF_CHANGE ? times : 1)
       const views = max(0, round(expected + sqrt(expected) * normal()))
       return { day, views, search: round(views / 2), impressions: 20 * views, clicks: views, watchedSeconds: null }
     })

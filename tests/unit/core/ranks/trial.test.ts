@@ -8,7 +8,7 @@ const TODAY = 20_000
 const RELEASED = TODAY - 500
 const LENGTH = 28
 
-/** Days of a channel's videos until a day: a season, a week's rhythm, days like their neighbours, drifts of their own. */
+/** Days of a channel's videos until a day: a season, a week's rhythm, days like their neighbours, drifts. */
 function channel(seed: number, videos: number, until: number) {
   const chance = seeded(seed)
   const normal = () => sqrt(-2 * log(1 - chance())) * cos(2 * PI * chance())
@@ -49,7 +49,7 @@ function tried(seed: number, videos: number, by: number) {
     'views',
     LENGTH,
   )
-  return { outcome, pairs, visible: visibleTimes(levels.map(({ drift }) => drift), pairs.length) }
+  return { outcome, pairs, visible: visibleTimes(levels, pairs.length) }
 }
 
 test('where nothing was changed, the interval holds 1 in 90 to 98 of 100 worlds', () => {
@@ -110,7 +110,12 @@ test('what is too young or not known takes no part, and too few pairs tell nothi
   expect(lately(one!.days.slice(0, 40), 'views', RELEASED, TODAY, LENGTH)).toBeNull()
   const nobody = one!.days.map(each => ({ ...each, views: 0 }))
   expect(lately(nobody, 'views', RELEASED, TODAY, LENGTH)).toBeNull()
-  expect(visibleTimes([0.1, 0.2], LEAST_PAIRS - 1)).toBeNull()
+  expect(
+    visibleTimes(
+      [one, one].map(() => ({ drift: 0.1, noise: 0 })),
+      LEAST_PAIRS - 1,
+    ),
+  ).toBeNull()
   const few = channel(4, 10, TODAY + LENGTH + 2)
   const pairs = Array.from({ length: 5 }, (_, i) => ({
     day: TODAY,
@@ -121,4 +126,13 @@ test('what is too young or not known takes no part, and too few pairs tell nothi
   // A pair whose days are not known is not one that shows nothing.
   const unknown = { day: TODAY, changed: [], kept: few[0]!.days }
   expect(trialOutcome([...pairs, unknown], 'views', LENGTH).pairs).toBe(5)
+})
+
+test('videos that go on evenly by chance promise no more than their counts can show', () => {
+  // Ten views before and ten after: √(1/10.5 + 1/10.5) is the least that one differs by.
+  const even = Array.from({ length: 20 }, () => ({ drift: 0, noise: 2 / 10.5 }))
+  const [few, many] = [visibleTimes(even, 10)!, visibleTimes(even, 100)!]
+  expect(few).toBeGreaterThan(1.6)
+  expect(many).toBeLessThan(few)
+  expect(many).toBeGreaterThan(1.15)
 })

@@ -33,5 +33,10 @@ test('hundreds of values are no burden, and the interval holds the truth as ofte
   }
   expect(held / 400).toBeGreaterThanOrEqual(0.93)
   expect(held / 400).toBeLessThanOrEqual(0.98)
-  expect(signedRankShift(Array.from({ length: 500 }, (_, i) => i - 100), 0.95)!.shift).toBeCloseTo(149.5)
+  expect(
+    signedRankShift(
+      Array.from({ length: 500 }, (_, i) => i - 100),
+      0.95,
+    )!.shift,
+  ).toBeCloseTo(149.5)
 })

@@ -59,6 +59,7 @@ const GROWING = [
   'watch',
   'video_change',
   'edit_part',
+  'trial_pair',
   'forecast',
   'video_day',
   'video_referrer',

@@ -12,12 +12,16 @@ import { publicationStore } from '../../../../server/data/publications'
 import { putOffStore } from '../../../../server/data/putOff'
 import { rankStore } from '../../../../server/data/ranks'
 import { resultStore } from '../../../../server/data/results'
+import { editRunStore } from '../../../../server/data/editRuns'
+import { trialStore } from '../../../../server/data/trials'
+import { videoChangeStore } from '../../../../server/data/videoChanges'
 import { videoBriefStore } from '../../../../server/data/videoBriefs'
 import { videoDayStore } from '../../../../server/data/videoDays'
 import { videoStore } from '../../../../server/data/videos'
 import { watchStore } from '../../../../server/data/watches'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
+import { Jobs } from '../../../../server/jobs/jobs'
 import { nextAnswer } from '../../../../server/next/next'
 import { Chances } from '../../../../server/rivals/chances'
 import { freshData, standingClock, temporaryFolder } from '../files'
@@ -49,6 +53,10 @@ function setUp() {
     pictures: pictureStore(join(folder, 'pictures')),
     publications: publicationStore(db),
     putOff: putOffStore(db),
+    editRuns: editRunStore(db),
+    jobs: new Jobs(db),
+    trials: trialStore(db),
+    videoChanges: videoChangeStore(db),
     ranks,
     results,
     videoBriefs: videoBriefStore(db),
@@ -216,4 +224,32 @@ test('a phrase of my topics within reach is to be filmed; one that is searched n
   const { rows } = await next()
   expect(rows.map(({ kind, phrase }) => [kind, phrase])).toEqual([['film', 'rusty bike chain']])
   expect(rows[0]!.views).toBeGreaterThan(1)
+})
+
+test('a wave of a trial is proposed when it is due, its answer for two weeks, and nothing of one given up', async () => {
+  const { stores, home, clock } = setUp()
+  const { trials } = stores
+  const pairs = Array.from({ length: 6 }, (_, i) => ({
+    ...{ wave: i % 2, changed: `a${i}`, kept: `b${i}` },
+    ...{ before: ['x'], after: ['y'] },
+  }))
+  const terms = { check: 'tag-lead', ruleSet: 'Balanced', field: 'tags', outcome: 'views', weeks: 1, waves: 2 } as const
+  trials.begin({ id: 't1', workspaceId: home, at: clock(), ...terms }, pairs)
+  const proposed = async () => (await nextAnswer(stores, home)).rows.filter(({ kind }) => kind === 'trial')
+  expect(await proposed()).toMatchObject([
+    { title: 'Lead phrase among the tags', trial: 't1', wave: 1, waves: 2, videos: 3, due: clock(), views: null },
+  ])
+  trials.addWave('t1', 0, () => ({ id: 'r1', at: clock() }))
+  expect(await proposed()).toEqual([])
+  clock.pass(7 * DAY)
+  expect(await proposed()).toMatchObject([{ wave: 2, key: 'trial:t1:1' }])
+  trials.addWave('t1', 1, () => ({ id: 'r2', at: clock() }))
+  clock.pass(8 * DAY)
+  expect(await proposed()).toMatchObject([{ wave: null, videos: 12, due: null }])
+  clock.pass(15 * DAY)
+  expect(await proposed()).toEqual([])
+  trials.begin({ id: 't2', workspaceId: home, at: clock(), ...terms }, pairs)
+  expect(await proposed()).toHaveLength(1)
+  trials.stop('t2', clock())
+  expect(await proposed()).toEqual([])
 })

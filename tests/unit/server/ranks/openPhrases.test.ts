@@ -1,10 +1,12 @@
 import { DAY } from '../../../../core/time'
+import { briefReleaseStore } from '../../../../server/data/briefReleases'
 import { briefStore } from '../../../../server/data/briefs'
 import { chanceModelStore } from '../../../../server/data/chanceModels'
 import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceStore } from '../../../../server/data/workspaces'
+import { filmingPlanOf } from '../../../../server/ranks/filmingPlan'
 import { openPhrasesOf } from '../../../../server/ranks/openPhrases'
 import { Chances } from '../../../../server/rivals/chances'
 import { viewsToWin } from '../../../../core/rivals/winnings'
@@ -34,6 +36,8 @@ function setUp() {
   const asked: { seed: string[] }[] = []
   const stores = {
     briefs,
+    briefReleases: briefReleaseStore(db),
+    now: clock,
     chances: new Chances(chanceModelStore(db), null as never, clock),
     phrases,
     results,
@@ -51,10 +55,12 @@ function setUp() {
     },
     videos,
     workspaces,
-  } as unknown as Parameters<typeof openPhrasesOf>[0]
+  } as unknown as Parameters<typeof filmingPlanOf>[0]
   const own = (...titles: string[]) => {
     videos.saveVideos(
-      titles.map((title, i) => siteVideo(`own${i}`, 'mine', { title, publishedAt: clock() - 100 * DAY })),
+      titles.map((title, i) =>
+        siteVideo(`own${i}`, 'mine', { title, views: 20_000, publishedAt: clock() - 100 * DAY }),
+      ),
       clock(),
     )
   }
@@ -68,7 +74,7 @@ function setUp() {
     told.push({ phrase, volume, difficulty: 40, chance })
     return id!
   }
-  return { stores, home, briefs, own, known, told, asked, open: () => openPhrasesOf(stores, home, 'GB') }
+  return { stores, home, clock, briefs, own, known, told, asked, open: () => openPhrasesOf(stores, home, 'GB') }
 }
 
 test('phrases of my topics without a video or a brief of mine, with what a video would win; those it wins along beside', async () => {
@@ -105,4 +111,32 @@ test('without a channel, or titles that have a word in common, there are none', 
   expect(await openPhrasesOf(stores, none, 'GB')).toEqual({ topics: [], phrases: [], known: 0, looked: 0, unknown: 0 })
   own('One', 'Other', 'Third')
   expect((await open()).phrases).toEqual([])
+})
+
+test('a plan puts what waiting costs most first, leaves out what the calendar holds, and grows with its views', async () => {
+  const { stores, home, clock, briefs, own, known } = setUp()
+  own('Bike chain one', 'Bike chain two', 'Chain three')
+  known('wash a chain', 1000, 100)
+  known('rusty chain', 5000, 200)
+  known('chain wax', 3000, 300)
+  const budget = { hoursPerVideo: 8, hoursPerWeek: 8, weeks: 4 }
+  const plan = await filmingPlanOf(stores, home, 'GB', budget)
+  expect(plan).toMatchObject({ room: 4, planned: 0, ideas: 3 })
+  expect(plan.films.map(({ phrase }) => phrase)).toEqual(['rusty chain', 'chain wax', 'wash a chain'])
+  expect(plan.films.map(({ at }) => at - clock())).toEqual([7 * DAY, 14 * DAY, 21 * DAY])
+  expect(plan.until).toBe(clock() + (21 + 90) * DAY)
+  // 5,000 subscribers of 60,000 views, and each as the model says for an average month, until the plan ends.
+  expect(plan.perThousand).toBeCloseTo(83.33, 1)
+  const [first] = plan.films
+  const open = (await openPhrasesOf(stores, home, 'GB')).phrases.find(({ phrase }) => phrase === 'rusty chain')!
+  expect(first!.views).toBeCloseTo((open.views / 30) * (14 + 90))
+  expect(first).toMatchObject({ chance: open.chance, chanceToday: open.chance, season: 1, peaks: null })
+  expect(plan.films[2]!.subscribers).toBeGreaterThan(5000)
+  expect(plan.films[2]!.chance).toBeGreaterThanOrEqual(plan.films[2]!.chanceToday)
+  // A release that is planned takes its time; one that is out does not.
+  briefs.create({ topic: 'Planned', releaseAt: clock() + 3 * DAY }, home)
+  const after = await filmingPlanOf(stores, home, 'GB', budget)
+  expect(after).toMatchObject({ room: 4, planned: 1 })
+  expect(after.films[0]!.at - clock()).toBe(14 * DAY)
+  expect(await filmingPlanOf(stores, home, 'GB', { ...budget, weeks: 1 })).toMatchObject({ films: [], until: null })
 })
