@@ -18,6 +18,8 @@ export const resultsQuerySchema = z.object({
   workspace: z.string().max(60).optional(),
   /** Ask the service again however young the kept page is. */
   anew: z.enum(['0', '1']).optional(),
+  /** A page of an earlier day (UTC), as it is kept; nothing is asked. */
+  day: z.iso.date('Give a day, year first, such as 2026-03-14.').optional(),
 })
 export type ResultsQuery = z.infer<typeof resultsQuerySchema>
 

@@ -16,6 +16,10 @@ export const RANK_PARTS: Partial<Record<RankView, readonly { side: string; title
     { side: 'chances', title: 'Chances' },
     { side: 'points', title: 'Points' },
   ],
+  channel: [
+    { side: 'ranks', title: 'What they bring' },
+    { side: 'leads', title: 'Leading on' },
+  ],
   many: [
     { side: 'once', title: 'At once' },
     { side: 'trial', title: 'As a trial' },
@@ -26,3 +30,9 @@ export const RANK_PARTS: Partial<Record<RankView, readonly { side: string; title
     { side: 'together', title: 'Mine beside mine' },
   ],
 }
+
+/** Where a rank is looked up. */
+export const RANK_KINDS = [
+  { side: 'site', title: 'Video site' },
+  { side: 'web', title: 'Web search' },
+] as const

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiEyeOutline, mdiMagnifyScan, mdiStop } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { dayName } from '../../core/ranks/standing'
 import { phraseKey } from '../../core/text/words'
 import { counted } from '~/composables/figures'
-import { RANK_PARTS, RANK_VIEWS, type RankView } from '~/composables/ranksViews'
+import { RANK_KINDS, RANK_PARTS, RANK_VIEWS, type RankView } from '~/composables/ranksViews'
 import { useBrief } from '~/stores/brief'
 import { useRanks, type RankKind } from '~/stores/ranks'
 import { useRankSurroundings } from '~/stores/rankSurroundings'
@@ -28,10 +29,6 @@ useViewKeys({
         turn(side),
   ),
 })
-const KINDS = [
-  { side: 'site', title: 'Video site' },
-  { side: 'web', title: 'Web search' },
-] as const
 
 const parts = computed(() => RANK_PARTS[view.value])
 const part = computed(
@@ -100,6 +97,11 @@ watch(
   },
   { immediate: true },
 )
+/** The result page of a day, as it was; web search keeps none to be opened. */
+function openDay(phrase: string, day: number) {
+  if (ranks.kind === 'site')
+    void navigateTo({ path: '/rivals', query: { phrase, region: ranks.region ?? '', day: dayName(day) } })
+}
 /** A rival to be passed is looked up along with mine from then on. */
 function chooseRival(id: string) {
   void address({ rival: id || undefined }, true)
@@ -137,10 +139,10 @@ const explained = computed(() =>
         data-test="rank-video"
         @update:model-value="address({ video: $event ?? undefined, phrase: undefined, rival: undefined }, true)"
       />
-      <template v-if="view === 'ranks' || view === 'channel'">
+      <template v-if="view === 'ranks' || (view === 'channel' && part === 'ranks')">
         <DeskSides
           :model-value="ranks.kind"
-          :sides="KINDS"
+          :sides="RANK_KINDS"
           label="Where it is looked up"
           named="kind"
           @update:model-value="(kind: RankKind) => address({ kind: kind === 'site' ? undefined : kind }, true)"
@@ -155,7 +157,7 @@ const explained = computed(() =>
         @update:model-value="to => address({ of: to === parts![0]!.side ? undefined : to }, true)"
       />
       <ShellRegion
-        v-if="view !== 'views' && !['once', 'chances'].includes(part)"
+        v-if="view !== 'views' && !['once', 'chances', 'leads'].includes(part)"
         :model-value="ranks.region"
         class="region"
         @update:model-value="address({ region: $event ?? '' }, true)"
@@ -193,6 +195,7 @@ const explained = computed(() =>
     </div>
     <LazyRanksPoints v-if="view === 'told' && part === 'points'" />
     <LazyRanksTold v-else-if="view === 'told'" />
+    <LazyRanksLeadingOn v-else-if="view === 'channel' && part === 'leads'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
     <LazyRanksFilmingPlan v-else-if="view === 'open' && part === 'plan'" />
@@ -209,7 +212,7 @@ const explained = computed(() =>
     <v-skeleton-loader v-else-if="!ranks.rows" type="table-row@4" class="sheet" />
     <template v-else>
       <div class="sheet over">
-        <RanksCurve class="curve" :lines="ranks.lines" :shown="shown" :surroundings="around.known" />
+        <RanksCurve class="curve" :lines="ranks.lines" :shown="shown" :surroundings="around.known" @day="openDay" />
         <RanksEvents
           class="events"
           :known="around.known"

@@ -2,7 +2,7 @@
 import { mdiRefresh } from '@mdi/js'
 import { computed, onBeforeUnmount, watch } from 'vue'
 import { now } from '~/composables/clock'
-import { ago, dateTime, regionName } from '~/composables/figures'
+import { ago, dateOnly, dateTime, regionName } from '~/composables/figures'
 import { useViewKeys } from '~/composables/shellKeys'
 import { useBrief } from '~/stores/brief'
 import { useRivals } from '~/stores/rivals'
@@ -31,7 +31,11 @@ const region = computed(() => (route.query.region === undefined ? workspace.regi
 const phrase = computed(() => text('phrase') || tray.tray.lead || '')
 const depth = computed(() => [20, 40, 60].find(each => String(each) === text('depth')) ?? 60)
 const from = computed<'site' | 'web'>(() => (text('from') === 'web' ? 'web' : 'site'))
-const view = computed<View>(() => VIEWS.find(each => each.view === text('tab'))?.view ?? 'ladder')
+/** An earlier day that is looked at. */
+const day = computed(() => text('day') || undefined)
+/** What is told of an earlier page. */
+const views = computed(() => VIEWS.filter(each => !day.value || each.view === 'ladder' || each.view === 'curves'))
+const view = computed<View>(() => views.value.find(each => each.view === text('tab'))?.view ?? 'ladder')
 const channel = computed(() => text('channel') || null)
 const question = computed(() => ({
   phrase: phrase.value,
@@ -39,6 +43,7 @@ const question = computed(() => ({
   language: language.value,
   depth: depth.value,
   from: from.value,
+  ...(day.value ? { day: day.value } : {}),
 }))
 const ready = computed(() => typeof route.query.brief !== 'string' || brief.brief?.id === route.query.brief)
 watch(
@@ -63,7 +68,7 @@ useViewKeys({
     if (text('video') || text('channel')) void set({ video: undefined, channel: undefined })
   },
 })
-const read = (next: string) => set({ phrase: next, video: undefined, channel: undefined }, true)
+const read = (next: string) => set({ phrase: next, video: undefined, channel: undefined, day: undefined }, true)
 </script>
 
 <template>
@@ -143,7 +148,7 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
           divided
           aria-label="View"
           ><v-btn
-            v-for="each in VIEWS"
+            v-for="each in views"
             :key="each.view"
             :value="each.view"
             size="small"
@@ -157,14 +162,19 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
             >Loading results … <button class="plain link" @click="rivals.giveUp()">Stop</button></span
           >
           <span v-else-if="rivals.page" class="small muted" :title="dateTime(rivals.page.at)"
-            >{{ rivals.page.source }}, seen {{ ago(rivals.page.at, now())
-            }}<template v-if="!rivals.page.complete">, <strong class="missing">incomplete</strong></template
+            ><template v-if="day">{{ rivals.page.source }}, as seen on {{ dateOnly(rivals.page.at) }}</template
+            ><template v-else>{{ rivals.page.source }}, seen {{ ago(rivals.page.at, now()) }}</template
+            ><template v-if="!rivals.page.complete">, <strong class="missing">incomplete</strong></template
             ><template v-if="rivals.page.problem"
               >; <span class="missing">{{ rivals.page.problem }}</span></template
             ></span
           >
           <v-spacer />
+          <v-btn v-if="day" size="small" variant="outlined" data-test="page-now" @click="set({ day: undefined })"
+            >Show it as it is now</v-btn
+          >
           <v-btn
+            v-else
             size="small"
             :prepend-icon="mdiRefresh"
             :disabled="!rivals.page || rivals.state === 'loading'"

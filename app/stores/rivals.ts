@@ -13,6 +13,8 @@ export interface RivalsQuestion {
   language: string
   depth: number
   from: 'site' | 'web'
+  /** An earlier day; the newest page without one. */
+  day?: string
 }
 
 /** The result page of a phrase as it is kept, and what is taken out of it. */
@@ -36,7 +38,12 @@ export const useRivals = defineStore('rivals', () => {
       return
     }
     const mine = (asking = new AbortController())
-    if (asked?.phrase !== question.phrase || asked.region !== question.region || asked.from !== question.from)
+    if (
+      asked?.phrase !== question.phrase ||
+      asked.region !== question.region ||
+      asked.from !== question.from ||
+      asked.day !== question.day
+    )
       page.value = null
     asked = { ...question }
     state.value = 'loading'

@@ -1,3 +1,4 @@
+import { DAY } from '../../core/time'
 import { MODEL_VERSION } from '../../core/modelVersion'
 import type { Intent } from '../../core/demand/intent'
 import { PAGE_SEATS, difficulty, type Difficulty } from '../../core/rivals/difficulty'
@@ -105,6 +106,10 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
   )
   const newestOf = db.prepare<[number, string, string], SavedPage>(
     'SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? ORDER BY at DESC LIMIT 1',
+  )
+  const ofDay = db.prepare<[number, string, string, number, number], SavedPage>(
+    `SELECT * FROM result_page WHERE phrase_id = ? AND region = ? AND kind = ? AND at >= ? AND at < ?
+      ORDER BY at DESC LIMIT 1`,
   )
   const setCurrentPage = db.prepare(
     `INSERT OR REPLACE INTO standing_page (phrase_id, region, page_id, difficulty, title_matches, video_block,
@@ -309,6 +314,9 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
      */
     latest: (phraseId: number, region: string, kind: PageKind = 'site'): SavedPage | null =>
       (kind === 'site' ? currentPage.get(phraseId, region) : newestOf.get(phraseId, region, kind)) ?? null,
+    /** The last page of a day that is kept; `null` for none. @param from its beginning, UTC milliseconds. */
+    ofDay: (phraseId: number, region: string, kind: PageKind, from: number): SavedPage | null =>
+      ofDay.get(phraseId, region, kind, from, from + DAY) ?? null,
     /** The seats of a page down to a depth; `off` marks those taken out for its phrase. */
     seats: (page: Pick<SavedPage, 'id' | 'phrase_id'>, depth: number): SeatRow[] =>
       seats.all(page.phrase_id, page.id, depth),

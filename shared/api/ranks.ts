@@ -1,3 +1,4 @@
+import type { LeadingOn } from '../../core/ranks/leadingOn'
 import type { Together } from '../../core/ranks/together'
 import type { JobState } from '../jobs'
 import {
@@ -39,6 +40,11 @@ export const rankCalls = {
   'GET /api/ranks/open-phrases': call({ query: openPhrasesQuery, answer: type<OpenPhrasesAnswer>() }),
   /** Which videos to make next, in which order, in the time there is; nothing is asked. */
   'GET /api/ranks/filming-plan': call({ query: filmingPlanQuery, answer: type<FilmingPlanAnswer>() }),
+  /** Which videos of one's own should lead to which others; nothing is asked. */
+  'GET /api/ranks/leading-on': call({
+    query: ofWorkspace,
+    answer: type<{ rows: (LeadingOn & { brief: string | null })[]; videos: number }>(),
+  }),
   /** Phrases for which several of mine stand on page one; nothing is asked. */
   'GET /api/ranks/together': call({ query: openPhrasesQuery, answer: type<{ rows: Together[]; more: number }>() }),
   /** Whether points under each rule set go with what became of one's own videos; nothing is asked. */

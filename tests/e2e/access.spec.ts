@@ -83,6 +83,8 @@ const SCREENS = [
   ['library', '[data-test=open-brief]'],
   ['ranks', '[data-test=ranks]'],
   ['ranks?view=channel', '[data-test=channel-row]'],
+  ['ranks?view=channel&of=leads', '[data-test=leading-row]'],
+  ['ranks?view=open&of=plan', '[data-test=plan-film]'],
   ['ranks?view=mend', '[data-test=mend-panel]'],
   ['ranks?view=views', '[data-test=first-weeks]'],
   ['ranks?view=told', '[data-test=told-rows]'],

@@ -74,3 +74,13 @@ test('what to film next stands in an order under the time there is, and goes int
   expect(Math.abs((made.releaseAt as number) - first!.at)).toBeLessThan(3_600_000)
   await call(app, `/api/briefs/${made.id}`, { method: 'DELETE' })
 })
+
+test('it is told which videos should lead to which others, those watched most first', async ({ page, app }) => {
+  const { rows } = (await call(app, '/api/ranks/leading-on')).json
+  expect(rows.length).toBeGreaterThan(3)
+  await page.goto('/ranks?view=channel')
+  await page.getByTestId('channel-leads').click()
+  await expect(page).toHaveURL(/of=leads/u)
+  const row = page.getByRole('row').filter({ has: page.getByRole('link', { name: rows[0]!.title, exact: true }) })
+  await expect(row.first()).toContainText(rows[0]!.to[0]!.title)
+})

@@ -174,10 +174,25 @@ test('twelve weeks of a video that is out: the curve, who came in above, and a r
     )
     .toEqual(['touring bike chain'])
   await page.reload()
-  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `) // Its page, and back again.
+  await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `)
+  // Its page, and back again.
   await events.getByTestId('rank-page').click()
   await expect(page).toHaveURL(/\/rivals\?phrase=touring\+bike\+chain/u)
   await expect(page.getByTestId('rival').first()).toBeVisible()
   await page.goBack()
   await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText(`${first!.title}: `)
+  // The page of the day on which another video came in above, as it was.
+  const arrived = events.getByTestId('rank-day').first()
+  const day = (await arrived.textContent())!.trim()
+  await arrived.click()
+  await expect(page).toHaveURL(/[?&]day=\d{4}-\d\d-\d\d/u)
+  await expect(page.getByText(`as seen on ${day}`)).toBeVisible()
+  await expect(page.getByTestId('rival').first()).toBeVisible()
+  await page.getByTestId('page-now').click()
+  await expect(page.getByText(/video site, seen /u)).toBeVisible()
+  // A point of the curve leads there, too.
+  await page.goBack()
+  await page.goBack()
+  await page.getByTestId('rank-curve').locator('.apexcharts-marker').first().click({ force: true })
+  await expect(page).toHaveURL(/\/rivals\?.*day=/u)
 })

@@ -11,6 +11,7 @@ import type { RankLine } from '~/stores/ranks'
 /** Ranks over time, rank 1 on top: a curve for each phrase, named by its letter; a gap where it was not found. */
 const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ lines: readonly RankLine[]; shown: string; surroundings: RankSurroundings | null }>()
+const emit = defineEmits<{ day: [phrase: string, day: number] }>()
 const { base, colours, mark } = useChart()
 /** More curves than these are a tangle: those that bring most are drawn. */
 const MOST = 5
@@ -65,6 +66,15 @@ const pageEnd = (rank: number, text: string) => ({
 const PALETTE = computed(() => [colours.value.teal, colours.value.ochre, colours.value.plum, colours.value.blue])
 const options = computed((): ApexOptions => ({
   ...base.value,
+  chart: {
+    ...base.value.chart,
+    events: {
+      markerClick(_event: unknown, _chart: unknown, at?: { seriesIndex: number; dataPointIndex: number }) {
+        const day = at && curves.value[at.seriesIndex]?.days[at.dataPointIndex]?.day
+        if (day !== undefined) emit('day', drawn.value[at!.seriesIndex]?.phrase ?? props.shown, day)
+      },
+    },
+  },
   colors: rival.value
     ? [...PALETTE.value.slice(0, drawn.value.length), colours.value.muted]
     : [...PALETTE.value, colours.value.muted],

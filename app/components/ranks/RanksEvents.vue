@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { RouteLocationRaw } from 'vue-router'
-import { rankDay } from '../../../core/ranks/standing'
+import { dayName, rankDay } from '../../../core/ranks/standing'
 import type { RankSurroundings } from '../../../shared/ranks'
 import { dayOnly } from '~/composables/figures'
 
@@ -12,7 +11,7 @@ const props = defineProps<{
   phrase: string
   rival: string
   /** Where its result page is seen; `null` for web search. */
-  page: RouteLocationRaw | null
+  page: { path: string; query: Record<string, string> } | null
 }>()
 const emit = defineEmits<{ rival: [id: string]; again: [] }>()
 const events = computed(() =>
@@ -64,7 +63,15 @@ const rivals = computed(() => {
     </p>
     <ol v-else-if="events.length">
       <li v-for="(event, i) in events" :key="i" :class="event.kind" :title="event.title || undefined">
-        <span class="muted">{{ dayOnly(rankDay(event.at)) }}</span>
+        <NuxtLink
+          v-if="page && event.kind === 'arrival'"
+          class="link"
+          :to="{ ...page, query: { ...page.query, day: dayName(rankDay(event.at)) } }"
+          title="The result page of that day"
+          data-test="rank-day"
+          >{{ dayOnly(rankDay(event.at)) }}</NuxtLink
+        >
+        <span v-else class="muted">{{ dayOnly(rankDay(event.at)) }}</span>
         <span
           >{{ event.text }}<template v-if="event.more">: {{ event.more }}</template></span
         >
