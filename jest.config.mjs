@@ -8,7 +8,7 @@ export default {
   testMatch: ['**/*.test.ts'],
   transform: {
     '^.+\\.(ts|js|mjs)$': [
-      '@swc/jest',
+      '<rootDir>/tests/setup/transform.mjs',
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
     ],
   },

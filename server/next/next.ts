@@ -21,14 +21,8 @@ export async function nextAnswer(stores: Stores, workspace: string): Promise<Nex
   const words = await wordsToMend(stores, of)
   const low = channelId === null ? [] : await firstWeeksLow(stores, channelId)
   const film = await phrasesToFilm(stores, of)
-  const all: Proposal[] = [
-    ...briefs.proposals,
-    ...trialsDue(stores, workspace),
-    ...fallen.proposals,
-    ...low,
-    ...words.proposals,
-    ...film,
-  ]
+  const trials = await trialsDue(stores, workspace)
+  const all: Proposal[] = [...briefs.proposals, ...trials, ...fallen.proposals, ...low, ...words.proposals, ...film]
   const off = putOff.of(workspace, now())
   return {
     rows: handful(all.filter(({ key }) => !off.has(key))),

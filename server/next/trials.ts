@@ -1,16 +1,16 @@
 import { CHECKS } from '../../core/draft/checks'
 import { aboutNothing, type Proposal } from '../../core/next/proposal'
 import { DAY } from '../../core/time'
-import { trialAnswer, type TrialStores } from '../ranks/trials'
+import { trialAnswers, type TrialStores } from '../ranks/trials'
 
 /** For so long an answer is news. */
 const NEWS_DAYS = 14
 
 /** Waves of trials that are due, and answers that have come lately. */
-export function trialsDue(stores: TrialStores, workspace: string): Proposal[] {
+export async function trialsDue(stores: TrialStores, workspace: string): Promise<Proposal[]> {
   const at = stores.now()
-  return stores.trials.of(workspace).flatMap((kept): Proposal[] => {
-    const { id, check, waves, answer, answerAt, pairs, stoppedAt } = trialAnswer(stores, kept)
+  const trials = await trialAnswers(stores, workspace)
+  return trials.flatMap(({ id, check, waves, answer, answerAt, pairs, stoppedAt }): Proposal[] => {
     if (stoppedAt !== null) return []
     const of = {
       ...aboutNothing,

@@ -1,5 +1,6 @@
-import { v7 as uuid } from 'uuid'
 import { randomBytes } from 'node:crypto'
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { v7 as uuid } from 'uuid'
 import { seeded } from '../../core/random'
 import { rankDay } from '../../core/ranks/standing'
 import { drawTrial, LEAST_PAIRS, trialOutcome, type TriedPair } from '../../core/ranks/trial'
@@ -55,13 +56,13 @@ const lastDayOf = (trial: KeptTrial, waves: readonly KeptWave[], begun: readonly
   waves.length < trial.waves ? null : Math.max(...begun.map(({ day }) => day)) + trial.weeks * WEEK
 
 /** Videos that take part in trials that are under way. */
-export function inTrialsOf(stores: TrialStores, workspace: string): Set<string> {
+export function inTrialsOf(stores: Pick<TrialStores, 'trials' | 'now'>, workspace: string): Set<string> {
   const today = rankDay(stores.now())
   const taken = new Set<string>()
   for (const trial of stores.trials.of(workspace)) {
     if (trial.stoppedAt !== null) continue
     const waves = stores.trials.waves(trial.id)
-    const last = lastDayOf(trial, waves, begunPairs(stores, trial, waves))
+    const last = waves.length < trial.waves ? null : rankDay(waves.at(-1)!.at) + trial.weeks * WEEK
     if (last !== null && today > last) continue
     for (const { changed, kept } of stores.trials.pairs(trial.id)) taken.add(changed).add(kept)
   }
@@ -116,6 +117,17 @@ export function trialAnswer(stores: TrialStores, trial: KeptTrial): Trial {
   }
 }
 
+/** How each trial of a workspace stands, newest first. */
+export async function trialAnswers(stores: TrialStores, workspace: string): Promise<Trial[]> {
+  const told: Trial[] = []
+  for (const trial of stores.trials.of(workspace)) {
+    // The days of all its videos are read for each.
+    await nextTurn()
+    told.push(trialAnswer(stores, trial))
+  }
+  return told
+}
+
 /** A change of a video that may take part. */
 export interface TrialChange {
   video: string
@@ -132,9 +144,12 @@ export interface TrialChange {
 export function startTrial(
   stores: TrialStores,
   trial: Pick<KeptTrial, 'workspaceId' | 'check' | 'ruleSet' | 'field' | 'outcome' | 'weeks' | 'waves'>,
-  changes: readonly TrialChange[],
+  asked: readonly TrialChange[],
 ): Trial {
   const { trials, now } = stores
+  // Another window may have drawn them meanwhile.
+  const taken = inTrialsOf(stores, trial.workspaceId)
+  const changes = asked.filter(({ video }) => !taken.has(video))
   if (changes.length < 2 * LEAST_PAIRS)
     throw new Problem(
       409,

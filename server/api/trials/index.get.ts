@@ -1,8 +1,8 @@
 import { route } from '../../http/route'
 import { workspaceOf } from '../../http/workspaceOf'
-import { trialAnswer } from '../../ranks/trials'
+import { trialAnswers } from '../../ranks/trials'
 
 /** Trials over one’s own videos, newest first. */
-export default route('GET /api/trials', (_, runtime, { query }) => ({
-  trials: runtime.trials.of(workspaceOf(runtime, query.workspace).id).map(trial => trialAnswer(runtime, trial)),
+export default route('GET /api/trials', async (_, runtime, { query }) => ({
+  trials: await trialAnswers(runtime, workspaceOf(runtime, query.workspace).id),
 }))

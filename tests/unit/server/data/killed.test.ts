@@ -6,7 +6,7 @@ import { openUserData } from '../../../../server/data/open'
 import { drawn } from '../../../e2e/drawn'
 import { MIGRATIONS, temporaryFolder } from '../files'
 
-const ROUNDS = 25
+const ROUNDS = 10
 const folder = temporaryFolder()
 const file = join(folder, 'killed.sqlite')
 // Beside the packages it loads.

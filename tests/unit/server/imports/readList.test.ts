@@ -213,12 +213,12 @@ describe('what is bad', () => {
   })
 
   test('a large JSON list is read element by element, whichever way it is wrapped', async () => {
-    const rows = Array.from({ length: 60_000 }, (_, n) => ({ phrase: `phrase ${n}`, volume: n, note: 'é'.repeat(20) }))
+    const rows = Array.from({ length: 20_000 }, (_, n) => ({ phrase: `phrase ${n}`, volume: n, note: 'é'.repeat(100) }))
     for (const text of [JSON.stringify(rows), `${JSON.stringify({ made: 'today', phrases: rows }, null, 1)}\n`]) {
       expect(Buffer.byteLength(text)).toBeGreaterThan(4 * 1024 * 1024)
       const { phrases } = await read(text)
-      expect(phrases).toHaveLength(60_000)
-      expect(phrases.reduce((sum, each) => sum + each.volume!, 0)).toBe((60_000 * 59_999) / 2)
+      expect(phrases).toHaveLength(20_000)
+      expect(phrases.reduce((sum, each) => sum + each.volume!, 0)).toBe((20_000 * 19_999) / 2)
     }
     await expect(read(JSON.stringify(rows).slice(0, -5))).rejects.toThrow(/cannot be read/u)
   })

@@ -186,6 +186,10 @@ test('a video takes part in one trial at a time, and is free when it is over or 
   expect(inTrialsOf(stores, home).size).toBe(16)
   expect(await trialQuestions(stores, aim)).toMatchObject({ ready: 0, questions: [] })
   await expect(begin()).rejects.toThrow('12 videos at least')
+  // Looked at before another window drew them: still no second trial.
+  const changes = Array.from({ length: 16 }, (_, i) => ({ video: `v${i}`, level: i, before: ['old'], after: ['x'] }))
+  const terms = { ruleSet: 'Balanced', field: 'tags', outcome: 'views', weeks: 2, waves: 1, check: 'tag-lead' } as const
+  expect(() => startTrial(stores, { workspaceId: home, ...terms }, changes)).toThrow('and 0 can take part')
   expect(stopTrial(stores, kept(id))).toMatchObject({ stoppedAt: expect.any(Number), answer: null })
   expect(() => startWave(stores, kept(id))).toThrow('No wave')
   expect(inTrialsOf(stores, home).size).toBe(0)
