@@ -95,6 +95,9 @@ const SCREENS = [
   ['ranks?view=many&of=trial', '[data-test=trial-question]'],
 ] as const
 
+/** The phrases beside every screen, and on the Desk those by their places, and the points. */
+const BESIDE = ['[data-test=tray]', '[data-test=grid]', '[data-test=ledger]']
+
 test.describe('free of serious findings', () => {
   test.describe.configure({ mode: 'parallel' })
   for (const [half, screens] of [
@@ -108,8 +111,8 @@ test.describe('free of serious findings', () => {
         await page.locator(ready).first().waitFor({ timeout: 30_000 })
         // On the Desk the phrases stand in the grid.
         await expect(page.getByTestId(path.startsWith('desk') ? 'grid' : 'tray')).toBeVisible()
-        // The phrases beside every screen are looked at with the first ones.
-        const without = half === 'first' ? [] : ['[data-test=tray]']
+        // What stands beside every screen is looked at with the first ones, and with the Desk itself.
+        const without = half === 'first' || path === 'desk' ? [] : BESIDE
         expect(await serious(page, undefined, false, without), path).toEqual([])
       }
     })

@@ -70,11 +70,13 @@ test('what the pages kept say of a check stands beside it, and its weights are t
   page,
   app,
 }) => {
+  // Other tests of this app keep pages as well: hundreds may have to be read.
+  test.setTimeout(300_000)
   const id = await newBrief(app, { tray, title: 'How to index a rear derailleur', description: '', tags: [] })
   await page.goto(`/desk?brief=${id}`)
   await page.getByTestId('rules-open').click()
   await page.getByTestId('evidence-work').click()
-  await expect(page.getByTestId('evidence-told')).toContainText(/\d+ pages in \d+ groups/u, { timeout: 40_000 })
+  await expect(page.getByTestId('evidence-told')).toContainText(/\d+ pages in \d+ groups/u, { timeout: 150_000 })
   // The simulated site ranks by how well a title holds the phrase; spoken words no page tells.
   const row = (check: string) => page.getByTestId(`rule-${check}`)
   await expect(row('title-lead').getByRole('img', { name: /stands higher with it/u })).toBeVisible()
