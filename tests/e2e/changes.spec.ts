@@ -72,11 +72,10 @@ test('work begun elsewhere is shown, and its end is told', async ({ page, app })
   const { rows } = (await call(app, '/api/phrases?seed=bike&region=GB&limit=1000')).json as {
     rows: { phrase: string }[]
   }
-  // Those further down, whose pages nobody has looked at yet: it is at work for some seconds.
   await call(app, '/api/phrases/assess', {
     method: 'POST',
     body: {
-      phrases: rows.slice(700, 900).map(row => row.phrase),
+      phrases: rows.slice(0, 900).map(row => row.phrase),
       region: 'GB',
       language: 'en',
       title: 'Begun elsewhere',
