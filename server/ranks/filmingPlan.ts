@@ -1,6 +1,8 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { season, type Season } from '../../core/demand/season'
 import { filmingPlan, LEAST_DAYS, type FilmIdea } from '../../core/ranks/filmingPlan'
+import { learntForecast } from '../../core/chance/model'
+import { forecast } from '../../core/rivals/forecast'
 import { viewsToWin } from '../../core/rivals/winnings'
 import { DAY } from '../../core/time'
 import type { FilmingPlanAnswer } from '../../shared/filmingPlan'
@@ -96,8 +98,17 @@ function ideaAt(
   const { language } = standings[0]!.workspace!
   const known = phrases.known(open.phrase, region, language)!
   const page = results.latest(known.id, region)!
-  const found = standings.map(({ own, settings }) => {
-    const { ahead } = pageForecast(stores, page, own, { phrase: open.phrase, language })
+  // What the page asks is the same for every size, and takes most of the time.
+  const judged = pageForecast(stores, page, standings[0]!.own, { phrase: open.phrase, language })
+  const strengths = judged.seats.map(({ strength }) => strength)
+  const found = standings.map(({ own, settings }, i) => {
+    const learnt = own!.learnt?.[judged.page.region]
+    const ahead =
+      i === 0
+        ? judged.ahead
+        : learnt && judged.hurdles
+          ? learntForecast(learnt, judged.hurdles, judged.seats.length)
+          : forecast(own!.strength, strengths, judged.page.more === 1, own!.spread)
     return { chance: ahead!.pageOne, views: viewsToWin(open.searches, ahead!, settings.shares)!.expected }
   })
   // Phrases of the same results are won, or not, along with it.
