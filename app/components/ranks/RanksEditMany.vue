@@ -52,7 +52,6 @@ const misfits = computed(() =>
     .map(([why, n]) => `${inDigits(n)} ${WHY[why as Misfit]}`)
     .join(', '),
 )
-const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('\n') : value)
 </script>
 
 <template>
@@ -114,19 +113,7 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
               >, and {{ inDigits(many.found.more) }} more: change these first, then the rest</template
             >.<template v-if="misfits">{{ ' ' }}Of the others {{ misfits }}.</template>
           </p>
-          <div class="list">
-            <label v-for="each in many.shown" :key="each.videoId" class="fit" data-test="many-fit">
-              <input
-                type="checkbox"
-                :checked="!many.left.has(each.videoId)"
-                :aria-label="each.title"
-                @change="many.toggle(each.videoId)"
-              />
-              <span
-                ><strong>{{ each.title }}</strong
-                ><DeskDifference class="small" :before="shown(each.before)" :after="shown(each.after)" :around="60"
-              /></span>
-            </label>
+          <RanksFits :fits="many.shown" :left="many.left" named="many-fit" @toggle="many.toggle">
             <button
               v-if="many.found.fits.length > many.shown.length"
               class="plain link small"
@@ -136,7 +123,7 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
               Show more: {{ counted(many.found.fits.length - many.shown.length, 'video') }} that nobody looked at are
               not changed
             </button>
-          </div>
+          </RanksFits>
           <div class="acts">
             <v-btn
               variant="flat"
@@ -175,21 +162,6 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
   display: flex;
   flex-direction: column;
 }
-.list {
-  flex: 1 1 160px;
-  min-height: 120px;
-  overflow: auto;
-  border-top: 1px solid var(--line);
-  border-bottom: 1px solid var(--line);
-}
-.fit {
-  display: grid;
-  grid-template-columns: 24px minmax(0, 1fr);
-  gap: 4px;
-  align-items: start;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
-}
 .acts {
   display: flex;
   flex-wrap: wrap;
@@ -209,10 +181,6 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
   .fits {
     flex: 0 0 auto;
     overflow: visible;
-  }
-  .list {
-    flex: 0 0 auto;
-    max-height: 60vh;
   }
 }
 </style>

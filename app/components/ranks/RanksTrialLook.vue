@@ -14,7 +14,6 @@ const WAVES = Array.from({ length: TRIAL_WAVES.most }, (_, i) => ({
   value: i + 1,
   title: i ? `${i + 1} waves` : 'At once',
 }))
-const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('\n') : value)
 </script>
 
 <template>
@@ -30,20 +29,7 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
         This is how {{ counted(trials.fits.length, 'video') }} would be changed. Leave out what you do not want changed;
         half of the rest is drawn and changed, the others stay as they are.
       </p>
-      <div class="list">
-        <label v-for="each in trials.fits" :key="each.videoId" class="fit" data-test="trial-fit">
-          <input
-            type="checkbox"
-            :checked="!trials.left.has(each.videoId)"
-            :aria-label="each.title"
-            @change="trials.toggle(each.videoId)"
-          />
-          <span
-            ><strong>{{ each.title }}</strong
-            ><DeskDifference class="small" :before="shown(each.before)" :after="shown(each.after)" :around="60"
-          /></span>
-        </label>
-      </div>
+      <RanksFits :fits="trials.fits" :left="trials.left" named="trial-fit" @toggle="trials.toggle" />
       <div class="acts">
         <v-select
           v-model="trials.terms.waves"
@@ -78,21 +64,6 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
   display: flex;
   flex-direction: column;
 }
-.list {
-  flex: 1 1 160px;
-  min-height: 120px;
-  overflow: auto;
-  border-top: 1px solid var(--line);
-  border-bottom: 1px solid var(--line);
-}
-.fit {
-  display: grid;
-  grid-template-columns: 24px minmax(0, 1fr);
-  gap: 4px;
-  align-items: start;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--line);
-}
 .acts {
   display: flex;
   flex-wrap: wrap;
@@ -101,11 +72,5 @@ const shown = (value: string | string[]) => (Array.isArray(value) ? value.join('
 }
 .waves {
   flex: 0 0 150px;
-}
-@media (max-width: 900px) {
-  .list {
-    flex: 0 0 auto;
-    max-height: 60vh;
-  }
 }
 </style>
