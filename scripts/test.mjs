@@ -78,16 +78,19 @@ for (const file of [unit, e2e]) rmSync(file, { force: true })
 const checks = []
 let installed
 await install(() => {
+  run('npx', ['--no-install', 'nuxt', 'prepare'], { quiet: true })
   checks.push(
+    beside('Types of the interface', 'npx', ['--no-install', 'vue-tsc', '--noEmit', '-p', '.nuxt/tsconfig.app.json']),
+    beside('Types of the rest', 'npx', ['--no-install', 'tsc', '-p', 'tests']),
     beside('Lint', 'npx', ['--no-install', 'eslint', '.', '--max-warnings', '0']),
     beside('Format', 'npx', ['--no-install', 'prettier', '--check', '.', '--log-level', 'warn']),
-    beside('Types', 'npm', ['run', '--silent', 'types']),
   )
   installed = browser()
 })
-// Types and the build write the same folder.
+// The build writes the folder that the types are read from.
 for (const told of checks) await told()
-step('Build', build)
+// It keeps little more than one core busy.
+const built = beside('Build', process.execPath, ['scripts/build.mjs'])
 step('Units and the store', () => {
   const code = run('npx', [
     '--no-install',
@@ -115,6 +118,7 @@ step('Units and the store', () => {
   }))
   if (code !== 0 && failed === 0) failed++
 })
+await built()
 await installed
 step('The interface in Chromium', () => {
   const code = run('npx', ['--no-install', 'playwright', 'test'], { env: { FONETRA_TEST_REPORT: e2e } })

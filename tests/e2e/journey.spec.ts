@@ -24,76 +24,9 @@ async function everythingIsThere(page: Page, url: string, lead: string) {
   await expect(page.getByTestId('percent')).toHaveText(/^\d+ %$/u)
 }
 
-test('from a topic to a scored text that is there tomorrow', async ({ page }) => {
+test('from a topic to a scored text that is there tomorrow, with the keyboard alone', async ({ page }) => {
   const first = await startApp({ from: 'empty' })
   await page.goto(first.url)
-  await expect(page.getByTestId('demand-empty')).toBeVisible()
-
-  // A topic: related phrases with figures, difficulty coming in.
-  await page.getByTestId('seed').locator('input[type=text]').fill('bottom bracket')
-  await page.getByTestId('seed').locator('input[type=text]').press('Enter')
-  await expect(page.getByTestId('demand-status')).toContainText(/[\d,]{3,} phrases/u)
-  const count = Number((await page.getByTestId('demand-status').locator('strong').innerText()).replace(/\D/gu, ''))
-  expect(count).toBeGreaterThanOrEqual(200)
-  await expect(row(page, 0).locator('.difficulty')).toHaveText(/^\d+$/u)
-  await expect(row(page, 0).locator('.worth')).toHaveText(/^\d+$/u)
-
-  // The next seed by a click, and the browser's way back.
-  const second = await row(page, 3).locator('.phrase button').innerText()
-  await row(page, 3).locator('.phrase button').click()
-  await expect(page).toHaveURL(url => url.searchParams.get('seed') === second)
-  await page.goBack()
-  await expect(page).toHaveURL(/seed=bottom\+bracket/u)
-  await expect(row(page, 0)).toBeVisible()
-
-  // Three phrases to the tray, the best of them made lead.
-  const names: string[] = []
-  for (const n of [1, 2, 4]) {
-    names.push(await row(page, n).locator('.phrase button').innerText())
-    await row(page, n).locator('input').check()
-  }
-  await page.getByTestId('to-tray').click()
-  await expect(page.getByTestId('support')).toHaveCount(3)
-  await row(page, 2).locator('input').check()
-  await page.getByTestId('make-lead').click()
-  const lead = names[1]!
-  await expect(page.getByTestId('lead')).toContainText(lead)
-  await expect(page.getByTestId('support')).toHaveCount(2)
-  await expect(page.getByTestId('lead').locator('.volume')).toHaveText(/\d/u)
-
-  // The text, scored as it is typed.
-  await page.getByRole('link', { name: 'Desk' }).click()
-  await editor(page, 'title').click()
-  // An empty title brings the bench; the points are beside it.
-  await expect(page.getByTestId('bench')).toBeVisible()
-  await page.keyboard.type('Do it right with one tool', { delay: 5 })
-  await page.getByTestId('side-points').click()
-  await expect(page.getByTestId('check-title-lead')).toHaveAttribute('data-state', /missing|partly/u)
-  await page.getByTestId('check-title-lead').getByTestId('fix').first().click()
-  await expect(page.getByTestId('check-title-lead')).toHaveAttribute('data-state', 'met')
-  await expect(editor(page, 'title').locator('.match-exact')).toHaveText(new RegExp(lead, 'iu'))
-  await editor(page, 'description').click()
-  await page.keyboard.type(`You will learn to ${lead}. See wheelshed.example/bench`)
-  await page.getByTestId('check-link-scheme').getByTestId('fix').click()
-  await expect(editor(page, 'description')).toContainText('https://wheelshed.example/bench')
-  await page.getByTestId('undo').click()
-  await expect(editor(page, 'description')).not.toContainText('https://')
-  await page.getByTestId('tag-input').fill(`${lead}, bike repair, bottom bracket`)
-  await page.getByTestId('tag-input').press('Enter')
-  await expect(page.getByTestId('tag')).toHaveCount(3)
-  await saved(page)
-
-  // The machine goes down; tomorrow all of it is there.
-  await first.kill()
-  const again = await startApp({ data: first.data })
-  await everythingIsThere(page, again.url, lead)
-  await again.close()
-  await first.close()
-})
-
-test('the same with the keyboard alone', async ({ page }) => {
-  const app = await startApp({ from: 'empty' })
-  await page.goto(app.url)
   await expect(page.getByTestId('demand-empty')).toBeVisible()
   const keys = page.keyboard
   await keys.press('n')
@@ -167,6 +100,10 @@ test('the same with the keyboard alone', async ({ page }) => {
   await keys.press('Enter')
   await expect(page.getByTestId('tag')).toHaveCount(3)
   await saved(page)
-  await everythingIsThere(page, app.url, names[2]!)
-  await app.close()
+  // The machine goes down; tomorrow all of it is there.
+  await first.kill()
+  const again = await startApp({ data: first.data })
+  await everythingIsThere(page, again.url, names[2]!)
+  await again.close()
+  await first.close()
 })

@@ -7,11 +7,11 @@ import { defineCheck, met, missing, notApplicable } from '../check'
 /** Wordings by which a text asks its viewer for something; a question mark asks in any language. */
 const REQUESTS: Record<string, RegExp> = {
   en: /\b(subscribe|comment|tell (?:me|us)|let (?:me|us) know|leave a|write (?:me|us)|ask (?:me|us)|send (?:me|us)|share (?:this|it|your)|follow (?:me|us)|sign up|join (?:me|us))\b/giu,
-  de: /\b(abonnier\w*|kommentier\w*|schreib\w* (?:mir|uns)|sag\w* (?:mir|uns)|teil\w*)\b/giu,
+  de: /\b(?:(?:abonnier|kommentier|teil)\p{L}{0,12}|(?:schreib|sag)\p{L}{0,3} (?:mir|uns)\b)/giu,
   fr: /\b(abonnez|abonne|commentez|commente|partagez|dites)\b/giu,
-  pt: /\b(subscrev\w*|inscrev\w*|coment[ae]\w*|partilh\w*|compartilh\w*|conte)\b/giu,
+  pt: /\b(?:subscrev|inscrev|coment[ae]|(?:com)?partilh)\p{L}{0,12}|\bconte\b/giu,
   ja: /(登録|コメント|教えて|シェア|ご覧)/gu,
-  es: /\b(suscr[ií]b\w*|comenta\w*|comparte\w*|cu[eé]nta\w*)\b/giu,
+  es: /\b(?:suscr[ií]b|comenta|comparte|cu[eé]nta)\p{L}{0,12}/giu,
 }
 
 /** The description asks the viewer for something: an answer, a subscription, a message. */
