@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process'
 import { closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { PACKAGES, chromium } from './chromium.mjs'
-import { HOME, aptInstall, build, install, run, stop } from './prepare.mjs'
+import { HOME, aptInstall, install, run, stop } from './prepare.mjs'
 
 const REPORTS = join(HOME, '.cache/reports')
 let passed = 0

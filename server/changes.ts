@@ -100,12 +100,13 @@ export function kindWritten(method: string, path: string): Kind | null {
         ? 'briefs'
         : rest[0] === 'audience'
           ? 'workspaces'
-          : rest[0] === 'analytics'
+          : rest[0] === 'analytics' || rest[0] === 'earned'
             ? 'ranks'
             : null
     case 'ranks':
     case 'watches':
     case 'trials':
+    case 'earned':
     case 'next':
       return 'ranks'
     case 'phrases':

@@ -38,6 +38,7 @@ import { linkForecasts, Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
 import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
 import { editRunStore, type EditRunStore } from './data/editRuns'
+import { earnedStore, type EarnedStore } from './data/earned'
 import { trialStore, type TrialStore } from './data/trials'
 import { putOffStore, type PutOffStore } from './data/putOff'
 import { videoBriefStore, type VideoBriefStore } from './data/videoBriefs'
@@ -102,6 +103,7 @@ export interface Runtime {
   ranks: RankStore
   channelSeries: ChannelSeriesStore
   editRuns: EditRunStore
+  earned: EarnedStore
   trials: TrialStore
   putOff: PutOffStore
   videoBriefs: VideoBriefStore
@@ -209,6 +211,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       ranks,
       channelSeries: channelSeriesStore(db),
       editRuns: editRunStore(db),
+      earned: earnedStore(db),
       trials: trialStore(db),
       putOff: putOffStore(db),
       videoBriefs: videoBriefStore(db),

@@ -3,6 +3,7 @@ import type { Grade } from '../core/text/match'
 import type { UpsetReason } from '../core/rivals/upsets'
 import type { WordPlace } from '../core/rivals/lift'
 import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
+import { dayInput } from './api/inputs'
 
 /** What a result page is asked for. */
 export const resultsQuerySchema = z.object({
@@ -19,7 +20,7 @@ export const resultsQuerySchema = z.object({
   /** Ask the service again however young the kept page is. */
   anew: z.enum(['0', '1']).optional(),
   /** A page of an earlier day (UTC), as it is kept; nothing is asked. */
-  day: z.iso.date('Give a day, year first, such as 2026-03-14.').optional(),
+  day: dayInput.optional(),
 })
 export type ResultsQuery = z.infer<typeof resultsQuerySchema>
 

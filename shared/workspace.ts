@@ -4,6 +4,7 @@ import { VARIABLE_NAME } from '../core/blocks/block'
 import { WORTH_WEIGHTS } from '../core/demand/worth'
 import { checklistSchema, FIRST_CHECKLIST } from '../core/release/checklist'
 import { SPREAD } from '../core/rivals/forecast'
+import { EARNED_KINDS } from '../core/formats/earnedColumns'
 import { RATES, SHARES } from '../core/rivals/winnings'
 import { languageInput, regionCode } from '../core/text/inputs'
 
@@ -86,6 +87,12 @@ const textsSchema = z.object({
 })
 export type WorkspaceTexts = z.infer<typeof textsSchema>
 
+const currencyInput = z.string().regex(/^[A-Z]{3}$/, 'Give a currency by its three letters.')
+const earningsSchema = z.object({
+  currency: currencyInput,
+  each: z.partialRecord(z.enum(EARNED_KINDS), z.number().min(0, 'A value is 0 or more.').max(1e9)),
+})
+
 /** What a person sets for one workspace, with the product's own as defaults. */
 export const settingsSchema = z.object({
   weights: z
@@ -111,12 +118,14 @@ export const settingsSchema = z.object({
     .record(
       z.string().max(2),
       z.object({
-        currency: z.string().regex(/^[A-Z]{3}$/, 'Give a currency by its three letters.'),
+        currency: currencyInput,
         lowMicros: micros,
         highMicros: micros,
       }),
     )
     .default(RATES),
+  /** What a click, call, coupon or order is worth, and in which currency earnings are told. */
+  earnings: earningsSchema.default({ currency: RATES['']!.currency, each: {} }),
   texts: textsSchema.default(() => textsSchema.parse({})),
   /** Percent of a rule set at which a text is good enough for the person; `null` for none. */
   target: z.number().min(0).max(100).nullable().default(null),
@@ -128,6 +137,7 @@ export const settingsPatchSchema = z.object({
   spread: settingsSchema.shape.spread.unwrap().optional(),
   shares: settingsSchema.shape.shares.unwrap().optional(),
   rates: settingsSchema.shape.rates.unwrap().optional(),
+  earnings: earningsSchema.optional(),
   texts: textsSchema.optional(),
   target: z.number().min(0).max(100).nullable().optional(),
   /** `null` goes back to the one a channel begins with. */

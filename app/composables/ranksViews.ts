@@ -19,6 +19,7 @@ export const RANK_PARTS: Partial<Record<RankView, readonly { side: string; title
   channel: [
     { side: 'ranks', title: 'What they bring' },
     { side: 'leads', title: 'Leading on' },
+    { side: 'earned', title: 'What they earn' },
   ],
   many: [
     { side: 'once', title: 'At once' },

@@ -157,7 +157,7 @@ const explained = computed(() =>
         @update:model-value="to => address({ of: to === parts![0]!.side ? undefined : to }, true)"
       />
       <ShellRegion
-        v-if="view !== 'views' && !['once', 'chances', 'leads'].includes(part)"
+        v-if="view !== 'views' && !['once', 'chances', 'leads', 'earned'].includes(part)"
         :model-value="ranks.region"
         class="region"
         @update:model-value="address({ region: $event ?? '' }, true)"
@@ -196,6 +196,7 @@ const explained = computed(() =>
     <LazyRanksPoints v-if="view === 'told' && part === 'points'" />
     <LazyRanksTold v-else-if="view === 'told'" />
     <LazyRanksLeadingOn v-else-if="view === 'channel' && part === 'leads'" />
+    <LazyRanksEarned v-else-if="view === 'channel' && part === 'earned'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
     <LazyRanksMend v-else-if="view === 'mend'" />
     <LazyRanksFilmingPlan v-else-if="view === 'open' && part === 'plan'" />

@@ -115,7 +115,8 @@ const SPELLINGS: Record<DayColumn, string[]> = {
   referrer: ['referrer', 'referring site', 'external site', 'source site', 'verweisende website'],
 }
 /** Units that stand in brackets, or on a line below. */
-const UNIT = /\((?:in )?(hours|hrs?|h|stunden|horas|heures|minutes|mins?|minuten|minutos|seconds|secs?|s|sekunden)\)/iu
+export const UNIT =
+  /\((?:in )?(hours|hrs?|h|stunden|horas|heures|minutes|mins?|minuten|minutos|seconds|secs?|s|sekunden)\)/iu
 const UNITS: Record<string, string> = { h: 'hours', m: 'minutes', s: 'seconds' }
 const WATCH = /^(?:watch time|watchtime|wiedergabezeit|wiedergabedauer|tiempo de visualizacion|duree de visionnage)$/u
 
@@ -138,44 +139,6 @@ export function recogniseDayColumns(headers: readonly string[]): DayColumnMap | 
   return map.day === undefined ? null : map
 }
 const plainUnit = (unit: string) => (/^m/iu.test(unit) ? 'm' : /^s/iu.test(unit) ? 's' : 'h')
-
-/** A title, an empty line and a line of units may stand above the figures: so many lines are looked through. */
-export const HEADER_LINES = 12
-
-/**
- * Where a table's figures begin, and what its columns are called: a second line without a figure belongs to the first.
- * @param lines the first ones of a file. @returns `null` when no line names a day.
- */
-export function dayHeader(
-  lines: readonly (readonly string[])[],
-): { headers: string[]; map: DayColumnMap; lines: number } | null {
-  let best: { headers: string[]; map: DayColumnMap; lines: number } | null = null
-  const better = (headers: string[], lines: number) => {
-    const map = recogniseDayColumns(headers)
-    if (map && Object.keys(map).length > Object.keys(best?.map ?? {}).length) best = { headers, map, lines }
-  }
-  lines.slice(0, HEADER_LINES).forEach((cells, i) => {
-    better([...cells], i + 1)
-    const next = lines[i + 1]
-    if (!next || next.some(cell => isFigure(cell))) return
-    const both = Array.from({ length: Math.max(cells.length, next.length) }, (_, k) => [cells[k] ?? '', next[k] ?? ''])
-    better(
-      both.map(([above, below]) =>
-        UNIT.test(`(${below!.trim().replace(/^\(|\)$/gu, '')})`)
-          ? `${above} (${below!.trim().replace(/^\(|\)$/gu, '')})`
-          : `${above} ${below}`.trim(),
-      ),
-      i + 2,
-    )
-    // A name that spans columns stands above the first of them only: the lower line alone may name all.
-    better(
-      both.map(([above, below]) => below! || above!),
-      i + 2,
-    )
-  })
-  return best
-}
-const isFigure = (cell: string) => /\d/u.test(cell)
 
 /** Which source of views a cell names; `null` for one that is not known. */
 export function viewSourceOf(cell: string): ViewSource | null {

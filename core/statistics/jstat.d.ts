@@ -3,6 +3,7 @@ declare module 'jstat' {
   const jStat: {
     centralF: { cdf: (x: number, df1: number, df2: number) => number }
     studentt: { inv: (p: number, df: number) => number }
+    gammaln: (x: number) => number
     beta: { inv: (p: number, alpha: number, beta: number) => number }
   }
   export default jStat

@@ -49,6 +49,7 @@ export const HELD: Record<string, SpaceKind> = {
   put_off: 'texts',
   edit_run: 'texts',
   edit_part: 'texts',
+  earned: 'figures',
   trial: 'texts',
   trial_pair: 'texts',
   trial_wave: 'texts',

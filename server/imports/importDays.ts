@@ -36,7 +36,7 @@ export async function importDays(
     if (event.kind === 'unknown-columns' || event.kind === 'unknown-order') return event
     if (event.kind === 'columns') {
       for (const [column, index] of Object.entries(event.map))
-        answer.columns[column] = event.headers[index] || `column ${index + 1}`
+        answer.columns[column] = event.headers[index!] || `column ${index! + 1}`
       continue
     }
     if (event.kind === 'refused') {

@@ -2,7 +2,9 @@ import { constants, platform, setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import type { ColumnMap } from '../../core/formats/phraseList'
 import { handedOver } from '../imports/listBatch'
-import { readDays, type DaysEvent, type DaysQuestion } from '../imports/readDays'
+import type { DayTableQuestion } from '../imports/readDayTable'
+import { readDays, type DaysEvent } from '../imports/readDays'
+import { readEarned, type EarnedEvent, type EarnedQuestion } from '../imports/readEarned'
 import { readList, type ListEvent } from '../imports/readList'
 import { readPages, type PagesEvent, type PagesQuestion } from '../imports/readPages'
 import { readPlaces, type PlacesEvent, type PlacesQuestion } from '../imports/readPlaces'
@@ -12,13 +14,15 @@ export interface ImportQuestions {
   phrases: { file: string; columns: ColumnMap | null; ask?: boolean }
   pages: PagesQuestion
   places: PlacesQuestion
-  days: DaysQuestion
+  days: DayTableQuestion
+  earned: EarnedQuestion
 }
 export interface ImportEvents {
   phrases: ListEvent
   pages: PagesEvent
   places: PlacesEvent
   days: DaysEvent
+  earned: EarnedEvent
 }
 export type ImportKind = keyof ImportQuestions
 
@@ -34,7 +38,7 @@ export type ImportMessage =
  * As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are
  * larger.
  */
-const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8, days: 8 }
+const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8, days: 8, earned: 8 }
 
 /** Messages to the thread: what to read, or that one of its events was taken. */
 export type ImportOrder =
@@ -56,7 +60,9 @@ async function run({ kind, question }: Exclude<ImportOrder, 'taken'>): Promise<v
         ? readPages(question)
         : kind === 'places'
           ? readPlaces(question)
-          : readDays(question)
+          : kind === 'days'
+            ? readDays(question)
+            : readEarned(question)
   for await (const event of events) {
     port.postMessage({ event } satisfies ImportMessage, event.kind === 'batch' ? handedOver(event.batch) : [])
     waiting++

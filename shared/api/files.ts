@@ -2,6 +2,7 @@ import { IANAZone } from 'luxon'
 import { z } from 'zod'
 import { DAY_ORDERS } from '../../core/formats/calendarDay'
 import { DAY_COLUMNS } from '../../core/formats/dayColumns'
+import { EARNED_COLUMNS } from '../../core/formats/earnedColumns'
 import { LIST_COLUMNS } from '../../core/formats/phraseList'
 import { regionInput } from '../../core/text/inputs'
 import { restoreBodySchema, type Backup, type BackupsAnswer } from '../backups'
@@ -41,6 +42,20 @@ const columnsInput = <Column extends string>(known: readonly Column[], needed: C
 /** What a source is called under which imported figures are kept. */
 const sourceName = (name: string) => z.string().max(120).default(name)
 
+/** How a table with a line for each day is read. */
+const dayTableQuery = ofWorkspace.extend({
+  /** The video of lines that name none. */
+  videoId: z.string().min(1).max(200).optional(),
+  dates: z.enum(DAY_ORDERS, 'Give dmy, mdy or ymd.').optional(),
+  decimal: z.enum(['.', ','], 'Give . or , as the decimal mark.').optional(),
+  /** Whose days count where a table tells times with their offset. */
+  zone: z
+    .string()
+    .max(60)
+    .refine(zone => IANAZone.isValidZone(zone), 'Give a zone such as Europe/Berlin.')
+    .default('UTC'),
+})
+
 /** Files in, and the data file with its backups. The body of an import is the file. */
 export const fileCalls = {
   'POST /api/import/phrases': call({
@@ -64,19 +79,16 @@ export const fileCalls = {
   'POST /api/import/package': call({ query: ofWorkspace, answer: type<{ briefId: string }>() }),
   /** The body is a table of day figures: of one video, or with a column that names them. */
   'POST /api/import/analytics': call({
-    query: ofWorkspace.extend({
-      /** The video of lines that name none. */
-      videoId: z.string().min(1).max(200).optional(),
+    query: dayTableQuery.extend({
       columns: columnsInput(DAY_COLUMNS, 'day', 'Choose the column that contains the days.'),
-      dates: z.enum(DAY_ORDERS, 'Give dmy, mdy or ymd.').optional(),
-      decimal: z.enum(['.', ','], 'Give . or , as the decimal mark.').optional(),
-      /** Whose days count where a table tells times with their offset. */
-      zone: z
-        .string()
-        .max(60)
-        .refine(zone => IANAZone.isValidZone(zone), 'Give a zone such as Europe/Berlin.')
-        .default('UTC'),
       name: sourceName('Imported figures'),
+    }),
+    answer: type<DaysImported>(),
+  }),
+  /** The body is a table of clicks, calls, coupons and orders, with a line for each day. */
+  'POST /api/import/earned': call({
+    query: dayTableQuery.extend({
+      columns: columnsInput(EARNED_COLUMNS, 'day', 'Choose the column that contains the days.'),
     }),
     answer: type<DaysImported>(),
   }),

@@ -16,6 +16,9 @@ export const phraseQuestion = z.object({
   workspace: workspaceInput,
 })
 
+/** A calendar day. */
+export const dayInput = z.iso.date('Give a day, year first, such as 2026-03-14.')
+
 /** Ask the service again, however young what is kept is. */
 export const anew = z.enum(['0', '1']).optional()
 

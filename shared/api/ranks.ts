@@ -22,6 +22,7 @@ import { filmingPlanQuery, type FilmingPlanAnswer } from '../filmingPlan'
 import { openPhrasesQuery, type OpenPhrasesAnswer } from '../openPhrases'
 import { pointsQuery, type PointsAnswer } from '../points'
 import { newTrialSchema, trialQuestionsQuery, type Trial, type TrialQuestionsAnswer } from '../trials'
+import { earnedLineQuery, earnedLineSchema, earnedQuery, type EarnedAnswer, type ToldLine } from '../earned'
 import { putOffSchema, takeUpQuery, type NextAnswer } from '../next'
 import { call, type } from './call'
 import { ofWorkspace } from './inputs'
@@ -69,6 +70,11 @@ export const rankCalls = {
   'POST /api/trials/:trial/wave': call({ body: ofWorkspace, answer: type<{ trial: Trial }>() }),
   /** Gives a trial up; what was changed stays until it is taken back. */
   'DELETE /api/trials/:trial': call({ query: ofWorkspace, answer: type<{ trial: Trial }>() }),
+  /** What phrases brought beside views; nothing is asked. */
+  'GET /api/earned': call({ query: earnedQuery, answer: type<EarnedAnswer>() }),
+  /** What a video brought on a day; it replaces what was told of it before. */
+  'POST /api/earned': call({ body: earnedLineSchema, answer: type<{ line: ToldLine; before: ToldLine | null }>() }),
+  'DELETE /api/earned': call({ query: earnedLineQuery, answer: type<{ removed: boolean }>() }),
   /** What is worth doing today; nothing is asked. */
   'GET /api/next': call({ query: ofWorkspace, answer: type<NextAnswer>() }),
   /** A proposal is not to come for some days, or any more. */

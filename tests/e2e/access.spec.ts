@@ -84,6 +84,7 @@ const SCREENS = [
   ['ranks', '[data-test=ranks]'],
   ['ranks?view=channel', '[data-test=channel-row]'],
   ['ranks?view=channel&of=leads', '[data-test=leading-row]'],
+  ['ranks?view=channel&of=earned', '[data-test=earned-empty]'],
   ['ranks?view=open&of=plan', '[data-test=plan-film]'],
   ['ranks?view=mend', '[data-test=mend-panel]'],
   ['ranks?view=views', '[data-test=first-weeks]'],

@@ -166,7 +166,7 @@ test('all videos in one table, what brings most first; a phrase leads to its cur
   await expect(page).toHaveURL(/video=.*phrase=touring/u)
   await expect(page.getByTestId('rank-curve').locator('figcaption')).toContainText('touring bike chain: rank')
   await page.goBack()
-  await expect(page.getByTestId('channel-ranks')).toBeVisible()
+  await expect(page.getByTestId('channel-table')).toBeVisible()
 })
 
 test('whether points mean anything for one’s own videos, with the interval of each relation', async ({ page }) => {

@@ -87,7 +87,7 @@ const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.bri
       tabindex="0"
       no-data-text="Nothing was looked up here yet: look up the phrases of a video, or watch them."
       aria-label="Ranks of all videos"
-      data-test="channel-ranks"
+      data-test="channel-table"
     >
       <template #[`item.phrase`]="{ item }"
         ><button

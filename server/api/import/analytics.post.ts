@@ -1,5 +1,5 @@
 import { rankDay } from '../../../core/ranks/standing'
-import { Problem } from '../../http/problem'
+import { dayTableAnswer } from '../../http/dayTableAnswer'
 import { route } from '../../http/route'
 import { withUpload } from '../../http/upload'
 import { workspaceOf } from '../../http/workspaceOf'
@@ -21,17 +21,6 @@ export default route('POST /api/import/analytics', (event, runtime, { query }) =
       report,
       now: now(),
     })
-    if (result.kind === 'imported') return result.answer
-    if (result.kind === 'unknown-order')
-      throw new Problem(
-        422,
-        'unknown-order',
-        `“${result.example}” can be read in two ways. Say which comes first: the day or the month.`,
-        { example: result.example },
-      )
-    throw new Problem(422, 'unknown-columns', 'No column is named as the day. Match the columns.', {
-      headers: result.headers,
-      sample: result.sample,
-    })
+    return dayTableAnswer(result, 'No column is named as the day.')
   })
 })

@@ -60,6 +60,7 @@ const GROWING = [
   'video_change',
   'edit_part',
   'trial_pair',
+  'earned',
   'forecast',
   'video_day',
   'video_referrer',

@@ -1,13 +1,13 @@
 import iconv from 'iconv-lite'
 import type { DayRow } from '../../../../core/formats/dayTable'
-import type { DaysQuestion } from '../../../../server/imports/readDays'
+import type { DayTableQuestion } from '../../../../server/imports/readDayTable'
 
 type Expected = Partial<Omit<DayRow, 'day'>> & { day: string }
 /** A table as somebody's program writes it, and what must be read from it or said of it. */
 export interface AwkwardFile {
   name: string
   bytes: Buffer | string
-  ask?: Partial<DaysQuestion>
+  ask?: Partial<DayTableQuestion>
   rows?: Expected[]
   refused?: [line: number, reason: RegExp][]
   totals?: number
