@@ -109,6 +109,8 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'earned':
     case 'next':
       return 'ranks'
+    case 'videos':
+      return rest[1] === 'planned' ? 'ranks' : null
     case 'phrases':
       return rest[0] === 'note' ? 'phrases' : null
     default:

@@ -39,6 +39,7 @@ import { Chances } from './rivals/chances'
 import { channelSeriesStore, type ChannelSeriesStore } from './data/channelSeries'
 import { editRunStore, type EditRunStore } from './data/editRuns'
 import { earnedStore, type EarnedStore } from './data/earned'
+import { plannedChangeStore, type PlannedChangeStore } from './data/plannedChanges'
 import { trialStore, type TrialStore } from './data/trials'
 import { putOffStore, type PutOffStore } from './data/putOff'
 import { videoBriefStore, type VideoBriefStore } from './data/videoBriefs'
@@ -104,6 +105,7 @@ export interface Runtime {
   channelSeries: ChannelSeriesStore
   editRuns: EditRunStore
   earned: EarnedStore
+  plannedChanges: PlannedChangeStore
   trials: TrialStore
   putOff: PutOffStore
   videoBriefs: VideoBriefStore
@@ -212,6 +214,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       channelSeries: channelSeriesStore(db),
       editRuns: editRunStore(db),
       earned: earnedStore(db),
+      plannedChanges: plannedChangeStore(db),
       trials: trialStore(db),
       putOff: putOffStore(db),
       videoBriefs: videoBriefStore(db),

@@ -4,12 +4,14 @@ import type { Earned, EarningGroup, EarningPhrase } from '../core/ranks/earned'
 import { dayInput, ofWorkspace } from './api/inputs'
 
 export const earnedKindInput = z.enum(EARNED_KINDS, 'Give click, call, coupon or order.')
-export const earnedQuery = ofWorkspace.extend({
-  /** The kind that is looked at; the dearest of those told by default. */
-  kind: earnedKindInput.optional(),
-  from: dayInput.optional(),
-  to: dayInput.optional(),
-})
+export const earnedQuery = ofWorkspace
+  .extend({
+    /** The kind that is looked at; the dearest of those told by default. */
+    kind: earnedKindInput.optional(),
+    from: dayInput.optional(),
+    to: dayInput.optional(),
+  })
+  .refine(({ from, to }) => !from || !to || from <= to, 'The first day is after the last.')
 
 const line = {
   videoId: z.string().min(1).max(200),

@@ -2,6 +2,7 @@ import type { BeforeAfter } from '../core/ranks/beforeAfter'
 import type { Compared } from '../core/ranks/sides'
 import type { FirstWeeks } from '../core/ranks/firstWeeks'
 import type { ViewSource } from '../core/formats/dayColumns'
+import type { PlannedChange } from './plannedChanges'
 
 /** Figures of a video on a day; `null` is what nobody told. */
 export interface ViewsDay extends Record<ViewSource, number | null> {
@@ -39,6 +40,8 @@ export interface ViewsAnswer {
   brief: string | null
   /** Newest first. */
   changes: ComparedChange[]
+  /** The latest day first. */
+  planned: PlannedChange[]
   /** Why the figures are not newer. */
   problem: string | null
 }

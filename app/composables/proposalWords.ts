@@ -109,6 +109,13 @@ const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords 
     act: wave === null ? 'See what came of it' : 'Open the trial',
     to: { path: '/ranks', query: { view: 'many', of: 'trial', trial } },
   }),
+  planned: ({ field, note, over, video }) => ({
+    what: over ? `What its new ${field} did can be told` : `Change its ${field}, as you planned`,
+    why: over ? 'The weeks set beforehand are over.' : note ? `It is to become: “${note}”` : 'Its day has come.',
+    working: 'Changes planned for today or before that are not made, and answers of the last two weeks.',
+    act: over ? 'See what came of it' : 'Open the plan',
+    to: { path: '/ranks', query: { video, view: 'views' } },
+  }),
 }
 
 /** What a proposal says. */
@@ -122,6 +129,7 @@ export function stakeOf(proposal: Proposal): { figure: string; of: string } {
     return { figure: String(proposal.left), of: proposal.left === 1 ? 'point open' : 'points open' }
   if (proposal.kind === 'trial')
     return { figure: String(proposal.videos), of: proposal.videos === 1 ? 'video' : 'videos' }
+  if (proposal.kind === 'planned') return { figure: proposal.over ? 'Told' : 'Due', of: '' }
   // Who leaves early is told in parts of the video, not in views.
   if (proposal.kind === 'first' && views === null)
     return { figure: percentChange(proposal.ratio - 1), of: STEPS[proposal.step].why }

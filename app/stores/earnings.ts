@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { EarnedKind } from '../../core/formats/earnedColumns'
 import { counted } from '../../core/text/inWords'
-import type { ToldLine } from '../../shared/earned'
+import type { EarnedAnswer, ToldLine } from '../../shared/earned'
 import { api } from '~/composables/api'
 import { latestAnswer } from '~/composables/latestAnswer'
 import { useMutation } from '~/composables/mutation'
@@ -41,17 +41,21 @@ export const useEarnings = defineStore('earnings', () => {
     to,
     /** Shows it for the workspace, from now on. @returns how to stop. */
     follow: () => watched([() => workspace.id, kind, from, to], [() => revisions.ranks]),
-    /** Tells what a video brought on a day; it replaces what was told of that day. */
-    tell: (line: ToldLine) =>
-      changed(async () => {
+    /** Tells what a video brought on a day; it replaces what was told of that day. @returns whether it is saved. */
+    tell: async (line: ToldLine): Promise<boolean> => {
+      let saved = false
+      await changed(async () => {
         const { before } = await put(line)
+        saved = true
         notices.show(before ? 'Saved in the place of what was told of this day.' : 'Saved.', {
           undo: async () => {
             await (before ? put(before) : drop(line))
             await kept.load()
           },
         })
-      }),
+      })
+      return saved
+    },
     remove: (line: ToldLine) =>
       changed(async () => {
         await drop(line)
@@ -62,12 +66,12 @@ export const useEarnings = defineStore('earnings', () => {
           },
         })
       }),
-    /** Sets what one of a kind is worth, or with `null` leaves it to what was told; and the currency. */
-    setWorth: (of: EarnedKind, each: number | null, currency: string) =>
+    /** Sets the currency, or what one of each kind is worth; a kind that is left out is worth what was told. */
+    setWorth: (change: { currency?: string; each?: EarnedAnswer['set'] }) =>
       changed(async () => {
-        const { [of]: _, ...others } = kept.answer.value?.set ?? {}
-        const earnings = { currency, each: each === null ? others : { ...others, [of]: each } }
-        await api('PUT /api/workspaces/:id/settings', { params: { id: workspace.id! }, body: { earnings } })
+        const { currency, set } = kept.answer.value!
+        const body = { earnings: { currency, each: set, ...change } }
+        await api('PUT /api/workspaces/:id/settings', { params: { id: workspace.id! }, body })
       }),
   }
 })

@@ -2,16 +2,23 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { spanOf } from '../../core/ranks/span'
 import { dayNamed } from '../../core/ranks/standing'
+import type { PlannedChange } from '../../shared/plannedChanges'
 import type { ViewsAnswer } from '../../shared/views'
 import { api, messageOf } from '~/composables/api'
+import { dayOnly } from '~/composables/figures'
+import { useMutation } from '~/composables/mutation'
 import { useChanges } from './changes'
+import { useNotices } from './notices'
 import { useRanks } from './ranks'
 import { useWorkspace } from './workspace'
+
+type NewPlan = Pick<PlannedChange, 'field' | 'note' | 'day' | 'weeks' | 'what'>
 
 /** How the video that is shown was watched, and what that says. */
 export const useViews = defineStore('views', () => {
   const ranks = useRanks()
   const workspace = useWorkspace()
+  const notices = useNotices()
   const known = shallowRef<ViewsAnswer | null>(null)
   const problem = ref('')
   /** The video that `known` is about. */
@@ -73,5 +80,30 @@ export const useViews = defineStore('views', () => {
       for (const end of ends) end()
     }
   }
-  return { known, problem, others, length, span, load, follow }
+  const changed = useMutation(() => load())
+  const drop = (id: string, plan: string) =>
+    api('DELETE /api/videos/:id/planned', { params: { id }, query: { plan, workspace: workspace.id } })
+  return {
+    known,
+    problem,
+    others,
+    length,
+    span,
+    load,
+    follow,
+    /** Plans a change of the video that is shown. */
+    plan: (body: NewPlan) =>
+      changed(async () => {
+        const params = { id: ranks.video }
+        const { id } = await api('POST /api/videos/:id/planned', { params, body: { ...body, workspace: workspace.id } })
+        notices.show(`Planned for ${dayOnly(dayNamed(body.day))}.`, {
+          undo: async () => {
+            await drop(params.id, id)
+            await load()
+          },
+        })
+      }),
+    /** Removes a plan; what was changed stays. */
+    unplan: (plan: string) => changed(() => drop(ranks.video, plan)),
+  }
 })

@@ -22,6 +22,8 @@ export type ProposalFacts =
   | { kind: 'watch'; phrases: number }
   /** A wave of a trial is due, or (`wave` is `null`) its answer has come; `videos` are those of the wave, or of all. */
   | { kind: 'trial'; trial: string; wave: number | null; waves: number; videos: number }
+  /** A change planned for this day is not made, or (`over`) its weeks are over and it is judged. */
+  | { kind: 'planned'; field: 'title' | 'description' | 'tags' | 'thumbnail'; note: string; over: boolean }
 
 /** Something worth doing today. */
 export type Proposal = ProposalFacts & {

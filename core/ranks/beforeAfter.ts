@@ -74,13 +74,10 @@ export function beforeAfter(
   what: Compared,
   released: number,
   today: number,
+  most = MOST_WEEKS,
 ): BeforeAfter {
   const start = Math.max(released + YOUNG_DAYS, previous === null ? -Infinity : previous + 1)
-  const weeks = Math.min(
-    MOST_WEEKS,
-    floor((day - start) / WEEK),
-    floor((Math.min(today, next ?? today) - day - 1) / WEEK),
-  )
+  const weeks = Math.min(most, floor((day - start) / WEEK), floor((Math.min(today, next ?? today) - day - 1) / WEEK))
   const nothing = (state: BeforeAfter['state'], days = 0, controls = 0): BeforeAfter => ({
     days,
     controls,

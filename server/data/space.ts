@@ -50,6 +50,7 @@ export const HELD: Record<string, SpaceKind> = {
   edit_run: 'texts',
   edit_part: 'texts',
   earned: 'figures',
+  planned_change: 'texts',
   trial: 'texts',
   trial_pair: 'texts',
   trial_wave: 'texts',

@@ -2,12 +2,14 @@ import { handful, type Proposal } from '../../core/next/proposal'
 import type { NextAnswer } from '../../shared/next'
 import type { OpenPhraseStores } from '../ranks/openPhrases'
 import { ofBriefs } from './briefs'
+import { plannedDue } from './planned'
 import { trialsDue } from './trials'
 import { firstWeeksLow, phrasesToFilm, ranksFallen, wordsToMend } from './ranks'
 
 type Stores = Parameters<typeof ofBriefs>[0] &
   Parameters<typeof ranksFallen>[0] &
   Parameters<typeof trialsDue>[0] &
+  Parameters<typeof plannedDue>[0] &
   OpenPhraseStores
 
 /** What is worth doing today over all briefs and videos of a workspace; from what is kept, nothing is asked. */
@@ -22,7 +24,15 @@ export async function nextAnswer(stores: Stores, workspace: string): Promise<Nex
   const low = channelId === null ? [] : await firstWeeksLow(stores, channelId)
   const film = await phrasesToFilm(stores, of)
   const trials = await trialsDue(stores, workspace)
-  const all: Proposal[] = [...briefs.proposals, ...trials, ...fallen.proposals, ...low, ...words.proposals, ...film]
+  const all: Proposal[] = [
+    ...briefs.proposals,
+    ...plannedDue(stores, workspace),
+    ...trials,
+    ...fallen.proposals,
+    ...low,
+    ...words.proposals,
+    ...film,
+  ]
   const off = putOff.of(workspace, now())
   return {
     rows: handful(all.filter(({ key }) => !off.has(key))),

@@ -1,10 +1,12 @@
 import { compareFirstWeeks, FIRST_DAYS, type VideoDays } from '../../core/ranks/firstWeeks'
 import { dayName, dayNamed, rankDay } from '../../core/ranks/standing'
-import { changesCompared } from './changesCompared'
+import { changesCompared, plannedCompared } from './changesCompared'
 import type { ViewsAnswer } from '../../shared/views'
+import type { Workspace } from '../../shared/workspace'
 import type { PublicationStore } from '../data/publications'
 import type { VideoChangeStore } from '../data/videoChanges'
 import type { AskedStore } from '../data/asked'
+import type { PlannedChangeStore } from '../data/plannedChanges'
 import type { ToldDay, VideoDayStore } from '../data/videoDays'
 import type { VideoRow, VideoStore } from '../data/videos'
 import type { DayFigures, MayAsk, Services } from '../services/contract'
@@ -80,11 +82,12 @@ export const firstDaysOf = (videoDays: VideoDayStore, { code, published_at, seco
 
 /** Views of a video day by day, where they came from, and its first weeks against the others of its channel. */
 export function viewsAnswer(
-  { publications, videoDays, videoChanges, videos, now }: Omit<ViewsDeps, 'services' | 'asked'>,
+  stores: Omit<ViewsDeps, 'services' | 'asked'> & { plannedChanges: Pick<PlannedChangeStore, 'ofVideo'> },
   video: string,
-  channel: string | null,
+  { id: workspace, channelId: channel }: Pick<Workspace, 'id' | 'channelId'>,
   problem: string | null,
 ): ViewsAnswer {
+  const { plannedChanges, publications, videoDays, videos, now } = stores
   const today = rankDay(now())
   const days = videoDays.of(video, today - MOST_DAYS)
   const told = videoDays.told(video)
@@ -114,7 +117,8 @@ export function viewsAnswer(
             today,
           ),
     brief: publications.briefOf(video),
-    changes: row ? changesCompared({ videoDays, videoChanges }, row, others, today) : [],
+    changes: row ? changesCompared(stores, row, { others, today }) : [],
+    planned: plannedCompared(stores, plannedChanges.ofVideo(workspace, video), row, { others, today }),
     problem,
   }
 }

@@ -12,6 +12,7 @@ import {
 } from '../rivals'
 import type { JobState } from '../jobs'
 import type { ViewsAnswer } from '../views'
+import { newPlannedSchema, plannedQuery } from '../plannedChanges'
 import { call, type, type Done } from './call'
 import { anew, language, ofWorkspace, phraseQuestion, workspaceInput } from './inputs'
 
@@ -66,6 +67,9 @@ export const rivalCalls = {
   /** How a video of one’s own was watched; by POST a live service is asked, too. */
   'GET /api/videos/:id/views': views,
   'POST /api/videos/:id/views': views,
+  /** Plans a change of the video for a day, and how it is to be judged. */
+  'POST /api/videos/:id/planned': call({ body: newPlannedSchema, answer: type<{ id: string }>() }),
+  'DELETE /api/videos/:id/planned': call({ query: plannedQuery, answer: type<{ removed: boolean }>() }),
   /** Asks for the figures of all videos of the channel, where that is due. */
   'POST /api/videos/views': call({ query: ofWorkspace, answer: type<{ job: JobState | null }>() }),
   'GET /api/videos/:id': call({ answer: type<VideoAnswer>() }),

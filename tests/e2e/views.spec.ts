@@ -103,6 +103,38 @@ test('what a change did is told once it can be, and not before', async ({ page, 
   await expect(page.getByTestId('before-after')).not.toContainText('%')
 })
 
+test('a change is planned for a day with what it is judged by; a day that is over is refused; it is removed', async ({
+  page,
+  app,
+}) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as { videos: { id: string }[] }
+  const { id } = videos[3]!
+  await page.goto(`/ranks?video=${id}&view=views`)
+  const part = page.getByTestId('planned')
+  await part.getByTestId('planned-open').click()
+  const day = part.getByTestId('plan-day').locator('input')
+  await day.fill('2020-01-01')
+  await part.getByTestId('plan-add').click()
+  await expect(part.getByTestId('plan-day')).toContainText('Choose today or a later day.')
+  await expect(part.getByTestId('planned-row')).toHaveCount(0)
+  await day.fill(new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10))
+  await part.getByTestId('plan-note').locator('input').fill('A shorter title')
+  await page.keyboard.press('Enter')
+  const row = part.getByTestId('planned-row')
+  await expect(row).toContainText('Title: “A shorter title”')
+  await expect(row).toContainText('Judged by views, 2 weeks before and after.')
+  await page.reload()
+  await expect(row).toHaveCount(1)
+  await row.getByTestId('planned-remove').click()
+  await expect(row).toHaveCount(0)
+  expect(
+    await call(app, `/api/videos/${id}/planned`, {
+      method: 'POST',
+      body: { field: 'title', day: '2020-01-01', weeks: 2, what: 'views' },
+    }),
+  ).toMatchObject({ status: 400, json: { error: { code: 'past-day' } } })
+})
+
 test('what was told and what came, the reach, and a forecast that is kept when a phrase is taken', async ({
   page,
   app,

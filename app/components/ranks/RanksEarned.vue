@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { mdiDownloadOutline, mdiFileUploadOutline, mdiPrinterOutline } from '@mdi/js'
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { csvFile } from '../../../core/formats/csv'
-import type { EarnedKind } from '../../../core/formats/earnedColumns'
+import { EARNED_KINDS, type EarnedKind } from '../../../core/formats/earnedColumns'
 import { dayNamed } from '../../../core/ranks/standing'
 import type { EarningPhrase } from '../../../core/ranks/earned'
+import { listed } from '../../../core/text/inWords'
 import { between, KIND_NAMES, kindOfView, money, reckoned } from '~/composables/earnedWords'
 import { counted, dayOnly, inFull, rounded, UNKNOWN } from '~/composables/figures'
 import { saveFile } from '~/composables/saveFile'
@@ -12,11 +13,42 @@ import { useEarnings } from '~/stores/earnings'
 import { useRanks } from '~/stores/ranks'
 import { useWorkspace } from '~/stores/workspace'
 
+const DAY_NAMED = /^\d{4}-\d\d-\d\d$/u
+/** So many videos are named in a line. */
+const NAMED = 3
+
 /** Which phrase brought how many clicks, calls, coupons or orders, and what is that worth? */
 const earned = useEarnings()
 const ranks = useRanks()
 const workspace = useWorkspace()
+const route = useRoute()
+const address = useAddress()
+const inAddress = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
+watch(
+  () => ['came', 'from', 'to'].map(inAddress),
+  ([came, from, to]) => {
+    earned.kind = EARNED_KINDS.find(known => known === came) ?? null
+    earned.from = DAY_NAMED.test(from!) ? from! : ''
+    earned.to = DAY_NAMED.test(to!) ? to! : ''
+  },
+  { immediate: true },
+)
 onBeforeUnmount(earned.follow())
+const DAYS_TURNED = 'The first day is after the last.'
+const dayProblem = ref({ from: '', to: '' })
+/** Days that are the wrong way round are not asked for. */
+function setDay(end: 'from' | 'to', day: string) {
+  const days = { from: earned.from || answer.value!.from!, to: earned.to || answer.value!.to! }
+  days[end] = day || days[end]
+  const turned = days.from > days.to
+  dayProblem.value = { from: '', to: '' }
+  if (turned) dayProblem.value[end] = DAYS_TURNED
+  if (!turned) void address({ [end]: day || undefined }, true)
+}
+const withoutViews = computed(() => {
+  const titles = answer.value?.withoutViews.map(titleOf) ?? []
+  return listed(titles.length > NAMED ? [...titles.slice(0, NAMED), `${titles.length - NAMED} others`] : titles)
+})
 const importing = ref(false)
 const answer = computed(() => earned.answer)
 const kind = computed(() => answer.value?.kind ?? null)
@@ -105,7 +137,7 @@ const print = () => {
         hide-details
         class="field"
         data-test="earned-kind"
-        @update:model-value="(to: EarnedKind) => (earned.kind = to)"
+        @update:model-value="(to: EarnedKind) => address({ came: to }, true)"
       />
       <v-text-field
         v-for="end in ['from', 'to'] as const"
@@ -115,10 +147,11 @@ const print = () => {
         type="date"
         density="compact"
         variant="outlined"
-        hide-details
+        hide-details="auto"
         class="field"
         :data-test="`earned-${end}`"
-        @change="earned[end] = ($event.target as HTMLInputElement).value"
+        :error-messages="dayProblem[end]"
+        @change="setDay(end, ($event.target as HTMLInputElement).value)"
       />
       <v-spacer />
       <v-btn variant="outlined" :prepend-icon="mdiFileUploadOutline" data-test="earned-import" @click="importing = true"
@@ -141,8 +174,7 @@ const print = () => {
         are known, and are not divided.</template
       >
       <template v-if="answer.withoutViews.length"
-        >Not known are the views of {{ answer.withoutViews.map(titleOf).join(', ') }}: see them once under
-        <em>Views</em>.</template
+        >The views of {{ withoutViews }} are not known: see them once under <em>Views</em>.</template
       >
     </p>
     <div class="over">

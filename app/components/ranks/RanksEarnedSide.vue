@@ -36,24 +36,24 @@ async function add() {
   if (Object.values(problems.value).some(Boolean)) return
   tried.value = false
   const { video, day, kind, count, value } = line
-  line.count = line.value = ''
-  await earned.tell({
+  const saved = await earned.tell({
     ...{ videoId: video!, day, kind, link: '' },
     ...{ count: typedNumber(count)!, value: typedNumber(value) ?? null },
   })
+  // The next day of the same video is told next.
+  if (saved) line.count = line.value = ''
 }
 const typedWorth = reactive<Partial<Record<EarnedKind, string>>>({})
 function setWorth(kind: EarnedKind) {
   const typed = typedWorth[kind]
   if (typed === undefined || numberProblem(typed)) return
-  void earned.setWorth(kind, typedNumber(typed) ?? null, answer.value.currency)
+  const { [kind]: _, ...others } = answer.value.set
+  const each = typedNumber(typed)
+  void earned.setWorth({ each: each === undefined ? others : { ...others, [kind]: each } })
 }
 const currency = ref('')
 function setCurrency() {
-  const [first] = answer.value.kinds
-  const code = currency.value.trim().toUpperCase()
-  if (!/^[A-Z]{3}$/u.test(code)) return
-  void earned.setWorth(first?.kind ?? 'order', answer.value.set[first?.kind ?? 'order'] ?? null, code)
+  if (currency.value && !currencyProblem.value) void earned.setWorth({ currency: currency.value.trim().toUpperCase() })
 }
 const currencyProblem = computed(() =>
   currency.value && !/^[A-Za-z]{3}$/u.test(currency.value.trim()) ? 'Three letters, such as EUR.' : '',

@@ -102,7 +102,10 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
       </div>
       <div class="under">
         <RanksSources class="sheet" :span="views.span" :retention="views.known.retention" />
-        <RanksChanges class="sheet" :changes="views.known.changes" />
+        <div class="changes">
+          <RanksChanges class="sheet" :changes="views.known.changes" />
+          <RanksPlanned class="sheet" :video="ranks.video" :plans="views.known.planned" :brief="views.known.brief" />
+        </div>
       </div>
     </template>
     <p class="small muted" data-test="views-source">
@@ -148,6 +151,11 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
 .under > * {
   flex: 1 1 320px;
   min-width: 0;
+}
+.changes {
+  display: grid;
+  gap: 10px;
+  align-content: start;
 }
 .state {
   padding: 36px;

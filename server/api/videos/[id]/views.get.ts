@@ -6,7 +6,7 @@ import { lookAtViews, viewsAnswer } from '../../../ranks/views'
 /** How a video was watched, day by day. */
 export default route('GET /api/videos/:id/views', async (event, open, { query }) => {
   const runtime = askable(event, open)
-  const { channelId } = workspaceOf(runtime, query.workspace)
+  const workspace = workspaceOf(runtime, query.workspace)
   const id = paramOf(event, 'id')
-  return viewsAnswer(runtime, id, channelId, await lookAtViews(runtime, id, query.anew === '1'))
+  return viewsAnswer(runtime, id, workspace, await lookAtViews(runtime, id, query.anew === '1'))
 })

@@ -13,6 +13,7 @@ import { putOffStore } from '../../../../server/data/putOff'
 import { rankStore } from '../../../../server/data/ranks'
 import { resultStore } from '../../../../server/data/results'
 import { editRunStore } from '../../../../server/data/editRuns'
+import { plannedChangeStore } from '../../../../server/data/plannedChanges'
 import { trialStore } from '../../../../server/data/trials'
 import { videoChangeStore } from '../../../../server/data/videoChanges'
 import { videoBriefStore } from '../../../../server/data/videoBriefs'
@@ -55,6 +56,7 @@ function setUp() {
     putOff: putOffStore(db),
     editRuns: editRunStore(db),
     jobs: new Jobs(db),
+    plannedChanges: plannedChangeStore(db),
     trials: trialStore(db),
     videoChanges: videoChangeStore(db),
     ranks,
@@ -224,6 +226,32 @@ test('a phrase of my topics within reach is to be filmed; one that is searched n
   const { rows } = await next()
   expect(rows.map(({ kind, phrase }) => [kind, phrase])).toEqual([['film', 'rusty bike chain']])
   expect(rows[0]!.views).toBeGreaterThan(1)
+})
+
+test('a planned change is proposed from its day on, its answer for two weeks', async () => {
+  const { clock, home, stores } = setUp()
+  const today = rankDay(clock())
+  const plan = { id: 'p1', video: 'out', field: 'title', note: 'Chains, cleaned', what: 'views', weeks: 1 } as const
+  stores.plannedChanges.add(home, { ...plan, madeOn: today, day: today + 3 })
+  const proposed = async () => (await nextAnswer(stores, home)).rows.filter(({ kind }) => kind === 'planned')
+  expect(await proposed()).toEqual([])
+  clock.pass(3 * DAY)
+  expect(await proposed()).toMatchObject([
+    {
+      key: 'planned:p1:due',
+      over: false,
+      field: 'title',
+      note: 'Chains, cleaned',
+      due: (today + 3) * DAY,
+      video: 'out',
+    },
+  ])
+  stores.videoChanges.save('out', [{ field: 'title', before: 'a', after: 'b', at: clock() }])
+  expect(await proposed()).toEqual([])
+  clock.pass(8 * DAY)
+  expect(await proposed()).toMatchObject([{ key: 'planned:p1:over', over: true, due: null }])
+  clock.pass(14 * DAY)
+  expect(await proposed()).toEqual([])
 })
 
 test('a wave of a trial is proposed when it is due, its answer for two weeks, and nothing of one given up', async () => {

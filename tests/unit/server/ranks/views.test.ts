@@ -1,12 +1,14 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { rankDay } from '../../../../core/ranks/standing'
+import { dayName, rankDay } from '../../../../core/ranks/standing'
 import { DAY } from '../../../../core/time'
 import { askedStore } from '../../../../server/data/asked'
+import { plannedChangeStore } from '../../../../server/data/plannedChanges'
 import { publicationStore } from '../../../../server/data/publications'
 import { videoChangeStore } from '../../../../server/data/videoChanges'
 import { videoDayStore, type ToldDay } from '../../../../server/data/videoDays'
 import { videoStore } from '../../../../server/data/videos'
+import { workspaceStore } from '../../../../server/data/workspaces'
 import { importDays } from '../../../../server/imports/importDays'
 import { readDays } from '../../../../server/imports/readDays'
 import { Jobs } from '../../../../server/jobs/jobs'
@@ -18,6 +20,7 @@ import { freshData, standingClock, temporaryFolder } from '../files'
 import { siteVideo } from '../pages'
 
 const folder = temporaryFolder()
+const MINE = { id: 'home', channelId: 'mine' }
 
 const figures = (at: number, views: number): DayFigures => ({
   day: new Date(at).toISOString().slice(0, 10),
@@ -54,6 +57,7 @@ function setUp(tell: (id: string) => DayFigures[] | null = () => null, complete 
     clock(),
   )
   const deps = {
+    plannedChanges: plannedChangeStore(db),
     publications: publicationStore(db),
     videoChanges: videoChangeStore(db),
     videoDays: videoDayStore(db),
@@ -106,7 +110,7 @@ test('the site is asked once a day, and tells days from a week before the last k
   await lookAtViews(deps, 'one')
   expect(asked).toHaveLength(2)
   expect(deps.videoDays.of('one').map(({ views }) => views)).toEqual([99, 5, 5])
-  const answer = viewsAnswer(deps, 'one', 'mine', null)
+  const answer = viewsAnswer(deps, 'one', MINE, null)
   expect(answer).toMatchObject({ source: 'the site', releasedAt: expect.any(Number) as number, problem: null })
   expect(answer.retention).toHaveLength(11)
   expect(answer.firstWeeks).toMatchObject({ unknown: 'no-days', cause: null })
@@ -146,10 +150,12 @@ test('all videos of the channel are asked for in a job, and it is judged beside 
   expect(new Set(asked).size).toBe(7)
   expect(told).toBe(1)
   expect(startViews({ ...deps, jobs }, 'mine', () => undefined)).toBeNull()
-  expect(viewsAnswer(deps, 'one', 'mine', null).firstWeeks).toMatchObject({ cause: 'clicked', days: 28, unknown: null })
-  expect(viewsAnswer(deps, 'v1', 'mine', null).firstWeeks).toMatchObject({ cause: null })
+  expect(viewsAnswer(deps, 'one', MINE, null).firstWeeks).toMatchObject({ cause: 'clicked', days: 28, unknown: null })
+  expect(viewsAnswer(deps, 'v1', MINE, null).firstWeeks).toMatchObject({ cause: null })
   // Without a channel there is nothing to compare with.
-  expect(viewsAnswer(deps, 'one', null, null).firstWeeks).toMatchObject({ unknown: 'few-videos' })
+  expect(viewsAnswer(deps, 'one', { ...MINE, channelId: null }, null).firstWeeks).toMatchObject({
+    unknown: 'few-videos',
+  })
 })
 
 test('a change is compared with the others of the channel; those that were changed meanwhile do not count', () => {
@@ -172,7 +178,7 @@ test('a change is compared with the others of the channel; those that were chang
     { ...change, at: clock.at - 30 * DAY },
     { ...change, field: 'tags', at: clock.at - 30 * DAY },
   ])
-  const [found, ...more] = viewsAnswer(deps, 'one', 'mine', null).changes
+  const [found, ...more] = viewsAnswer(deps, 'one', MINE, null).changes
   expect(more).toEqual([])
   expect(found).toMatchObject({
     fields: ['Title', 'Tags'],
@@ -181,10 +187,54 @@ test('a change is compared with the others of the channel; those that were chang
   expect(found!.results[0]!.effect!.times).toBeCloseTo(2, 1)
   expect(found!.results[1]).toMatchObject({ what: 'search', state: 'no-days', effect: null })
   for (const id of ['old1', 'old2', 'old3']) deps.videoChanges.save(id, [{ ...change, at: clock.at - 25 * DAY }])
-  expect(viewsAnswer(deps, 'one', 'mine', null).changes[0]!.results[0]).toMatchObject({
+  expect(viewsAnswer(deps, 'one', MINE, null).changes[0]!.results[0]).toMatchObject({
     state: 'few-videos',
     controls: 4,
   })
+})
+
+test('a planned change is judged by what was settled, over its weeks alone, and not before they are over', async () => {
+  const { clock, db, deps, own } = setUp()
+  const { id: workspace } = workspaceStore(db, deps.videos, clock).create({ name: 'Shed', channelId: 'mine' })
+  const mine = { id: workspace, channelId: 'mine' }
+  const today = rankDay(clock.at)
+  const ids = ['one', ...Array.from({ length: 7 }, (_, i) => `old${i}`)]
+  deps.videos.saveVideos(
+    ids.map((id, i) => own(id, 200 + i)),
+    clock.at,
+  )
+  const by = { source: 'a table', at: clock.at }
+  // Three times as much in the first week after the change, as before from then on.
+  for (const id of ids)
+    deps.videoDays.save(
+      Array.from({ length: 60 }, (_, i) => day(id, today - 30 + i, id === 'one' && i > 30 && i < 38 ? 300 : 100)),
+      [],
+      by,
+    )
+  const plan = { id: 'p1', video: 'one', note: 'A shorter one', madeOn: today, day: today + 2, weeks: 1 } as const
+  deps.plannedChanges.add(workspace, { ...plan, field: 'title', what: 'views' })
+  const planned = () => viewsAnswer(deps, 'one', mine, null).planned[0]!
+  expect(planned()).toMatchObject({ state: 'waiting', note: 'A shorter one', changedOn: null, result: null })
+  deps.videoChanges.save('one', [{ field: 'tags', before: 'a', after: 'b', at: clock.at - 40 * DAY }])
+  clock.pass(2 * DAY)
+  expect(planned()).toMatchObject({ state: 'due', result: null })
+  // Made as of the day it was planned on.
+  deps.videoChanges.save('one', [{ field: 'title', before: 'a', after: 'b', at: clock.at - 2 * DAY }])
+  clock.pass(5 * DAY)
+  expect(planned()).toMatchObject({ state: 'running', changedOn: dayName(today), result: null })
+  clock.pass(DAY)
+  expect(planned()).toMatchObject({ state: 'over', answerOn: dayName(today + 8) })
+  expect(planned().result).toMatchObject({ state: 'more', days: 7, controls: 7 })
+  const { times } = planned().result!.effect!
+  clock.pass(15 * DAY)
+  // More days change nothing of an answer that was settled for one week.
+  expect(planned().result!.effect!.times).toBeCloseTo(times, 9)
+  expect(viewsAnswer(deps, 'one', mine, null).changes[0]!.results[0]!.days).toBe(21)
+  // Another workspace knows nothing of it, and what is removed is gone.
+  expect(viewsAnswer(deps, 'one', MINE, null).planned).toEqual([])
+  expect(deps.plannedChanges.remove(workspace, 'two', 'p1')).toBe(false)
+  expect(deps.plannedChanges.remove(workspace, 'one', 'p1')).toBe(true)
+  expect(viewsAnswer(deps, 'one', mine, null).planned).toEqual([])
 })
 
 test('where nothing answers, the job gives up', async () => {
