@@ -1,6 +1,8 @@
 import { INTENT_WORDS, type Intent } from '../../core/demand/intent'
+import { csvFile } from '../../core/formats/csv'
 import type { EarnedKind } from '../../core/formats/earnedColumns'
 import type { EarningGroup, Estimate } from '../../core/ranks/earned'
+import type { EarnedAnswer } from '../../shared/earned'
 import { inFull, span } from './figures'
 
 /** How each kind of thing that a video brought is called. */
@@ -29,3 +31,20 @@ export const money = (value: number, currency: string): string =>
     currency,
     maximumFractionDigits: value < 100 ? undefined : 0,
   }).format(value)
+
+/** What each phrase brought, as a table to hand on. @param each what one is worth; `null` where it is not known. */
+export function earnedCsv({ kind, currency, phrases }: EarnedAnswer, each: number | null): string {
+  const counted = kind ? KIND_NAMES[kind].many.toLowerCase() : 'count'
+  return csvFile(
+    ['phrase', 'intent', 'place', 'views', counted, 'low', 'high', 'per 1000 views', 'worth', 'currency'],
+    phrases.map(({ phrase, intent, place, views, count, rate }) => [
+      phrase,
+      intent || null,
+      place || null,
+      Math.round(views),
+      ...[count.value, count.low, count.high, 1000 * rate.value].map(n => Number(n.toFixed(2))),
+      each === null ? null : (count.value * each).toFixed(2),
+      each === null ? null : currency,
+    ]),
+  )
+}

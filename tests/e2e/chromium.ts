@@ -29,6 +29,8 @@ const OFF = [
 
 export const CHROMIUM_ARGS = [
   '--no-sandbox',
+  // A page lives for seconds here: what it costs to compile its code better is never won back.
+  '--js-flags=--max-lazy --no-maglev --no-turbofan',
   '--disable-gpu',
   '--disable-background-networking',
   '--disable-component-update',

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { mdiDownloadOutline, mdiFileUploadOutline, mdiPrinterOutline } from '@mdi/js'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { csvFile } from '../../../core/formats/csv'
 import { EARNED_KINDS, type EarnedKind } from '../../../core/formats/earnedColumns'
 import { dayNamed } from '../../../core/ranks/standing'
 import type { EarningPhrase } from '../../../core/ranks/earned'
 import { listed } from '../../../core/text/inWords'
-import { between, KIND_NAMES, kindOfView, money, reckoned } from '~/composables/earnedWords'
+import { between, earnedCsv, KIND_NAMES, kindOfView, money, reckoned } from '~/composables/earnedWords'
 import { counted, dayOnly, inFull, rounded, UNKNOWN } from '~/composables/figures'
 import { saveFile } from '~/composables/saveFile'
 import { useEarnings } from '~/stores/earnings'
@@ -86,34 +85,8 @@ const HEADERS = computed(
     ] as const,
 )
 function save() {
-  const { currency, from, to, phrases } = answer.value!
-  saveFile(
-    `earned-${from}-${to}.csv`,
-    csvFile(
-      [
-        'phrase',
-        'intent',
-        'place',
-        'views',
-        many.value.toLowerCase(),
-        'low',
-        'high',
-        'per 1000 views',
-        'worth',
-        'currency',
-      ],
-      phrases.map(row => [
-        row.phrase,
-        row.intent || null,
-        row.place || null,
-        Math.round(row.views),
-        ...[row.count.value, row.count.low, row.count.high, 1000 * row.rate.value].map(n => Number(n.toFixed(2))),
-        worth(row.count.value)?.toFixed(2) ?? null,
-        each.value === null ? null : currency,
-      ]),
-    ),
-    'text/csv',
-  )
+  const { from, to } = answer.value!
+  saveFile(`earned-${from}-${to}.csv`, earnedCsv(answer.value!, each.value), 'text/csv')
 }
 const print = () => {
   window.print()
