@@ -30,7 +30,7 @@ export interface EarnedVideo {
   video: string
   count: number
   views: number
-  /** Views by searching; `null` where they are not told. */
+  /** Views by searching; `null` where they are not told of all these days. */
   search: number | null
   /** Days of which views are known. */
   days: number
@@ -77,7 +77,7 @@ export function earnedStore(db: Db) {
         brought AS (SELECT video, day, sum(count) AS count FROM earned
           WHERE workspace_id = @workspace AND kind = @kind AND day BETWEEN @from AND @to GROUP BY video, day)
       SELECT told.video, coalesce(sum(b.count), 0) AS count, coalesce(sum(d.views), 0) AS views,
-        sum(d.search) AS search, count(d.day) AS days
+        CASE WHEN count(d.search) = count(d.day) THEN sum(d.search) END AS search, count(d.day) AS days
       FROM told LEFT JOIN video_day d ON d.video = told.video AND d.day BETWEEN @from AND @to AND d.views IS NOT NULL
         LEFT JOIN brought b ON b.video = d.video AND b.day = d.day
       GROUP BY told.video`,
@@ -95,19 +95,24 @@ export function earnedStore(db: Db) {
       'SELECT coalesce(sum(count), 0) FROM earned WHERE workspace_id = ? AND kind = ? AND day BETWEEN ? AND ?',
     )
     .pluck()
+  function saveAll(workspace: string, lines: readonly EarnedLine[]) {
+    let updated = 0
+    for (const { video, day, kind, link, count, value } of lines) {
+      if (line.get(workspace, video, day, kind, link)) updated++
+      put.run(workspace, video, day, kind, link, count, value)
+    }
+    return { accepted: lines.length - updated, updated }
+  }
   return {
-    /** Keeps lines. @returns how many were not known before, and how many were. */
-    save: relaxedTransaction(db, (workspace: string, lines: readonly EarnedLine[]) => {
-      let updated = 0
-      for (const { video, day, kind, link, count, value } of lines) {
-        if (line.get(workspace, video, day, kind, link)) updated++
-        put.run(workspace, video, day, kind, link, count, value)
-      }
-      return { accepted: lines.length - updated, updated }
-    }),
-    /** @returns what is told of a day by one link; `null` for nothing. */
-    line: (workspace: string, { video, day, kind, link }: LineKey): EarnedLine | null =>
-      line.get(workspace, video, day, kind, link) ?? null,
+    /** Keeps lines of a table, which can be read again. @returns how many were not known before, and how many were. */
+    save: relaxedTransaction(db, saveAll),
+    /** Keeps what a person typed. @returns what was told of it before. */
+    tell: db.transaction((workspace: string, typed: EarnedLine): EarnedLine | null => {
+      const { video, day, kind, link } = typed
+      const before = line.get(workspace, video, day, kind, link) ?? null
+      saveAll(workspace, [typed])
+      return before
+    }).immediate,
     /** @returns whether there was such a line. */
     remove: (workspace: string, { video, day, kind, link }: LineKey) =>
       drop.run(workspace, video, day, kind, link).changes > 0,

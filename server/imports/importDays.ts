@@ -3,6 +3,7 @@ import type { DayRow } from '../../core/formats/dayTable'
 import { inDigits } from '../../core/text/inWords'
 import type { DaysImported, ImportProgress } from '../../shared/imports'
 import type { Referrer, ToldDay, VideoDayStore } from '../data/videoDays'
+import { namedColumns } from './readDayTable'
 import type { DaysEvent } from './readDays'
 import { Refusals } from './refusals'
 
@@ -35,8 +36,7 @@ export async function importDays(
   for await (const event of events) {
     if (event.kind === 'unknown-columns' || event.kind === 'unknown-order') return event
     if (event.kind === 'columns') {
-      for (const [column, index] of Object.entries(event.map))
-        answer.columns[column] = event.headers[index!] || `column ${index! + 1}`
+      answer.columns = namedColumns(event)
       continue
     }
     if (event.kind === 'refused') {

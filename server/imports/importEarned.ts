@@ -3,6 +3,7 @@ import { inDigits } from '../../core/text/inWords'
 import type { ImportProgress } from '../../shared/imports'
 import type { EarnedLine, EarnedStore } from '../data/earned'
 import type { DaysResult } from './importDays'
+import { namedColumns } from './readDayTable'
 import type { EarnedEvent } from './readEarned'
 import { Refusals } from './refusals'
 
@@ -36,8 +37,7 @@ export async function importEarned(
   for await (const event of events) {
     if (event.kind === 'unknown-columns' || event.kind === 'unknown-order') return event
     if (event.kind === 'columns') {
-      for (const [column, index] of Object.entries(event.map))
-        answer.columns[column] = event.headers[index!] || `column ${index! + 1}`
+      answer.columns = namedColumns(event)
       continue
     }
     if (event.kind === 'refused') {
@@ -58,8 +58,10 @@ export async function importEarned(
           else lines.set(key, { video: video.id, day: row.day, kind, link: row.link, count, value })
           continue
         }
+        // A part whose value is not told leaves the value of all unknown.
+        if (!has.count || !count) has.value = has.value ?? value
+        else has.value = value === null || has.value === null ? null : value + has.value
         has.count += count
-        has.value = value === null && has.value === null ? null : (value ?? 0) + (has.value ?? 0)
       }
     }
     answer.totals += event.totals

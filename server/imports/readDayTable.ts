@@ -32,6 +32,10 @@ export interface DayTable<Row> {
   row: (cells: readonly string[], map: DayColumns, style: DayStyle) => Row | { reason: string }
 }
 
+/** From which header each column is read. */
+export const namedColumns = ({ headers, map }: { headers: string[]; map: DayColumns }): Record<string, string> =>
+  Object.fromEntries(Object.entries(map).map(([column, index]) => [column, headers[index!] || `column ${index! + 1}`]))
+
 /** Lines handed on in one go: as many as one transaction may write. */
 const BATCH = 1000
 /** Lines shown where columns must be matched by hand. */

@@ -53,7 +53,7 @@ export async function earnedAnswer(
   answer.told = earned.told(workspace, kind, from, to)
   const videos = earned.videos(workspace, kind, from, to)
   const followed = videos.filter(({ views }) => views > 0)
-  answer.withoutViews = videos.filter(({ views }) => views === 0).map(({ video }) => video)
+  answer.withoutViews = videos.filter(({ days }) => days === 0).map(({ video }) => video)
   answer.counted = followed.reduce((sum, { count }) => sum + count, 0)
   answer.videos = followed
     .map(({ video, count, views }) => ({ id: video, count, views }))

@@ -184,11 +184,27 @@ test('the value of an order is the mean of those whose value was told, unless th
   expect((await answer()).kinds[0]).toMatchObject({ each: 25, eachFrom: 'set' })
 })
 
+test('a part whose value is not told leaves the value of its day unknown, and does not make orders cheaper', async () => {
+  const { answer, read } = setUp()
+  await read('Day,Video,Orders,Value\n2026-05-01,chain,2,30\n2026-05-01,chain,4,\n2026-05-02,chain,1,20\n')
+  expect((await answer()).kinds).toEqual([{ kind: 'order', count: 7, each: 20, eachFrom: 'told' }])
+})
+
+test('searches told of some of the days alone are no bound for all of them', async () => {
+  const { answer, rank, read, today, views } = setUp()
+  const day = (ago: number) => new Date((today - ago) * DAY).toISOString().slice(0, 10)
+  rank('chain', 'chain', 1_000_000, 1)
+  views('chain', 100)
+  views('chain', 100, 20, 1)
+  await read(`Day,Video,Orders\n${day(2)},chain,3\n${day(1)},chain,3\n`)
+  expect((await answer()).phrases.map(({ phrase, views: came }) => [phrase, came])).toEqual([['chain', 200]])
+})
+
 test('a line is replaced by the next of its day, and removed by its own words', () => {
   const { home, stores, today } = setUp()
   const line = { video: 'chain', day: today - 1, kind: 'order', link: '', count: 1, value: null } as const
   expect(stores.earned.save(home, [line])).toEqual({ accepted: 1, updated: 0 })
-  expect(stores.earned.save(home, [{ ...line, count: 4 }])).toEqual({ accepted: 0, updated: 1 })
+  expect(stores.earned.tell(home, { ...line, count: 4 })).toEqual(line)
   expect(stores.earned.newest(home, 5)).toEqual([{ ...line, count: 4 }])
   expect(stores.earned.remove(home, { ...line, link: 'x' })).toBe(false)
   expect(stores.earned.remove(home, line)).toBe(true)
