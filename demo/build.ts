@@ -6,18 +6,23 @@ import { askedStore } from '../server/data/asked'
 import { chanceModelStore } from '../server/data/chanceModels'
 import { briefItemStore } from '../server/data/briefItems'
 import { briefStore } from '../server/data/briefs'
+import { earnedStore } from '../server/data/earned'
 import { forecastStore } from '../server/data/forecasts'
 import { listStore } from '../server/data/lists'
 import { openUserData } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
+import { publicationStore } from '../server/data/publications'
 import { rankStore } from '../server/data/ranks'
 import { resultStore } from '../server/data/results'
+import { videoChangeStore } from '../server/data/videoChanges'
+import { videoDayStore } from '../server/data/videoDays'
 import { videoStore } from '../server/data/videos'
 import { watchStore } from '../server/data/watches'
 import { assess } from '../server/demand/assess'
 import { fetchMissingVolumes, lookUp } from '../server/demand/lookUp'
 import { PhraseIndex } from '../server/demand/phraseIndex'
 import { answerPhrases } from '../server/demand/rows'
+import { lookAtViews } from '../server/ranks/views'
 import { lookAtPlaylists } from '../server/desk/playlistLook'
 import { playlistPageStore } from '../server/data/playlistPages'
 import { workspaceItemStore } from '../server/data/workspaceItems'
@@ -35,6 +40,7 @@ import { giveOwnCaptions } from './ownCaptions'
 import { giveThumbnails, PICTURED } from './pictures'
 import { OUTLETS } from './outlets'
 import { PLAYLISTS } from './playlists'
+import { giveEarned } from './earned'
 import { giveForetold } from './foretold'
 import { giveEarlierRanks, giveReleasedBrief, giveWatches } from './released'
 import { withFolder } from './lockedFolder'
@@ -45,7 +51,8 @@ const SEEDS = ['rear derailleur', 'bike chain', 'bike repair marrowby']
 const ASSESSED = 150
 const WORKSPACE = '0190a000-0000-7000-8000-000000000001'
 const CHANNEL = 'ch-marrowby'
-const EARLIER_LOOKS = [63, 42, 28, 14]
+/** Days ago on which phrases were assessed, before and after a video's title was changed. */
+const EARLIER_LOOKS = { before: [63, 42], after: [28, 14] } as const
 
 /**
  * Makes the demo's user data in a folder: the briefs, and what was looked up for them.
@@ -78,12 +85,16 @@ async function build(data: string, fresh: boolean): Promise<void> {
   }
   const held = BRIEFS.flatMap(({ tray }) => [tray.lead, ...tray.support]).filter(phrase => phrase !== null)
   // Looks of the weeks before: the world's clock set back, so that pages show who rose and who fell.
-  for (const daysBack of EARLIER_LOOKS) {
-    const then = openStandin(world, new Behaviour(), () => Date.now() - daysBack * DAY)
-    const ago = { ...deps, services: then, now: () => Date.now() - daysBack * DAY }
-    for await (const row of assess(ago, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
-    then.close()
+  async function lookEarlier(days: readonly number[]): Promise<void> {
+    for (const daysBack of days) {
+      const then = openStandin(world, new Behaviour(), () => Date.now() - daysBack * DAY)
+      then.catchUp()
+      const ago = { ...deps, services: then, now: () => Date.now() - daysBack * DAY }
+      for await (const row of assess(ago, held, 'GB', 'en')) if (row.problem) throw new Error(row.problem)
+      then.close()
+    }
   }
+  await lookEarlier(EARLIER_LOOKS.before)
   const { data: ownVideos } = await standin.site.channelVideos(CHANNEL, 'en')
   if (!ownVideos) throw new Error('The workshop has no videos.')
   const ranks = rankStore(db)
@@ -93,8 +104,10 @@ async function build(data: string, fresh: boolean): Promise<void> {
   ).run(WORKSPACE, 'Marrowby Wheel Shed', CHANNEL, 'Europe/London', Date.now(), 'GB')
   const foretold = await giveForetold(world, forecastStore(db), ranking, WORKSPACE)
   console.log(`  ${foretold.phrases} phrases of ${foretold.videos} videos foretold before they came out.`)
-  const ranked = await giveEarlierRanks(world, ranking)
+  const ranked = await giveEarlierRanks(world, ranking, videoChangeStore(db))
   console.log(`  ${ranked.phrases} phrases of four videos looked up on ${ranked.days} days of twelve weeks.`)
+  await lookEarlier(EARLIER_LOOKS.after)
+  standin.catchUp()
   for (const seed of SEEDS) {
     const look = await lookUp(deps, seed, 'GB', 'en')
     const query = phrasesQuerySchema.parse({ seed, region: 'GB', limit: ASSESSED })
@@ -140,6 +153,17 @@ async function build(data: string, fresh: boolean): Promise<void> {
   }
   const problem = await lookAtChannel(deps, CHANNEL, 'en')
   if (problem) throw new Error(problem)
+  const videoDays = videoDayStore(db)
+  const figures = {
+    ...{ videoDays, videos: deps.videos, services: standin, asked: deps.asked, now: Date.now },
+    ...{ videoChanges: videoChangeStore(db), publications: publicationStore(db) },
+  }
+  for (const { id } of ownVideos) {
+    const missing = await lookAtViews(figures, id)
+    if (missing) throw new Error(missing)
+  }
+  const lines = giveEarned(earnedStore(db), videoDays, { videos: ownVideos, now: Date.now() }, WORKSPACE)
+  console.log(`  views of ${ownVideos.length} videos, and ${lines} lines of what they brought.`)
   await giveWatches(watchStore(db, ranks), ranking, WORKSPACE)
   const learnt = learnFrom(db, 'GB', SITE)
   if (!learnt?.used) throw new Error('The pages of the demo teach nothing.')

@@ -5,10 +5,11 @@ import { DAY } from '../core/time'
 import { publicationStore } from '../server/data/publications'
 import type { BriefStore } from '../server/data/briefs'
 import type { Db } from '../server/data/open'
+import type { VideoChangeStore } from '../server/data/videoChanges'
 import type { WatchStore } from '../server/data/watches'
 import { lookAtRank, RANK_DEPTH, type RankDeps } from '../server/ranks/look'
 import { Behaviour } from '../server/services/standin/behaviour'
-import type { SiteVideo } from '../server/services/contract'
+import type { SiteVideo, VideoSite } from '../server/services/contract'
 import { openStandin } from '../server/services/standin/standin'
 import { v7 as uuid } from 'uuid'
 
@@ -28,6 +29,12 @@ const WATCHED: readonly { title: RegExp; phrases: readonly string[] }[] = [
   { title: /bleed a disc brake/u, phrases: ['how to bleed a disc brake', 'spongy disc brake'] },
   { title: /^How I align a rear mech/u, phrases: ['how to align a rear mech', 'how to align a rear derailleur'] },
 ]
+/** One of them got another title, so many days ago, and has been watched under it since. */
+const REWORDED = {
+  title: /chain without degreaser/u,
+  to: 'How to clean a bike chain without degreaser, step by step',
+  ago: 42,
+} as const
 /** Ranks reach back so far: weekly at first, then daily, in days. */
 const WEEKS = 12
 const DAILY_FROM = 14
@@ -89,15 +96,20 @@ export function giveReleasedBrief(
   return id
 }
 
-/** The looks of the weeks before today, each as the site answered with the world's clock set back to the day. */
+/**
+ * The looks of the weeks before today, each as the site answered with the world's clock set back to the day, and the
+ * change of a title in their middle.
+ */
 export async function giveEarlierRanks(
   world: string,
   { deps, videos, channel, now }: Ranking,
+  changes: VideoChangeStore,
 ): Promise<{ phrases: number; days: number }> {
   let days = 0
   for (let ago = 7 * WEEKS; ago > 0; ago -= ago > DAILY_FROM ? 7 : 1, days++) {
     const at = now - ago * DAY
     const then = openStandin(world, new Behaviour(), () => at)
+    then.catchUp()
     // Before a video was out it stood nowhere, which is no rank.
     const out = watchedOf(videos).filter(({ video }) => (video.publishedAt ?? 0) <= at)
     for (const { video, phrases } of out) {
@@ -113,9 +125,16 @@ export async function giveEarlierRanks(
         deps.ranks.save({ phraseId: ids[i]!, region: REGION, kind: 'site' }, rankDay(at), ranks, RANK_DEPTH)
       }
     }
+    if (ago === REWORDED.ago) await reword(then.site, videoOf(videos, REWORDED.title), at, changes)
     then.close()
   }
   return { phrases: WATCHED.flatMap(({ phrases }) => phrases).length, days }
+}
+
+async function reword(site: VideoSite, { id, title }: SiteVideo, at: number, changes: VideoChangeStore): Promise<void> {
+  const { data } = await site.update(id, { title: REWORDED.to })
+  if (data.problems.length) throw new Error(data.problems[0]!.message)
+  changes.save(id, [{ at, field: 'title', before: title, after: REWORDED.to }])
 }
 
 /** Today's look, and a watch that goes on with it. */

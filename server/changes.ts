@@ -110,7 +110,7 @@ export function kindWritten(method: string, path: string): Kind | null {
     case 'next':
       return 'ranks'
     case 'videos':
-      return rest[1] === 'planned' ? 'ranks' : null
+      return rest[1] === 'planned' || rest[1] === 'retention' ? 'ranks' : null
     case 'phrases':
       return rest[0] === 'note' ? 'phrases' : null
     default:

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { EARNED_KINDS, type EarnedKind } from '../core/formats/earnedColumns'
-import type { Earned, EarningGroup, EarningPhrase } from '../core/ranks/earned'
+import type { Earned, EarningGroup, EarningIntent, EarningPhrase } from '../core/ranks/earned'
 import { dayInput, ofWorkspace } from './api/inputs'
 
 export const earnedKindInput = z.enum(EARNED_KINDS, 'Give click, call, coupon or order.')
@@ -61,6 +61,7 @@ export interface EarnedAnswer {
   /** Of any view. */
   rate: Earned['rate'] | null
   groups: EarningGroup[]
+  intents: EarningIntent[]
   phrases: EarningPhrase[]
   /** The newest lines told, 200 at most. */
   lines: ToldLine[]

@@ -1,3 +1,4 @@
+import type { WorthFactor, WorthFactorName } from '../core/demand/worth'
 import { z } from 'zod'
 import { INTENTS, type Intent, type IntentAnswer } from '../core/demand/intent'
 import type { Season } from '../core/demand/season'
@@ -190,8 +191,8 @@ export interface PhraseDetail extends PhraseRow {
   worthWorking: {
     cap: number
     capAt: number | null
-    factors: { name: 'demand' | 'ease' | 'trend'; value: number | null; weight: number; holdsBack: number | null }[]
-    heldBackBy: 'demand' | 'ease' | 'trend' | null
+    factors: WorthFactor[]
+    heldBackBy: WorthFactorName | null
   }
   /** The same for the channel asked for; `null` without one. */
   channelWorking: Pick<PhraseDetail['worthWorking'], 'factors' | 'heldBackBy'> | null

@@ -1,8 +1,17 @@
+import { z } from 'zod'
 import type { BeforeAfter } from '../core/ranks/beforeAfter'
 import type { Compared } from '../core/ranks/sides'
 import type { FirstWeeks } from '../core/ranks/firstWeeks'
 import type { ViewSource } from '../core/formats/dayColumns'
 import type { PlannedChange } from './plannedChanges'
+import { ofWorkspace } from './api/inputs'
+
+export const retentionSchema = ofWorkspace.extend({
+  /** The part of viewers still there at the start, after each tenth, and at the end; above 1 where watched again. */
+  retention: z.array(z.number().min(0).max(10)).length(11, 'Give eleven values: one for each tenth, and the start.'),
+  /** Who told it, such as a file's name. */
+  source: z.string().trim().min(1, 'Say who told it.').max(120),
+})
 
 /** Figures of a video on a day; `null` is what nobody told. */
 export interface ViewsDay extends Record<ViewSource, number | null> {
@@ -29,6 +38,8 @@ export interface ViewsAnswer {
   referrers: { day: string; name: string; views: number }[]
   /** The part of viewers still there at the start, after each tenth, and at the end. */
   retention: number[] | null
+  /** How long the video is; `null` where that is not known. */
+  seconds: number | null
   /** UTC milliseconds. */
   releasedAt: number | null
   /** Who told last, and when; `null` where nobody did. */

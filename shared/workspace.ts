@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { DESCRIPTION_PARTS } from '../core/descriptions/compose'
 import { VARIABLE_NAME } from '../core/blocks/block'
+import { INTENTS } from '../core/demand/intent'
 import { WORTH_WEIGHTS } from '../core/demand/worth'
 import { checklistSchema, FIRST_CHECKLIST } from '../core/release/checklist'
 import { SPREAD } from '../core/rivals/forecast'
@@ -60,6 +61,7 @@ const part = z
   .number({ error: 'Give a number.' })
   .min(0, 'Give a number of 0 or more.')
   .max(1, 'Give a number of 1 at most.')
+const rate = z.number().min(0).max(1e9)
 const micros = z.number().int().min(0).max(1_000_000_000_000)
 
 const lines = z.array(z.string().max(2000)).max(100)
@@ -89,15 +91,26 @@ export type WorkspaceTexts = z.infer<typeof textsSchema>
 
 const currencyInput = z.string().regex(/^[A-Z]{3}$/, 'Give a currency by its three letters.')
 const earningsSchema = z.object({
-  currency: currencyInput,
+  /** `null` for that of the workspace's region. */
+  currency: currencyInput.nullable(),
   each: z.partialRecord(z.enum(EARNED_KINDS), z.number().min(0, 'A value is 0 or more.').max(1e9)),
 })
 
 /** What a person sets for one workspace, with the product's own as defaults. */
 export const settingsSchema = z.object({
   weights: z
-    .object({ demand: part, ease: part, trend: part })
-    .refine(({ demand, ease, trend }) => demand + ease + trend > 0, 'At least one weight must be more than 0.')
+    .object({
+      ...{ demand: part, ease: part, trend: part, earnings: part.default(0) },
+      /** What a view of each intent brings, as it was taken over; earnings count only with it. */
+      brings: z
+        .object({ intents: z.partialRecord(z.enum(INTENTS), rate), other: rate.positive() })
+        .nullable()
+        .default(null),
+    })
+    .refine(
+      ({ demand, ease, trend }) => demand + ease + trend > 0,
+      'One of demand, ease and trend must have a weight of more than 0.',
+    )
     .default(WORTH_WEIGHTS),
   spread: z
     .object({
@@ -125,7 +138,7 @@ export const settingsSchema = z.object({
     )
     .default(RATES),
   /** What a click, call, coupon or order is worth, and in which currency earnings are told. */
-  earnings: earningsSchema.default({ currency: RATES['']!.currency, each: {} }),
+  earnings: earningsSchema.default({ currency: null, each: {} }),
   texts: textsSchema.default(() => textsSchema.parse({})),
   /** Percent of a rule set at which a text is good enough for the person; `null` for none. */
   target: z.number().min(0).max(100).nullable().default(null),

@@ -103,6 +103,33 @@ export const useViews = defineStore('views', () => {
           },
         })
       }),
+    /** Keeps how far the video that is shown is watched. @returns whether it is saved. */
+    saveRetention: async (retention: number[], source: string): Promise<boolean> => {
+      let saved = false
+      await changed(async () => {
+        const params = { id: ranks.video }
+        const put = (tenths: number[], by: string) =>
+          api('PUT /api/videos/:id/retention', {
+            params,
+            body: { retention: tenths, source: by, workspace: workspace.id },
+          })
+        const told = known.value?.source ?? source
+        const { before } = await put(retention, source)
+        saved = true
+        notices.show(
+          'Saved how far it is watched.',
+          before
+            ? {
+                undo: async () => {
+                  await put(before, told)
+                  await load()
+                },
+              }
+            : {},
+        )
+      })
+      return saved
+    },
     /** Removes a plan; what was changed stays. */
     unplan: (plan: string) => changed(() => drop(ranks.video, plan)),
   }

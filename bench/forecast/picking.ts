@@ -1,4 +1,4 @@
-import { volumeCap, worth, type WorthWeights } from '../../core/demand/worth'
+import { volumeCap, worth, WORTH_WEIGHTS, type WorthWeights } from '../../core/demand/worth'
 import type { Forecasters } from './forecasters'
 import type { Oracles } from './oracle'
 import type { Trial } from './trial'
@@ -45,7 +45,7 @@ export function picking({ channels, attempts, pages }: Trial, oracles: Oracles, 
           'difficulty': -difficulty,
           'chance': learnt,
           ...Object.fromEntries(
-            APART.map(([demand, ease]) => [`apart ${demand}, ${ease}`, by(learnt, { demand, ease, trend: 0.1 })]),
+            APART.map(([demand, ease]) => [`apart ${demand}, ${ease}`, by(learnt, { ...WORTH_WEIGHTS, demand, ease })]),
           ),
         } as Record<string, number>,
       }

@@ -32,7 +32,7 @@ export function decodeText(bytes: Uint8Array, language: string): { text: string;
   const encoding = marked(bytes) ?? (isUtf8(bytes) ? 'utf-8' : (OLD[primaryLanguage(language)] ?? 'windows-1252'))
   const text = new TextDecoder(encoding).decode(bytes)
   if (/[\u0001-\u0008\u000E-\u001A]/u.test(text.slice(0, LOOKED_AT)))
-    throw new Error('This file is not text. Choose a file of captions, or a text.')
+    throw new Error('This file is not text. Choose another file.')
   return { text, encoding }
 }
 

@@ -1,4 +1,4 @@
-import { ascending, mean, quantileSorted } from 'd3-array'
+import { ascending, group, mean, quantileSorted } from 'd3-array'
 import { seeded } from '../random'
 import { countFactors, splitCount, type Exposure } from '../statistics/countFactors'
 
@@ -36,6 +36,13 @@ export interface EarningGroup {
   /** How often it happens for each view. */
   rate: Estimate
 }
+/** What a view brings by what its searcher wants, over all places. */
+export interface EarningIntent {
+  /** '' where phrases do not show it. */
+  intent: string
+  views: number
+  rate: Estimate
+}
 export interface EarningPhrase extends EarningGroup {
   phrase: string | null
   /** The ids of the videos that it brought views, most first. */
@@ -46,6 +53,8 @@ export interface Earned {
   rate: Estimate
   /** Each intent and place that views came by. */
   groups: EarningGroup[]
+  /** Each intent that views came by; those that came by no phrase have none. */
+  intents: EarningIntent[]
   /** What brought most first; all views that came by no phrase are one line. */
   phrases: EarningPhrase[]
 }
@@ -112,6 +121,16 @@ export function* earnedOf(videos: readonly EarningVideo[], seed = 1): Generator<
   return {
     rate: middle(draws.map(({ usual }) => usual)),
     groups: groups.map(told),
+    intents: [
+      ...group(
+        ways.flat().filter(({ phrase }) => phrase !== null),
+        ({ intent }) => intent,
+      ),
+    ].map(([intent, members]) => {
+      const views = members.reduce((sum, way) => sum + way.views, 0)
+      const rateIn = (k: number) => members.reduce((sum, way) => sum + (way.views / views) * rates[way.group]![k]!, 0)
+      return { intent, views, rate: middle(draws.map((_, k) => rateIn(k))) }
+    }),
     phrases: [...lines]
       .map(([phrase, members]) => ({
         phrase,

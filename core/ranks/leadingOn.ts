@@ -14,9 +14,19 @@ export interface LeadTo {
   /** 0 to 1: how much of what the two titles say is the same, rare words counting more. */
   closeness: number
 }
-/** A video with those it could lead to, the closest first. */
+/** A playlist that a video could stand in, and be followed by the others of. */
+export interface PlaylistAbout {
+  id: string
+  title: string
+  /** Of the content words of the phrase it is found by. */
+  stems: ReadonlySet<string>
+  /** Ids of the videos it holds. */
+  holds: ReadonlySet<string>
+}
+/** A video with those it could lead to, the closest first, and playlists that are about it and lack it. */
 export interface LeadingOn extends Omit<LeadingVideo, 'stems'> {
   to: LeadTo[]
+  playlists: Pick<PlaylistAbout, 'id' | 'title'>[]
 }
 
 /** Less in common is another subject. */
@@ -27,13 +37,16 @@ const MOST_FROM = 500
 
 /**
  * Which video should lead to which: for those watched most, the others of the channel that are about the same, by the
- * words of their titles. A word that stands in most titles of the channel says little, one of two titles much.
+ * words of their titles. A word that stands in most titles of the channel says little, one of two titles much. A video
+ * belongs to a playlist whose phrase its title says whole.
  *
- * @param isLed whether a video leads to another already. @param most videos that are told.
+ * @param isLed whether a video leads to another already. @param playlists of the channel. @param most videos
+ * that are told.
  */
 export function leadingOn(
   videos: readonly LeadingVideo[],
   isLed: (from: string, to: string) => boolean,
+  playlists: readonly PlaylistAbout[],
   most: number,
 ): LeadingOn[] {
   const holders = new Map<string, number[]>()
@@ -65,8 +78,11 @@ export function leadingOn(
         title: videos[other]!.title,
         closeness: Math.min(1, closeness),
       }))
-    const { video, title, views } = videos[i]!
-    if (to.length) told.push({ video, title, views, to })
+    const { video, title, views, stems } = videos[i]!
+    const lacking = playlists
+      .filter(list => list.stems.size && !list.holds.has(video) && [...list.stems].every(stem => stems.has(stem)))
+      .map(list => ({ id: list.id, title: list.title }))
+    if (to.length || lacking.length) told.push({ video, title, views, to, playlists: lacking })
   }
   return told
 }

@@ -81,6 +81,12 @@ export function videoDayStore(db: Db) {
     save,
     /** Keeps what the site told of a video. */
     saveSite,
+    /** Keeps how far a video is watched, as a person told it. @returns what was told of it before. */
+    saveRetention: db.transaction((video: string, retention: readonly number[], by: { source: string; at: number }) => {
+      const before = told.get(video)?.retention ?? null
+      tell.run(video, by.source, by.at, null, JSON.stringify(retention))
+      return before === null ? null : (JSON.parse(before) as number[])
+    }).immediate,
     /** Days of a video, oldest first. @param from the first one. @param to not among them. */
     of: (video: string, from = 0, to = Number.MAX_SAFE_INTEGER): SourcedDay[] => of.all(video, from, to),
     /** The last day that is known; `null` for none. */

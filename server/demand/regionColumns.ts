@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { INTENTS } from '../../core/demand/intent'
 import { sortByKeys } from '../../core/search/order'
 import { stepOf } from '../../core/search/scan'
@@ -211,6 +212,7 @@ export class RegionColumns {
           cap: this.cap,
           ease: Number.isNaN(ease) ? null : ease,
           trend: this.trendOf(n),
+          intent: INTENTS[this.intent[n]!] ?? null,
           byChance,
         },
         this.weights,
@@ -248,11 +250,7 @@ export class RegionColumns {
       this.worthDue = this.channelDue = true
       news = { cap: this.cap, known: this.known }
     }
-    if (
-      weights.demand !== this.weights.demand ||
-      weights.ease !== this.weights.ease ||
-      weights.trend !== this.weights.trend
-    ) {
+    if (!isDeepStrictEqual(weights, this.weights)) {
       this.weights = weights
       this.worthDue = this.channelDue = true
     }

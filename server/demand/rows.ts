@@ -21,6 +21,7 @@ export const worthInput = (known: KnownPhrase, cap: number, ease: number | null,
   cap,
   ease,
   trend: known.trend,
+  intent: known.intent,
   byChance,
 })
 export const easeForAnyone = ({ difficulty }: KnownPhrase) => (difficulty === null ? null : 1 - difficulty / 100)

@@ -1,10 +1,12 @@
 import { intentOf } from '../../core/demand/intent'
 import { earnedOf, type EarningVideo, type WayOfViews } from '../../core/ranks/earned'
+import { RATES } from '../../core/rivals/winnings'
 import { dayName, dayNamed } from '../../core/ranks/standing'
 import { EARNED_KINDS, type EarnedKind } from '../../core/formats/earnedColumns'
 import { words } from '../../core/text/words'
 import type { EarnedAnswer, ToldLine } from '../../shared/earned'
 import type { EarnedLine, EarnedSpan, RankSeen } from '../data/earned'
+import type { WorkspaceStore } from '../data/workspaces'
 import type { Runtime } from '../runtime'
 import { inTurns } from '../threads/inTurns'
 
@@ -22,7 +24,7 @@ export async function earnedAnswer(
   workspace: string,
   asked: { kind?: EarnedKind; from?: string; to?: string } = {},
 ): Promise<EarnedAnswer> {
-  const { settings } = workspaces.standing(workspace)
+  const settings = workspaces.settings(workspace)
   const spans = earned.spans(workspace)
   const kind = asked.kind ?? DEAREST.find(each => spans.some(span => span.kind === each)) ?? null
   const lines = earned.newest(workspace, LINES).map(toldLine)
@@ -32,7 +34,7 @@ export async function earnedAnswer(
       return span ? [{ kind: each, count: span.count, ...worthOf(span, settings.earnings.each[each]) }] : []
     }),
     kind,
-    currency: settings.earnings.currency,
+    currency: earnedCurrency(workspaces, workspace),
     set: settings.earnings.each,
     from: null,
     to: null,
@@ -42,6 +44,7 @@ export async function earnedAnswer(
     withoutViews: [],
     rate: null,
     groups: [],
+    intents: [],
     phrases: [],
     lines,
   }
@@ -95,6 +98,13 @@ export async function earnedAnswer(
   })
   const found = await inTurns(earnedOf(told))
   return found ? { ...answer, ...found } : answer
+}
+
+/** The currency of earnings: as the person set it, or that of views in the workspace's region. */
+export function earnedCurrency(workspaces: Pick<WorkspaceStore, 'settings' | 'get'>, workspace: string): string {
+  const { earnings, rates } = workspaces.settings(workspace)
+  const usual = rates[workspaces.get(workspace)?.region ?? ''] ?? rates[''] ?? RATES['']!
+  return earnings.currency ?? usual.currency
 }
 
 /** A line as it is told to others. */

@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { leadingOn, type LeadingOn, type LeadingVideo } from '../../core/ranks/leadingOn'
+import { leadingOn, type LeadingOn, type LeadingVideo, type PlaylistAbout } from '../../core/ranks/leadingOn'
 import { stemsOf } from '../../core/titles/closeness'
 import { rankDay } from '../../core/ranks/standing'
 import type { Runtime } from '../runtime'
@@ -17,9 +17,10 @@ export async function leadingOnOf(
     videoBriefs,
     videoDays,
     videos,
+    workspaceItems,
     workspaces,
     now,
-  }: Pick<Runtime, 'briefs' | 'videoBriefs' | 'videoDays' | 'videos' | 'workspaces' | 'now'>,
+  }: Pick<Runtime, 'briefs' | 'videoBriefs' | 'videoDays' | 'videos' | 'workspaceItems' | 'workspaces' | 'now'>,
   workspace: string,
 ): Promise<{ rows: (LeadingOn & { brief: string | null })[]; videos: number }> {
   const { channelId, language } = workspaces.get(workspace)!
@@ -47,6 +48,12 @@ export async function leadingOnOf(
   }
   const isLed = (from: string, to: string) =>
     ledBy(from).has(to) || (videos.video(from)!.description?.includes(to) ?? false)
-  const rows = leadingOn(read, isLed, MOST)
+  const ofBrief = new Map(own.map(({ code }) => [briefOf(code)?.id, code]))
+  const playlists = workspaceItems.list(workspace, 'playlist').map(({ id, value }): PlaylistAbout => ({
+    ...{ id, title: value.title || value.lead },
+    stems: stemsOf(value.lead || value.title, value.language),
+    holds: new Set(value.entries.map(entry => ofBrief.get(entry.id) ?? entry.id)),
+  }))
+  const rows = leadingOn(read, isLed, playlists, MOST)
   return { rows: rows.map(row => ({ ...row, brief: briefOf(row.video)?.id ?? null })), videos: own.length }
 }

@@ -105,6 +105,7 @@ export function viewsAnswer(
       .referrers(video, today - MOST_DAYS)
       .map(({ day, ...site }) => ({ ...site, day: dayName(day) })),
     retention: told?.retention ?? null,
+    seconds: row?.seconds ?? null,
     releasedAt: row?.published_at ?? null,
     source: told?.source ?? null,
     at: told?.at ?? null,

@@ -11,7 +11,7 @@ import {
   type WordsAnswer,
 } from '../rivals'
 import type { JobState } from '../jobs'
-import type { ViewsAnswer } from '../views'
+import { retentionSchema, type ViewsAnswer } from '../views'
 import { newPlannedSchema, plannedQuery } from '../plannedChanges'
 import { call, type, type Done } from './call'
 import { anew, language, ofWorkspace, phraseQuestion, workspaceInput } from './inputs'
@@ -67,6 +67,8 @@ export const rivalCalls = {
   /** How a video of one’s own was watched; by POST a live service is asked, too. */
   'GET /api/videos/:id/views': views,
   'POST /api/videos/:id/views': views,
+  /** Keeps how far the video is watched. */
+  'PUT /api/videos/:id/retention': call({ body: retentionSchema, answer: type<{ before: number[] | null }>() }),
   /** Plans a change of the video for a day, and how it is to be judged. */
   'POST /api/videos/:id/planned': call({ body: newPlannedSchema, answer: type<{ id: string }>() }),
   'DELETE /api/videos/:id/planned': call({ query: plannedQuery, answer: type<{ removed: boolean }>() }),

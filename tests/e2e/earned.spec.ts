@@ -14,11 +14,66 @@ async function looked(app: RunningApp): Promise<string[]> {
   return [...new Set(rows.map(({ videoId }) => videoId))]
 }
 
+/** The demo's own book is put away. */
+async function forget(app: RunningApp): Promise<void> {
+  for (;;) {
+    const { lines } = (await call(app, '/api/earned')).json as {
+      lines: { videoId: string; day: string; kind: string; link: string }[]
+    }
+    if (!lines.length) return
+    for (const { videoId, day: on, kind, link } of lines)
+      await call(app, `/api/earned?${new URLSearchParams({ videoId, day: on, kind, link }).toString()}`, {
+        method: 'DELETE',
+      })
+  }
+}
+
+test('the demo tells what bookings came; what each intent brings counts in the worth once it is taken over', async ({
+  page,
+  app,
+}) => {
+  await page.goto('/ranks?view=channel&of=earned')
+  await expect(page.getByTestId('earned-said')).toContainText('orders from')
+  await expect(page.getByTestId('worth-currency').locator('input')).toHaveValue('GBP')
+  await expect(page.getByTestId('earned-intent').first()).toContainText(/\d views/u)
+  const { workspaces } = (await call(app, '/api/workspaces')).json as { workspaces: { id: string }[] }
+  const settings = `/api/workspaces/${workspaces[0]!.id}/settings`
+  const detail = async () =>
+    (await call(app, '/api/phrases/detail?phrase=bike%20chain&region=GB')).json as unknown as {
+      intent: string | null
+      worth: { anyone: number }
+      worthWorking: { factors: { name: string; value: number }[] }
+    }
+  const before = await detail()
+  expect(before.worthWorking.factors.map(({ name }) => name)).toEqual(['demand', 'ease', 'trend'])
+  const brings = { intents: { hire: 0.02 }, other: 0.005 }
+  const weights = { demand: 0.4, ease: 0.4, trend: 0.1, earnings: 0, brings }
+  expect((await call(app, settings, { method: 'PUT', body: { weights } })).status).toBe(200)
+  await page.goto('/library?tab=channels')
+  const field = page.getByTestId('weight-earnings').locator('input')
+  await expect(page.getByTestId('weights')).toContainText('hire 20 and others 5.0 of 1,000 views')
+  await field.fill('0.1')
+  await page.getByTestId('weights-save').click()
+  await expect(page.getByTestId('notice')).toContainText('Weights saved')
+  const after = await detail()
+  expect(after.worthWorking.factors.find(({ name }) => name === 'earnings')!.value).toBeCloseTo(0.25)
+  const product = after.worthWorking.factors.reduce(
+    (all, { name, value }) => all * value ** { ...weights, earnings: 0.1 }[name as 'demand'],
+    100,
+  )
+  expect(after.worth.anyone).toBeCloseTo(product, 6)
+  const { rows } = (await call(app, '/api/phrases?seed=bike%20chain&region=GB&sort=worth:desc&limit=5')).json as {
+    rows: { phrase: string; worth: { anyone: number } }[]
+  }
+  expect(rows.find(({ phrase }) => phrase === 'bike chain')?.worth.anyone ?? after.worth.anyone).toBeCloseTo(product, 6)
+})
+
 test('what videos brought is read from a table, divided among phrases, and worth what one is worth', async ({
   page,
   app,
 }) => {
   const ids = await looked(app)
+  await forget(app)
   await page.goto('/ranks?view=channel&of=earned')
   await expect(page.getByTestId('earned-empty')).toBeVisible()
   await page.getByTestId('earned-import').click()

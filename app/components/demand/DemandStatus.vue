@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { inDigits } from '../../../core/text/inWords'
 import type { DemandView } from '~/composables/demandQuery'
 import { useDemand } from '~/stores/demand'
-import { leaveTrendOut } from '~/composables/trendLeftOut'
+import { leaveTrendOut } from '~/composables/worthWeights'
 import { useJobs } from '~/stores/jobs'
 import { useWorkspace } from '~/stores/workspace'
 

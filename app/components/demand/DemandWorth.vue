@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { INTENT_WORDS } from '../../../core/demand/intent'
+import type { WorthFactorName } from '../../../core/demand/worth'
 import type { PhraseDetail } from '../../../shared/phrases'
 import { listed } from '../../../core/text/inWords'
 import { api, messageOf } from '~/composables/api'
@@ -29,13 +31,15 @@ watch(
   { immediate: true },
 )
 
-const NAMES = { demand: 'Demand', ease: 'Ease', trend: 'Trend' }
+const NAMES: Record<WorthFactorName, string> = { demand: 'Demand', ease: 'Ease', trend: 'Trend', earnings: 'Earnings' }
 const mine = computed(() => workspace.perspective === 'channel' && detail.value?.channelWorking != null)
 const worth = computed(() => (mine.value ? detail.value!.worth.channel : detail.value!.worth.anyone))
 const working = computed(() => (mine.value ? detail.value!.channelWorking! : detail.value!.worthWorking))
 /** For my channel searches and chance count as one, unless one of them does not count at all. */
 const together = computed(
-  () => mine.value && working.value.factors.every(factor => factor.name === 'trend' || factor.weight > 0),
+  () =>
+    mine.value &&
+    working.value.factors.every(({ name, weight }) => (name !== 'demand' && name !== 'ease') || weight > 0),
 )
 const sentence = computed(() => {
   const { difficulty, volume, chance } = detail.value!
@@ -60,15 +64,18 @@ const sentence = computed(() => {
   if (working.value.heldBackBy === 'ease')
     return `${band}; the weakest part is its difficulty, ${hardness(detail.value!, 'anyone')} at ${Math.round(difficulty!)} of 100.`
   if (working.value.heldBackBy === 'trend') return `${band}; the weakest part is the falling trend.`
+  if (working.value.heldBackBy === 'earnings')
+    return `${band}; the weakest part is what views of searchers like these bring.`
   return `${band}; no part is weak.`
 })
 
-function input(name: 'demand' | 'ease' | 'trend'): string {
+function input(name: WorthFactorName): string {
   const {
     volume,
     difficulty,
     trend,
     chance,
+    intent,
     worthWorking: { cap },
     difficultyParts: parts,
   } = detail.value!
@@ -86,6 +93,8 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
     return difficulty === null
       ? 'not assessed yet'
       : `1 − difficulty ${inFull(difficulty)} ÷ 100${parts ? `; ranks 1–3 ${Math.round(parts.front)}, 4–10 ${Math.round(parts.middle)}, 11–20 ${Math.round(parts.rest)}` : ''}`
+  if (name === 'earnings')
+    return `what a view of searchers who want “${intent ? INTENT_WORDS[intent] : 'nothing that shows'}” brings, of what the best intent does`
   return trend === null
     ? 'no history known'
     : trend.direction === 'steady'
@@ -114,7 +123,7 @@ function input(name: 'demand' | 'ease' | 'trend'): string {
           <p class="muted small">
             <template v-if="together"
               >100 × the demand of the searches that can be won, which are searches × chance, raised to the weights of
-              both, times the trend raised to its weight; 100 at most.</template
+              both, times the other factors raised to theirs; 100 at most.</template
             >
             <template v-else>100 × each factor raised to its weight, multiplied together; 100 at most.</template
             >{{ ' ' }}

@@ -1,7 +1,10 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { INTENT_WORDS, type Intent } from '../../../core/demand/intent'
+import { listed } from '../../../core/text/inWords'
 import { SHARES } from '../../../core/rivals/winnings'
 import type { Settings } from '../../../shared/workspace'
+import { reckoned } from '~/composables/earnedWords'
 import { regionName } from '~/composables/figures'
 
 /** What goes into a workspace's figures: the weights of worth, the curve of ranks, the rate for views. */
@@ -10,14 +13,17 @@ const props = defineProps<{
   region: string
   save: (body: Partial<Settings>, done: string) => Promise<void>
 }>()
-const weights = ref({ demand: '', ease: '', trend: '' })
+const weights = ref({ demand: '', ease: '', trend: '', earnings: '' })
 const shares = ref('')
 const rate = ref({ currency: '', low: '', high: '' })
 watch(
   () => props.settings,
   next => {
-    const { demand, ease, trend } = next.weights
-    weights.value = { demand: String(demand), ease: String(ease), trend: String(trend) }
+    const { demand, ease, trend, earnings } = next.weights
+    weights.value = {
+      ...{ demand: String(demand), ease: String(ease), trend: String(trend) },
+      earnings: String(earnings),
+    }
     shares.value = next.shares
       .slice(0, 20)
       .map(share => Number(share.toFixed(4)))
@@ -30,6 +36,13 @@ watch(
   { immediate: true },
 )
 
+const bringsSaid = computed(() => {
+  const { intents = {}, other = 0 } = props.settings.weights.brings ?? {}
+  const told = Object.entries(intents).map(([intent, rate]) => `${INTENT_WORDS[intent as Intent]} ${of1000(rate)}`)
+  return listed([...told, `others ${of1000(other)}`])
+})
+const of1000 = (rate: number) => reckoned(1000 * rate)
+
 const saveWeights = () =>
   props.save(
     {
@@ -37,6 +50,8 @@ const saveWeights = () =>
         demand: Number(weights.value.demand),
         ease: Number(weights.value.ease),
         trend: Number(weights.value.trend),
+        earnings: Number(weights.value.earnings),
+        brings: props.settings.weights.brings,
       },
     },
     'Weights saved. Scores updated.',
@@ -83,14 +98,27 @@ const saveRate = () =>
         inputmode="decimal"
         hide-details
         data-test="weight-ease"
-      /><v-text-field v-model="weights.trend" label="Trend" inputmode="decimal" hide-details /><v-btn
-        type="submit"
-        variant="tonal"
-        data-test="weights-save"
-        >Save</v-btn
-      >
+      /><v-text-field v-model="weights.trend" label="Trend" inputmode="decimal" hide-details /><v-text-field
+        v-if="settings.weights.brings"
+        v-model="weights.earnings"
+        label="Earnings"
+        inputmode="decimal"
+        hide-details
+        data-test="weight-earnings"
+      /><v-btn type="submit" variant="tonal" data-test="weights-save">Save</v-btn>
     </form>
-    <p class="small muted">Set a weight to 0 to ignore that part. To rank by searches alone, set the other two to 0.</p>
+    <p class="small muted">
+      Set a weight to 0 to ignore that part. To rank by searches alone, set the others to 0.
+      <template v-if="settings.weights.brings"
+        >Earnings are what views of each intent bring, as taken over from Ranks: {{ bringsSaid }} of 1,000
+        views.</template
+      ><template v-else
+        >What views of each intent bring can count too:
+        <NuxtLink class="link" :to="{ path: '/ranks', query: { view: 'channel', of: 'earned' } }"
+          >take it over from Ranks</NuxtLink
+        >.</template
+      >
+    </p>
   </section>
   <section class="sheet">
     <h2>Views and money</h2>

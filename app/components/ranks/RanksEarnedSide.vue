@@ -98,6 +98,7 @@ const currencyProblem = computed(() =>
         />
       </div>
     </section>
+    <RanksEarnedIntents v-if="answer.kind" />
     <form data-test="earned-line" @submit.prevent="add">
       <h2>Tell a day</h2>
       <v-autocomplete

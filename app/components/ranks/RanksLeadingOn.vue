@@ -29,7 +29,7 @@ const HEADERS = [
     <h2>No leads to add</h2>
     <p v-if="leading.answer.videos > 1">
       No two of your {{ counted(leading.answer.videos, 'video') }} are about the same, or each leads to the others
-      already.
+      already; and no playlist lacks one.
     </p>
     <p v-else>
       Fewer than two videos of your channel are known. Name it in the Library, under Channels, and look at it.
@@ -73,6 +73,15 @@ const HEADERS = [
               >{{ percent(each.closeness) }}</span
             >
           </li>
+          <li v-for="list in item.playlists" :key="list.id">
+            <span class="muted">Add it to the playlist</span>{{ ' '
+            }}<NuxtLink
+              class="link"
+              :to="{ path: '/library', query: { tab: 'playlists', playlist: list.id } }"
+              data-test="leading-playlist"
+              >{{ list.title }}</NuxtLink
+            >
+          </li>
         </ul>
       </template>
       <template #[`item.acts`]="{ item }"
@@ -89,7 +98,8 @@ const HEADERS = [
     </v-data-table-virtual>
     <p class="small muted">
       Those watched most first: a link there is seen by most. By the words of titles; what a description, or cards and
-      end screen of a brief lead to already is left out. The site does not tell cards of videos made elsewhere.
+      end screen of a brief lead to already is left out. A playlist is named whose phrase the title says. The site does
+      not tell cards of videos made elsewhere.
     </p>
   </template>
 </template>

@@ -7,6 +7,7 @@ import { SOURCE_NAMES } from '~/composables/viewSources'
 
 /** Where views came from in the days that are shown, and how far the video is watched. */
 const props = defineProps<{ span: Span; retention: readonly number[] | null }>()
+const emit = defineEmits<{ importRetention: [] }>()
 /** Other sites that are listed. */
 const LISTED = 5
 /** The part of viewers still there. */
@@ -40,11 +41,14 @@ const stays = computed(() =>
       </tbody>
     </table>
     <p v-else class="muted small">Nobody told where the views of these days came from.</p>
-    <p v-if="stays.length" class="small" data-test="stays">
-      Still watching:
-      <span v-for="stay in stays" :key="stay.at" class="stay"
-        ><span class="figure">{{ percent(stay.part) }}</span> {{ stay.at }}</span
-      >
+    <p class="small" data-test="stays">
+      <template v-if="stays.length"
+        >Still watching:
+        <span v-for="stay in stays" :key="stay.at" class="stay"
+          ><span class="figure">{{ percent(stay.part) }}</span> {{ stay.at }}</span
+        ></template
+      ><span v-else class="muted stay">How far it is watched is not known.</span
+      ><button class="plain link" data-test="retention-import" @click="emit('importRetention')">Import a table</button>
     </p>
   </section>
 </template>

@@ -12,6 +12,7 @@ const ranks = useRanks()
 const views = useViews()
 onBeforeUnmount(views.follow())
 const importOpen = ref(false)
+const retentionOpen = ref(false)
 const SPANS = [
   { side: '28', title: '28 days' },
   { side: '90', title: '90 days' },
@@ -101,7 +102,12 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
         <RanksFirstWeeks class="sheet weeks" :weeks="views.known.firstWeeks" :brief="views.known.brief" />
       </div>
       <div class="under">
-        <RanksSources class="sheet" :span="views.span" :retention="views.known.retention" />
+        <RanksSources
+          class="sheet"
+          :span="views.span"
+          :retention="views.known.retention"
+          @import-retention="retentionOpen = true"
+        />
         <div class="changes">
           <RanksChanges class="sheet" :changes="views.known.changes" />
           <RanksPlanned class="sheet" :video="ranks.video" :plans="views.known.planned" :brief="views.known.brief" />
@@ -115,6 +121,7 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
     </p>
   </template>
   <LazyRanksImport v-if="importOpen" v-model="importOpen" :video="ranks.video" @imported="views.load()" />
+  <LazyRanksRetention v-if="retentionOpen" v-model="retentionOpen" :seconds="views.known?.seconds ?? null" />
 </template>
 
 <style scoped>

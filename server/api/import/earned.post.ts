@@ -6,6 +6,7 @@ import { route } from '../../http/route'
 import { withUpload } from '../../http/upload'
 import { workspaceOf } from '../../http/workspaceOf'
 import { importEarned } from '../../imports/importEarned'
+import { earnedCurrency } from '../../ranks/earned'
 import { ownVideoLinked } from '../../ranks/ownVideoLinked'
 import { readInThread } from '../../threads/readInThread'
 
@@ -16,7 +17,7 @@ export default route('POST /api/import/earned', (event, runtime, { query }) => {
   const { id, channelId } = workspaceOf(runtime, query.workspace)
   if (columns && !countsAnything(columns))
     throw new Problem(400, 'nothing-counted', 'Choose a column that counts clicks, calls, coupons or orders.')
-  const { currency } = workspaces.standing(id).settings.earnings
+  const currency = earnedCurrency(workspaces, id)
   const question = { columns, order: dates ?? null, decimal: decimal ?? null, zone, today: rankDay(now()), currency }
   return withUpload(event, uploads, async ({ file, gone, report }) => {
     const result = await importEarned(earned, readInThread(importThread, 'earned', { file, ...question }), {

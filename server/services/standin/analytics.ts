@@ -3,8 +3,8 @@ import type { DayFigures, SiteAnalytics, SiteAudience, VideoSite } from '../cont
 import { SITE, type Answering } from './answering'
 import { hash, seeded } from './chance'
 import { dayOf } from './clock'
+import { byChance, formulaDays, luckOf } from './formulaDays'
 import type { OpenWorld } from './openWorld'
-import { viewsBy } from './ranking'
 
 const MOST_DAYS = 400
 
@@ -34,14 +34,6 @@ interface DayRow {
 
 const nameOf = (day: number) => new Date(day).toISOString().slice(0, 10)
 
-/** Splits a whole number by parts; what is left over goes to the first ones. */
-function split(total: number, parts: readonly number[]): number[] {
-  const sum = parts.reduce((a, b) => a + b, 0)
-  const shares = parts.map(part => Math.floor((total * part) / sum))
-  let left = total - shares.reduce((a, b) => a + b, 0)
-  return shares.map(share => (left-- > 0 ? share + 1 : share))
-}
-
 /** The part of viewers still there at each tenth: its mean is the part that is watched. */
 export function retentionOf(watched: number): number[] {
   const end = 0.3 * watched
@@ -51,7 +43,7 @@ export function retentionOf(watched: number): number[] {
 
 /** What the site tells the owner of a channel of its videos and viewers. */
 export function siteAnalytics(
-  { db, clock }: OpenWorld,
+  { db, clock, seed }: OpenWorld,
   { call, answer }: Answering,
 ): Pick<VideoSite, 'analytics' | 'audience'> {
   const own = db.prepare<[string], VideoRow>(
@@ -69,29 +61,14 @@ export function siteAnalytics(
 
   /** Days on which a video's views followed a formula. */
   function* byFormula(video: VideoRow, from: number, to: number): Generator<DayFigures> {
-    const base = video.live ? video.views_before! : video.views
-    const traits = seeded(hash(video.code))
-    const parts = [0.25 + 0.35 * traits(), 0.2 + 0.3 * traits(), 0.05 + 0.1 * traits(), 0.03, 0.04]
-    const rate = 0.02 + 0.1 * video.clicks
+    const base = { ...video, views: video.live ? video.views_before! : video.views }
+    const expected = formulaDays(base, clock.madeOn)
     for (let day = from; day < to; day += DAY) {
-      const before = Math.round(base * viewsBy(day, video.published_at, clock.madeOn))
-      const views = Math.round(base * viewsBy(day + DAY, video.published_at, clock.madeOn)) - before
-      const [search, suggested, subscribers, web, elsewhere] = split(views, parts) as [
-        number,
-        number,
-        number,
-        number,
-        number,
-      ]
-      const clicks = search + suggested + subscribers
-      yield {
-        day: nameOf(day),
-        impressions: Math.round(clicks / rate),
-        clicks,
-        views,
-        bySource: { search, suggested, subscribers, web, elsewhere },
-        watchedSeconds: Math.round(views * video.seconds * video.watched),
-      }
+      const { impressions, ...bySource } = byChance(expected(day), luckOf(video.code, day, seed))
+      const clicks = bySource.search + bySource.suggested + bySource.subscribers
+      const views = clicks + bySource.web + bySource.elsewhere
+      const watchedSeconds = Math.round(views * video.seconds * video.watched)
+      yield { day: nameOf(day), impressions, clicks, views, bySource, watchedSeconds }
     }
   }
   const daily = (row: DayRow): DayFigures => {

@@ -30,6 +30,7 @@ export class Days {
       due: db.prepare<[number], ComingRow>('SELECT id, video FROM coming WHERE published_at < ? ORDER BY id'),
       drop: db.prepare('DELETE FROM coming WHERE id = ?'),
       live: db.prepare<[], number>('SELECT count(*) FROM live').pluck(),
+      lived: db.prepare<[], number>('SELECT 1 FROM day_figures LIMIT 1').pluck(),
       begin: db.prepare('BEGIN IMMEDIATE'),
       end: db.prepare('COMMIT'),
       undo: db.prepare('ROLLBACK'),
@@ -39,6 +40,17 @@ export class Days {
   /** A video's text is what it is found by from now on. */
   aim: Watching['aim'] = video => {
     this.watching.aim(video)
+  }
+
+  /** @see Watching.before */
+  before: Watching['before'] = (id, day) => this.watching.before(id, day)
+
+  /**
+   * Days pass from a day on before the one on which the world was made, for what is changed with its clock set back.
+   * Only while none has passed: a day is lived once.
+   */
+  from(day: number): void {
+    if (day < this.next() && !this.q.lived.get()) this.kept.set('nextDay', day)
   }
 
   /** The first day that has not passed in the world yet, as its UTC midnight. */

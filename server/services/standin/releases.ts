@@ -76,7 +76,7 @@ export function siteReleases(
     ),
     isShown: db.prepare<[number], number>('SELECT shown FROM video WHERE id = ?').pluck(),
     show: db.prepare('UPDATE video SET live = 1, shown = ? WHERE id = ?'),
-    goLive: db.prepare('INSERT OR IGNORE INTO live VALUES (?, ?, ?)'),
+    goLive: db.prepare('INSERT OR IGNORE INTO live VALUES (?, ?, ?, ?)'),
   }
 
   const lacking = (owner: Owner, draft: Partial<VideoDraft>): SiteProblem[] => [
@@ -148,7 +148,7 @@ export function siteReleases(
       draft.endScreen && JSON.stringify(draft.endScreen),
       now,
     )
-    q.goLive.run(id, dayOf(visibleFrom), 0)
+    q.goLive.run(id, dayOf(visibleFrom), 0, null)
     days.aim({ ...q.video.get(code)! })
     playlists.addVideo(draft.playlists, code)
     ranking.changed()
@@ -176,8 +176,10 @@ export function siteReleases(
     const language = draft.language?.split('-')[0] ?? video.language
     const captions = draft.captions === undefined ? video.captions : (draft.captions?.text ?? null)
     // One from before the world's clock began had its views by a formula: from now on they come day by day.
-    const grown = video.live ? 1 : viewsBy(clock.today(), video.published_at, clock.madeOn)
-    q.goLive.run(video.id, dayOf(now), video.views)
+    const today = dayOf(now)
+    const grown = video.live ? 1 : viewsBy(today, video.published_at, clock.madeOn)
+    if (!video.live) q.goLive.run(video.id, today, video.views, JSON.stringify(days.before(video.id, today)))
+    days.from(today)
     const clicks = video.clicks + appeal(after.title) - appeal(before.title)
     const watched = (video.watched * keeps(after.title, captions)) / keeps(before.title, video.captions)
     q.change.run(

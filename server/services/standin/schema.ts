@@ -30,8 +30,9 @@ export const SCHEMA = `
     name TEXT NOT NULL, bytes INTEGER NOT NULL, received INTEGER NOT NULL, seconds INTEGER NOT NULL, video_id INTEGER REFERENCES video);
   CREATE TABLE release (video_id INTEGER PRIMARY KEY REFERENCES video, request TEXT UNIQUE, thumbnail TEXT, sheet TEXT NOT NULL, cards TEXT NOT NULL,
     end_screen TEXT, sent_at INTEGER NOT NULL);
-  -- What a live video had by the formula before it became live, and since when it is.
-  CREATE TABLE live (video_id INTEGER PRIMARY KEY REFERENCES video, since INTEGER NOT NULL, views_before INTEGER NOT NULL);
+  -- What a live video had by the formula before it became live, since when it is, and what its words, standing
+  -- and clicks brought it then, as JSON: what changes since is told from that. NULL for one published since.
+  CREATE TABLE live (video_id INTEGER PRIMARY KEY REFERENCES video, since INTEGER NOT NULL, views_before INTEGER NOT NULL, before TEXT);
   -- The searches that can find a live video: what its words score there, NULL where it is not found.
   CREATE TABLE aim (video_id INTEGER NOT NULL REFERENCES video, phrase_id INTEGER NOT NULL REFERENCES phrase, text REAL, PRIMARY KEY (video_id, phrase_id)) WITHOUT ROWID;
   -- What the first ones scored on a search's page when it was last looked at, as doubles, best first.

@@ -1,5 +1,6 @@
 import { DAY } from '../../../core/time'
-import { hash, normal, seeded } from './chance'
+import { seeded } from './chance'
+import { byChance, FLOWS, formulaDays, luckOf, type Flows } from './formulaDays'
 import { dislikesOf } from './videos'
 import { lastMonthOf } from './demandData'
 import type { OpenWorld } from './openWorld'
@@ -40,6 +41,14 @@ export interface LiveRow {
   watched: number
   subscribers: number
   standing: number
+  /** What it had by the formula before it was changed, and what its words brought then; `null` for a new one. */
+  views_before: number
+  before: string | null
+}
+/** What a video's words, standing and clicks brought before it was changed. */
+export interface Before {
+  clicks: number
+  flows: Flows
 }
 
 /** What viewers do with what they are shown. Drawn from the world's seed, as its ranking is. */
@@ -71,8 +80,12 @@ export class Watching {
     this.q = {
       live: db.prepare<[number], LiveRow>(
         `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched,
-          c.subscribers, c.standing FROM live l JOIN video v ON v.id = l.video_id JOIN channel c ON c.id = v.channel_id
+          c.subscribers, c.standing, l.views_before, l.before FROM live l JOIN video v ON v.id = l.video_id JOIN channel c ON c.id = v.channel_id
           WHERE v.published_at < ? AND v.shown = 1 ORDER BY v.id`,
+      ),
+      one: db.prepare<[number], LiveRow>(
+        `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched,
+          c.subscribers, c.standing, 0 AS views_before, NULL AS before FROM video v JOIN channel c ON c.id = v.channel_id WHERE v.id = ?`,
       ),
       aims: db.prepare<[number], AimRow>(
         'SELECT a.phrase_id, a.text AS aim_text, p.* FROM aim a JOIN phrase p ON p.id = a.phrase_id WHERE a.video_id = ? ORDER BY p.id',
@@ -124,12 +137,16 @@ export class Watching {
     for (const video of this.q.live.all(day + DAY)) this.watch(video, day)
   }
 
-  private watch(video: LiveRow, day: number): void {
-    const { first, fall, told, lasting, suggested, subscribe } = this.viewers
+  /** What a video's words bring on a day; to be asked before it is changed. */
+  before(id: number, day: number): Before {
+    const video = this.q.one.get(id)!
+    this.aim(video)
+    return { clicks: video.clicks, flows: this.flows(video, day) }
+  }
+
+  private flows(video: LiveRow, day: number): Flows {
+    const { first, fall, told, lasting, suggested } = this.viewers
     const age = Math.max(0, day - video.published_at) / DAY
-    // What belongs to a day and a video alone, however the clock was moved there.
-    const luck = seeded(hash(`${video.code}/${day}`) ^ this.world.seed)
-    const noise = Math.exp(0.18 * normal(luck))
     const liked = 0.5 + video.clicks
     let impressions = 0
     let search = 0
@@ -150,14 +167,41 @@ export class Watching {
     const beside = BESIDE.views * Math.pow(DAYS_A_MONTH * most, BESIDE.power)
     const near =
       ((search + news) * suggested + beside * liked) * (video.watched / 0.45) + (0.0015 * video.views) / (1 + age / 30)
-    const elsewhere = 0.03 * (search + news + near)
-    const whole = (value: number) => Math.floor(value * noise + luck())
-    const views = [search, near, news, web, elsewhere].map(whole)
-    const clicked = views[0]! + views[1]! + views[2]!
-    const total = clicked + views[3]! + views[4]!
-    const shown = Math.max(clicked, whole(impressions + 14 * near + 5 * news))
+    return {
+      impressions: Math.max(search + near + news, impressions + 14 * near + 5 * news),
+      ...{ search, suggested: near, subscribers: news, web, elsewhere: 0.03 * (search + news + near) },
+    }
+  }
+
+  /**
+   * What a day brings a video. One that was changed goes on as by its formula, but for what the change did: the part
+   * that its words explain is what they bring now, the rest moves with how many click.
+   */
+  private expected(video: LiveRow, day: number): Flows {
+    const now = this.flows(video, day)
+    if (video.before === null) return now
+    const before = JSON.parse(video.before) as Before
+    const formula = { ...video, views: video.views_before, clicks: before.clicks }
+    const usual = formulaDays(formula, this.world.clock.madeOn)(day)
+    const liked = (0.5 + video.clicks) / (0.5 + before.clicks)
+    const flow = (name: keyof Flows) => {
+      const explained = before.flows[name]
+      const share = explained > 0 ? Math.min(1, usual[name] / explained) : 1
+      const rest = Math.max(0, usual[name] - explained)
+      return now[name] * share + rest * (name === 'impressions' ? 1 : liked)
+    }
+    return Object.fromEntries(FLOWS.map(name => [name, flow(name)])) as unknown as Flows
+  }
+
+  private watch(video: LiveRow, day: number): void {
+    const luck = luckOf(video.code, day, this.world.seed)
+    const came = byChance(this.expected(video, day), luck)
+    const clicked = came.search + came.suggested + came.subscribers
+    const total = clicked + came.web + came.elsewhere
     const seconds = Math.round(total * video.seconds * video.watched * (0.95 + 0.1 * luck()))
-    this.q.figures.run(video.id, day, shown, clicked, ...views, seconds)
+    const { impressions, search, suggested, subscribers, web, elsewhere } = came
+    const row = [video.id, day, impressions, clicked, search, suggested, subscribers, web, elsewhere, seconds]
+    this.q.figures.run(row)
     this.q.watched.run(
       total,
       Math.floor(0.03 * total + luck()),
@@ -165,7 +209,7 @@ export class Watching {
       dislikesOf(video.views + total, video.watched),
       video.id,
     )
-    this.q.subscribed.run(Math.floor(subscribe * total + luck()), video.channel_id)
+    this.q.subscribed.run(Math.floor(this.viewers.subscribe * total + luck()), video.channel_id)
   }
 
   private searchesOf(phrase: SeriesRow, day: number): number {

@@ -1,10 +1,27 @@
 import { channelDifficultyBand, channelWorthBand, difficultyBand, worthBand } from '../../../../core/demand/bands'
 import { trend } from '../../../../core/demand/trend'
 import { meanVolume, yearChange } from '../../../../core/demand/volume'
-import { demandFactor, trendFactor, volumeCap, worth, worthWorking } from '../../../../core/demand/worth'
+import {
+  demandFactor,
+  earningsFactor,
+  trendFactor,
+  volumeCap,
+  worth,
+  WORTH_WEIGHTS,
+  worthWorking,
+  type WorthWeights,
+} from '../../../../core/demand/worth'
 
 const repeat = (year: number[], years: number, grow = 1) =>
   Array.from({ length: years }, (_, y) => year.map(value => value * grow ** y)).flat()
+
+const only = (weights: Partial<WorthWeights>): WorthWeights => ({
+  ...WORTH_WEIGHTS,
+  demand: 0,
+  ease: 0,
+  trend: 0,
+  ...weights,
+})
 
 describe('volume and change', () => {
   test('the mean is of the last twelve months; any unknown month makes it unknown', () => {
@@ -67,8 +84,8 @@ describe('worth by a chance', () => {
 
   test('without a chance nothing can be won; a weight of 0 leaves its part out', () => {
     expect(worth(of(50_000, 0))).toBe(0)
-    expect(worth(of(999, 0.01), { demand: 1, ease: 0, trend: 0 })).toBeCloseTo(60, 8)
-    expect(worth(of(999, 0.25), { demand: 0, ease: 1, trend: 0 })).toBeCloseTo(25, 8)
+    expect(worth(of(999, 0.01), only({ demand: 1 }))).toBeCloseTo(60, 8)
+    expect(worth(of(999, 0.25), only({ ease: 1 }))).toBeCloseTo(25, 8)
   })
 
   test('the working says what each factor costs by itself', () => {
@@ -78,6 +95,36 @@ describe('worth by a chance', () => {
     expect(costs.demand).toBeCloseTo(worth(of(99_999, 0.1))! - value!, 8)
     expect(costs.trend).toBe(0)
     expect(heldBackBy).toBe('demand')
+  })
+})
+
+describe('what views bring in the worth', () => {
+  const brings = { intents: { hire: 0.004, learn: 0.0005 }, other: 0.001 }
+  const weights: WorthWeights = { demand: 0.4, ease: 0.4, trend: 0, earnings: 0.2, brings }
+  const phrase = { volume: 999, cap: 99_999, ease: 0.5, trend: null }
+
+  test('the best intent leaves it as it is, others by what they bring of it, unknown ones by the usual', () => {
+    expect(earningsFactor(brings, 'hire')).toBe(1)
+    expect(earningsFactor(brings, 'learn')).toBeCloseTo(0.125)
+    expect(earningsFactor(brings, null)).toBeCloseTo(0.25)
+    expect(earningsFactor({ intents: { hire: 0.0001 }, other: 0.001 }, null)).toBe(1)
+    // 100 × .6^.4 × .5^.4 = 61.78; × .125^.2 = .6598.
+    expect(worth({ ...phrase, intent: 'hire' }, weights)).toBeCloseTo(61.78, 1)
+    expect(worth({ ...phrase, intent: 'learn' }, weights)).toBeCloseTo(61.78 * 0.6598, 1)
+  })
+
+  test('without anything told, or without a weight, it counts nothing and is not in the working', () => {
+    const learn = { ...phrase, intent: 'learn' as const }
+    const without = { ...weights, earnings: 0 }
+    expect(worth(learn, { ...weights, brings: null })).toBe(worth(learn, without))
+    expect(worth(learn, without)).toBeCloseTo(54.77, 1)
+    expect(worthWorking(learn, without).factors.map(({ name }) => name)).toEqual(['demand', 'ease', 'trend'])
+    const { factors, heldBackBy } = worthWorking(learn, weights)
+    expect(factors.find(({ name }) => name === 'earnings')!.holdsBack).toBeCloseTo(61.78 * (1 - 0.6598), 1)
+    expect(heldBackBy).toBe('earnings')
+    expect(worth({ ...learn, byChance: true }, weights)!).toBeLessThan(
+      worth({ ...learn, intent: 'hire', byChance: true }, weights)!,
+    )
   })
 })
 
@@ -94,9 +141,7 @@ describe('worth', () => {
     expect(worth({ volume: null, cap: 1000, ease: 1, trend: steady })).toBeNull()
     expect(worth({ volume: 10, cap: 1000, ease: null, trend: steady })).toBeNull()
     expect(worth({ volume: 10, cap: 1000, ease: 1, trend: null })).toBeNull()
-    expect(worth({ volume: 1000, cap: 999, ease: null, trend: null }, { demand: 1, ease: 0, trend: 0 })).toBeCloseTo(
-      100,
-    )
+    expect(worth({ volume: 1000, cap: 999, ease: null, trend: null }, only({ demand: 1 }))).toBeCloseTo(100)
   })
 
   test('demand is capped, and the cap is never below a thousand', () => {

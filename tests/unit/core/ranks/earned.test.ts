@@ -97,6 +97,12 @@ test('a view of another kind is told apart, also where one video has several', (
     ],
   })
   const found = earned([at('a', 1000, 100, 50), at('b', 100, 1000, 6), at('c', 500, 500, 26), at('d', 50, 2000, 3)])!
+  expect(found.intents.map(({ intent, views }) => [intent, views])).toEqual([
+    ['hire', 1650],
+    ['learn', 3600],
+  ])
+  const [hire, learn] = found.intents
+  expect(hire!.rate.low).toBeGreaterThan(learn!.rate.high)
   const rates = new Map(found.phrases.map(({ phrase, rate }) => [phrase, rate.value]))
   expect(rates.get('bike repair near me')! / rates.get('how a derailleur works')!).toBeGreaterThan(8)
 })

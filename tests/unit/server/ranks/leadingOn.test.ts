@@ -1,9 +1,12 @@
+import { v7 as uuid } from 'uuid'
+import { playlistSchema } from '../../../../core/playlist/playlist'
 import { rankDay } from '../../../../core/ranks/standing'
 import { DAY } from '../../../../core/time'
 import { briefStore } from '../../../../server/data/briefs'
 import { videoBriefStore } from '../../../../server/data/videoBriefs'
 import { videoDayStore } from '../../../../server/data/videoDays'
 import { videoStore } from '../../../../server/data/videos'
+import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
 import { leadingOnOf } from '../../../../server/ranks/leadingOn'
 import { freshData, standingClock, temporaryFolder } from '../files'
@@ -19,7 +22,8 @@ test('by views of the last 28 days; what a description or the cards of a brief l
   const briefs = briefStore(db, clock)
   const workspaces = workspaceStore(db, videos, clock)
   const home = workspaces.create({ name: 'Shed', channelId: 'mine', region: 'GB' }).id
-  const stores = { briefs, videoBriefs: videoBriefStore(db), videoDays, videos, workspaces, now: clock }
+  const workspaceItems = workspaceItemStore(db, clock)
+  const stores = { briefs, videoBriefs: videoBriefStore(db), videoDays, videos, workspaceItems, workspaces, now: clock }
   expect(await leadingOnOf(stores, home)).toEqual({ rows: [], videos: 0 })
   videos.saveVideos(
     [
@@ -51,6 +55,16 @@ test('by views of the last 28 days; what a description or the cards of a brief l
     home,
   )
   expect(await leadingOnOf(stores, home)).toEqual({ rows: [], videos: 3 })
+  const list = (lead: string, entry: { kind: 'brief' | 'video'; id: string }) =>
+    workspaceItems.save(home, {
+      ...{ id: uuid(), kind: 'playlist', revision: 0 },
+      value: playlistSchema.parse({ title: `On ${lead}`, lead, region: 'GB', language: 'en', entries: [entry] }),
+    })
+  // The one of the brief stands in it; the other does not.
+  list('waxing chain', { kind: 'brief', id })
+  expect((await leadingOnOf(stores, home)).rows).toMatchObject([
+    { video: 'hot', to: [], playlists: [{ title: 'On waxing chain' }] },
+  ])
   briefs.remove(id)
-  expect((await leadingOnOf(stores, home)).rows).toHaveLength(1)
+  expect((await leadingOnOf(stores, home)).rows).toHaveLength(2)
 })

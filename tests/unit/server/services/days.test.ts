@@ -85,6 +85,37 @@ describe('as days pass', () => {
     close()
   })
 
+  test('a change that changes nothing leaves an old video’s views as they were, day by day with chance', async () => {
+    const { site, time, catchUp, close } = world()
+    const mean = (days: { views: number }[]) => days.reduce((sum, { views }) => sum + views, 0) / days.length
+    for (const old of (await site.channelVideos(HOME, 'en')).data.slice(-6)) {
+      const before = (await site.analytics(old.id)).data!.days.slice(-28)
+      expect(new Set(before.map(({ views }) => views)).size).toBeGreaterThan(3)
+      await site.update(old.id, { title: old.title })
+      time.now += 28 * DAY
+      catchUp()
+      const after = (await site.analytics(old.id)).data!.days.slice(-28)
+      expect(mean(after) / mean(before)).toBeGreaterThan(0.7)
+      expect(mean(after) / mean(before)).toBeLessThan(1.4)
+    }
+    close()
+  })
+
+  test('a change made with the clock set back is lived from its day on', async () => {
+    const { site, time, catchUp, close } = world()
+    const old = (await site.channelVideos(HOME, 'en')).data.at(-1)!
+    const made = time.now
+    time.now -= 30 * DAY
+    await site.update(old.id, { title: 'How to fix a bike puncture in the rain' })
+    time.now = made
+    catchUp()
+    const { days } = (await site.analytics(old.id)).data!
+    expect(new Set(days.map(({ day }) => day)).size).toBe(400)
+    expect(days.at(-1)!.day).toBe(new Date(made - DAY).toISOString().slice(0, 10))
+    expect((await site.video(old.id, 'en')).data!.title).toBe('How to fix a bike puncture in the rain')
+    close()
+  })
+
   test('the same acts make the same world, whether days pass one by one, at once, or with the site down between', async () => {
     const act = async ({ site }: { site: Services['site'] }) => {
       await published(site, 'film-01')
