@@ -1,15 +1,12 @@
 import { call, demoApp, expect, test as base, type RunningApp } from './app'
 
-// Views of all videos are asked for, which others do without: an app of its own.
+// What is told of videos changes what others see: an app of its own.
 const test = base.extend<object, { app: RunningApp }>(demoApp)
 
 const day = (ago: number) => new Date(Date.now() - ago * 86_400_000).toISOString().slice(0, 10)
 
-async function looked(app: RunningApp): Promise<string[]> {
-  await call(app, '/api/videos/views', { method: 'POST', body: {} })
-  await expect
-    .poll(async () => (await call(app, '/api/jobs')).json.jobs.find(({ kind }) => kind === 'views')?.state)
-    .toBe('done')
+/** The videos of which ranks are known. */
+async function ranked(app: RunningApp): Promise<string[]> {
   const { rows } = (await call(app, '/api/ranks/channel?region=GB')).json as { rows: { videoId: string }[] }
   return [...new Set(rows.map(({ videoId }) => videoId))]
 }
@@ -72,7 +69,7 @@ test('what videos brought is read from a table, divided among phrases, and worth
   page,
   app,
 }) => {
-  const ids = await looked(app)
+  const ids = await ranked(app)
   await forget(app)
   await page.goto('/ranks?view=channel&of=earned')
   await expect(page.getByTestId('earned-empty')).toBeVisible()
@@ -111,7 +108,6 @@ test('a day is told by hand, with the keyboard; wrong input is said; it is remov
   page,
   app,
 }) => {
-  await looked(app)
   await page.goto('/ranks?view=channel&of=earned')
   const form = page.getByTestId('earned-line')
   await form.getByTestId('line-add').focus()

@@ -81,6 +81,42 @@ test('a table of figures is read in: columns matched by hand, an order asked for
   await expect(page.getByTestId('view-sources')).toContainText('gearforum.example')
 })
 
+test('how far it is watched is read from a table: columns matched by hand, a wrong line refused, taken back', async ({
+  page,
+  app,
+}) => {
+  const { videos } = (await call(app, '/api/videos/texts')).json as unknown as { videos: { id: string }[] }
+  await page.goto(`/ranks?video=${videos[5]!.id}&view=views`)
+  const stays = page.getByTestId('stays')
+  await expect(stays).toContainText('at half')
+  const before = (await stays.textContent())!
+  await stays.getByTestId('retention-import').click()
+  const dialog = page.getByTestId('retention')
+  const give = (text: string) =>
+    dialog
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'watched.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const send = () => dialog.getByTestId('retention-send').click()
+  await send()
+  await expect(dialog).toContainText('Choose a file first.')
+  await give('position,retention\n0,100\n50,many\n100,10\n')
+  await send()
+  await expect(dialog).toContainText('Line 3: “many” is no part of the viewers.')
+  await give('Where;Left\n0 %;100 %\n25 %;70 %\n50 %;43,2 %\n75 %;20 %\n100 %;11 %\n')
+  await send()
+  await expect(dialog.getByTestId('retention-mapping')).toBeVisible()
+  await dialog.getByTestId('map-position').click()
+  await page.getByRole('option', { name: 'Where' }).click()
+  await dialog.getByTestId('map-stays').click()
+  await page.getByRole('option', { name: 'Left' }).click()
+  await send()
+  await expect(dialog.getByTestId('retention-answer')).toContainText('Read from 5 lines: 43 % of viewers')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(stays).toContainText('43 % at half')
+  await page.getByTestId('notice').getByRole('button', { name: 'Undo' }).click()
+  await expect(stays).toHaveText(before)
+})
+
 test('what a change did is told once it can be, and not before', async ({ page, app }) => {
   const { videos } = (await call(app, '/api/videos/texts')).json as unknown as {
     videos: { id: string; title: string }[]
