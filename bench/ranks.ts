@@ -4,6 +4,7 @@ import { Worker } from 'node:worker_threads'
 import { rankDay } from '../core/ranks/standing'
 import { seeded } from '../core/random'
 import { DAY } from '../core/time'
+import { standAgain } from '../server/data/channelSeries'
 import { openUserData } from '../server/data/open'
 import { call, startApp } from '../tests/e2e/startApp'
 import { times, timing, type Timing } from './measure'
@@ -82,8 +83,8 @@ function fill(file: string): { bytes: number; rows: number } {
           }
         }
       }
-      db.exec(`UPDATE rank_series SET (best_rank, best_day) = (SELECT rank, day FROM rank_day
-        WHERE series_id = rank_series.id AND rank IS NOT NULL ORDER BY rank, day LIMIT 1)`)
+      const standAnew = standAgain(db)
+      for (const id of db.prepare<[], number>('SELECT id FROM rank_series').pluck().all()) standAnew(id)
     })()
     db.pragma('wal_checkpoint(TRUNCATE)')
     return { bytes: statSync(file).size - before, rows: VIDEOS * PHRASES * REGIONS.length * DAYS }

@@ -72,15 +72,15 @@ export function* earnedOf(videos: readonly EarningVideo[], seed = 1): Generator<
   const followed = videos.filter(({ ways }) => ways.length)
   if (!followed.length) return null
   const random = seeded(seed)
-  const intents = new Numbers()
-  const places = new Numbers()
+  const intentNumbers = new Numbers()
+  const placeNumbers = new Numbers()
   const groups: EarningWay[][] = []
   const groupNumbers = new Numbers()
   const lines = new Map<string | null, EarningWay[]>()
   const ways = followed.map(({ id, ways: list }, unit) =>
     list.map(({ phrase, intent, place, views }) => {
-      const first = intents.of(phrase === null ? NO_PHRASE : intent)
-      const second = places.of(place)
+      const first = intentNumbers.of(phrase === null ? NO_PHRASE : intent)
+      const second = placeNumbers.of(place)
       const group = groupNumbers.of(`${first} ${second}`)
       const way = { phrase, intent, place, views, video: id, unit, first, second, group, came: new Float64Array(0) }
       ;(groups[group] ??= []).push(way)
@@ -91,7 +91,12 @@ export function* earnedOf(videos: readonly EarningVideo[], seed = 1): Generator<
     }),
   )
   const counts = followed.map(({ count }) => count)
-  const draws = yield* countFactors(counts, kindsOf(ways.flat()), { first: intents.size, second: places.size }, random)
+  const draws = yield* countFactors(
+    counts,
+    kindsOf(ways.flat()),
+    { first: intentNumbers.size, second: placeNumbers.size },
+    random,
+  )
   const rates = groups.map(([way]) =>
     draws.map(draw => draw.usual * draw.first[way!.first]! * draw.second[way!.second]!),
   )
@@ -118,26 +123,25 @@ export function* earnedOf(videos: readonly EarningVideo[], seed = 1): Generator<
     count: estimate(draws.map((_, k) => members.reduce((sum, { came }) => sum + came[k]!, 0))),
     rate: middle(rates[members[0]!.group]!),
   })
+  const intents: EarningIntent[] = []
+  const known = ways.flat().filter(({ phrase }) => phrase !== null)
+  for (const [intent, members] of group(known, way => way.intent)) {
+    const views = members.reduce((sum, way) => sum + way.views, 0)
+    const rateIn = (k: number) => members.reduce((sum, way) => sum + (way.views / views) * rates[way.group]![k]!, 0)
+    intents.push({ intent, views, rate: middle(draws.map((_, k) => rateIn(k))) })
+    yield
+  }
+  const phrases: EarningPhrase[] = []
+  for (const [phrase, members] of lines) {
+    const byViews = [...members].sort((a, b) => b.views - a.views)
+    phrases.push({ phrase, ...told(members), videos: [...new Set(byViews.map(({ video }) => video))] })
+    yield
+  }
   return {
     rate: middle(draws.map(({ usual }) => usual)),
     groups: groups.map(told),
-    intents: [
-      ...group(
-        ways.flat().filter(({ phrase }) => phrase !== null),
-        ({ intent }) => intent,
-      ),
-    ].map(([intent, members]) => {
-      const views = members.reduce((sum, way) => sum + way.views, 0)
-      const rateIn = (k: number) => members.reduce((sum, way) => sum + (way.views / views) * rates[way.group]![k]!, 0)
-      return { intent, views, rate: middle(draws.map((_, k) => rateIn(k))) }
-    }),
-    phrases: [...lines]
-      .map(([phrase, members]) => ({
-        phrase,
-        ...told(members),
-        videos: [...new Set([...members].sort((a, b) => b.views - a.views).map(({ video }) => video))],
-      }))
-      .sort((a, b) => b.count.value - a.count.value || b.views - a.views),
+    intents,
+    phrases: phrases.sort((a, b) => b.count.value - a.count.value || b.views - a.views),
   }
 }
 

@@ -41,14 +41,14 @@ const MOST_FROM = 500
  * belongs to a playlist whose phrase its title says whole.
  *
  * @param isLed whether a video leads to another already. @param playlists of the channel. @param most videos
- * that are told.
+ * that are told. @yields after each, so that others have their turn.
  */
-export function leadingOn(
+export function* leadingOn(
   videos: readonly LeadingVideo[],
   isLed: (from: string, to: string) => boolean,
   playlists: readonly PlaylistAbout[],
   most: number,
-): LeadingOn[] {
+): Generator<undefined, LeadingOn[]> {
   const holders = new Map<string, number[]>()
   for (const [i, { stems }] of videos.entries())
     for (const stem of stems) {
@@ -63,6 +63,7 @@ export function leadingOn(
   const told: LeadingOn[] = []
   for (const i of order.slice(0, MOST_FROM)) {
     if (told.length === most) break
+    yield
     const shared = new Map<number, number>()
     for (const stem of videos[i]!.stems) {
       const weight = weightOf(stem)

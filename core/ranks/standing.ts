@@ -37,7 +37,7 @@ export interface RankStanding {
 }
 
 /** A day counts as “about then” this much before it. */
-const TOLERANCE = { 7: 3, 28: 7 } as const
+export const TOLERANCE = { 7: 3, 28: 7 } as const
 
 /**
  * How a row of days stands.

@@ -71,11 +71,14 @@ export function earnedStore(db: Db) {
         coalesce(sum(value), 0) AS value, min(day) AS first, max(day) AS last
       FROM earned WHERE workspace_id = ? GROUP BY kind`,
   )
-  // A video counts when anything was ever told of it: on days without a line it brought nothing.
-  const videos = db.prepare<{ workspace: string; kind: EarnedKind; from: number; to: number }, EarnedVideo>(
-    `WITH told AS (SELECT DISTINCT video FROM earned WHERE workspace_id = @workspace),
-        brought AS (SELECT video, day, sum(count) AS count FROM earned
-          WHERE workspace_id = @workspace AND kind = @kind AND day BETWEEN @from AND @to GROUP BY video, day)
+  const toldVideos = db.prepare<[string], string>('SELECT DISTINCT video FROM earned WHERE workspace_id = ?').pluck()
+  const videos = db.prepare<
+    { workspace: string; ids: string; kind: EarnedKind; from: number; to: number },
+    EarnedVideo
+  >(
+    `WITH told AS (SELECT value AS video FROM json_each(@ids)),
+        brought AS (SELECT e.video, e.day, sum(e.count) AS count FROM told CROSS JOIN earned e ON e.video = told.video
+          WHERE e.workspace_id = @workspace AND e.kind = @kind AND +e.day BETWEEN @from AND @to GROUP BY e.video, e.day)
       SELECT told.video, coalesce(sum(b.count), 0) AS count, coalesce(sum(d.views), 0) AS views,
         CASE WHEN count(d.search) = count(d.day) THEN sum(d.search) END AS search, count(d.day) AS days
       FROM told LEFT JOIN video_day d ON d.video = told.video AND d.day BETWEEN @from AND @to AND d.views IS NOT NULL
@@ -122,9 +125,15 @@ export function earnedStore(db: Db) {
     told: (workspace: string, kind: EarnedKind, from: number, to: number): number =>
       told.get(workspace, kind, from, to)!,
     spans: (workspace: string): EarnedSpan[] => spans.all(workspace),
-    /** Each video of which anything was told, over days from `from` to `to`. */
-    videos: (workspace: string, kind: EarnedKind, from: number, to: number): EarnedVideo[] =>
-      videos.all({ workspace, kind, from, to }),
+    /** The videos that count: on days without a line one of which anything was ever told brought nothing. */
+    toldVideos: (workspace: string): string[] => toldVideos.all(workspace),
+    /** What some of them brought, over days from `from` to `to`. */
+    videos: (
+      workspace: string,
+      ids: readonly string[],
+      kind: EarnedKind,
+      { from, to }: { from: number; to: number },
+    ): EarnedVideo[] => videos.all({ workspace, ids: JSON.stringify(ids), kind, from, to }),
     /** Where videos stood in the site's search over these days, for phrases whose searches are known. */
     ranksSeen: (videos: readonly string[], from: number, to: number): RankSeen[] =>
       seen.all({ ids: JSON.stringify(videos), from, to }),

@@ -1,4 +1,5 @@
 import type { RankDay } from '../../core/ranks/standing'
+import { standAgain } from './channelSeries'
 import type { PageKind } from './results'
 import type { Db } from './open'
 
@@ -47,17 +48,7 @@ export function rankStore(db: Db, changed: () => void = () => undefined) {
     .pluck()
   const addSeries = db.prepare('INSERT INTO rank_series (video, phrase_id, region, kind) VALUES (?, ?, ?, ?)')
   const putDay = db.prepare('INSERT OR REPLACE INTO rank_day (series_id, day, rank, depth) VALUES (?, ?, ?, ?)')
-  const dayOf = db
-    .prepare<[number, number], number | null>('SELECT rank FROM rank_day WHERE series_id = ? AND day = ?')
-    .pluck()
-  const putBest = db.prepare(
-    'UPDATE rank_series SET best_rank = ?, best_day = ? WHERE id = ? AND (best_rank IS NULL OR best_rank > ?)',
-  )
-  // A later look of the same day replaces what may have been the best.
-  const findBest = db.prepare(
-    `UPDATE rank_series SET (best_rank, best_day) = (SELECT rank, day FROM rank_day
-      WHERE series_id = @id AND rank IS NOT NULL ORDER BY rank, day LIMIT 1) WHERE id = @id AND best_day = @day`,
-  )
+  const standAnew = standAgain(db)
   const looked = db.prepare('UPDATE watch SET due = max(due, ? + every) WHERE series_id = ?')
   const followed = db
     .prepare<[number, string, string], string>(
@@ -83,10 +74,8 @@ export function rankStore(db: Db, changed: () => void = () => undefined) {
     (page: RankPage, day: number, ranks: ReadonlyMap<string, number | null>, depth: number) => {
       for (const [video, rank] of ranks) {
         const series = seriesOf(video, page)
-        const before = dayOf.get(series, day)
         putDay.run(series, day, rank, depth)
-        if (before != null && (rank === null || rank > before)) findBest.run({ id: series, day })
-        if (rank !== null) putBest.run(rank, day, series, rank)
+        standAnew(series)
         looked.run(day, series)
       }
     },

@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { bringsOf } from '../../core/ranks/brings'
 import { isFresh, standingOf } from '../../core/ranks/standing'
 import type { Shares } from '../../core/rivals/winnings'
@@ -24,19 +25,14 @@ export async function channelRanks(
 ): Promise<ChannelRanksAnswer> {
   const series = store.of(channel, region, kind)
   const rows: ChannelRankRow[] = []
-  for (let from = 0; from < Math.min(series.length, MOST_SERIES); from += BATCH) {
-    const batch = series.slice(from, Math.min(from + BATCH, MOST_SERIES))
-    const days = store.tellingDays(batch.map(({ id }) => id))
-    for (const each of batch) {
-      const standing = standingOf(days.get(each.id) ?? [])
-      if (!standing) continue
-      const { phrase, video, title, searches } = each
-      // Searches and shares are the site's: how many look at a block of web search nobody tells.
-      const brings =
-        kind === 'web' || !isFresh(standing.now, today) ? null : bringsOf(searches, standing.now.rank, shares)
-      rows.push({ phrase, videoId: video, title, standing, searches, brings })
-    }
-    await new Promise(resolve => setImmediate(resolve))
+  for (const [i, { phrase, video, title, searches, days }] of series.slice(0, MOST_SERIES).entries()) {
+    if (i % BATCH === 0) await nextTurn()
+    const standing = standingOf(days)
+    if (!standing) continue
+    // Searches and shares are the site's: how many look at a block of web search nobody tells.
+    const brings =
+      kind === 'web' || !isFresh(standing.now, today) ? null : bringsOf(searches, standing.now.rank, shares)
+    rows.push({ phrase, videoId: video, title, standing, searches, brings })
   }
   rows.sort((a, b) => (b.brings?.now ?? -1) - (a.brings?.now ?? -1))
   return { rows, more: series.length > MOST_SERIES }

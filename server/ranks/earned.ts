@@ -1,3 +1,5 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { group } from 'd3-array'
 import { intentOf } from '../../core/demand/intent'
 import { earnedOf, type EarningVideo, type WayOfViews } from '../../core/ranks/earned'
 import { RATES } from '../../core/rivals/winnings'
@@ -5,7 +7,7 @@ import { dayName, dayNamed } from '../../core/ranks/standing'
 import { EARNED_KINDS, type EarnedKind } from '../../core/formats/earnedColumns'
 import { words } from '../../core/text/words'
 import type { EarnedAnswer, ToldLine } from '../../shared/earned'
-import type { EarnedLine, EarnedSpan, RankSeen } from '../data/earned'
+import type { EarnedLine, EarnedSpan, EarnedVideo, RankSeen } from '../data/earned'
 import type { WorkspaceStore } from '../data/workspaces'
 import type { Runtime } from '../runtime'
 import { inTurns } from '../threads/inTurns'
@@ -13,6 +15,8 @@ import { inTurns } from '../threads/inTurns'
 export type EarnedStores = Pick<Runtime, 'earned' | 'places' | 'workspaces'>
 
 const LINES = 200
+/** Videos that are read between two turns of others. */
+const AT_ONCE = 100
 /** Searches are told by the month. */
 const DAYS_A_MONTH = 365.25 / 12
 /** What a kind is looked at before others. */
@@ -54,7 +58,16 @@ export async function earnedAnswer(
   answer.from = dayName(from)
   answer.to = dayName(to)
   answer.told = earned.told(workspace, kind, from, to)
-  const videos = earned.videos(workspace, kind, from, to)
+  await nextTurn()
+  const ids = earned.toldVideos(workspace)
+  const videos: EarnedVideo[] = []
+  const seen = new Map<string, RankSeen[]>()
+  for (let i = 0; i < ids.length; i += AT_ONCE) {
+    const some = ids.slice(i, i + AT_ONCE)
+    videos.push(...earned.videos(workspace, some, kind, { from, to }))
+    for (const [video, list] of group(earned.ranksSeen(some, from, to), each => each.video)) seen.set(video, list)
+    await nextTurn()
+  }
   const followed = videos.filter(({ views }) => views > 0)
   answer.withoutViews = videos.filter(({ days }) => days === 0).map(({ video }) => video)
   answer.counted = followed.reduce((sum, { count }) => sum + count, 0)
@@ -72,13 +85,6 @@ export async function earnedAnswer(
     kinds.set(phrase, found)
     return found
   }
-  const seen = seenByVideo(
-    earned.ranksSeen(
-      followed.map(({ video }) => video),
-      from,
-      to,
-    ),
-  )
   const told = followed.map(({ video, count, views, search, days }): EarningVideo => {
     const ways = byPhrase(seen.get(video) ?? [], settings.shares, days).map(({ phrase, language, views: came }) => ({
       phrase,
@@ -118,16 +124,6 @@ export const toldLine = ({ video, day, ...line }: EarnedLine): ToldLine => ({
 function worthOf({ valued, value }: EarnedSpan, set: number | undefined) {
   if (set !== undefined) return { each: set, eachFrom: 'set' as const }
   return valued ? { each: value / valued, eachFrom: 'told' as const } : { each: null, eachFrom: null }
-}
-
-function seenByVideo(seen: readonly RankSeen[]): Map<string, RankSeen[]> {
-  const found = new Map<string, RankSeen[]>()
-  for (const each of seen) {
-    const list = found.get(each.video)
-    if (list) list.push(each)
-    else found.set(each.video, [each])
-  }
-  return found
 }
 
 /**

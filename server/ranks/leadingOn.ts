@@ -3,6 +3,7 @@ import { leadingOn, type LeadingOn, type LeadingVideo, type PlaylistAbout } from
 import { stemsOf } from '../../core/titles/closeness'
 import { rankDay } from '../../core/ranks/standing'
 import type { Runtime } from '../runtime'
+import { inTurns } from '../threads/inTurns'
 
 /** Videos that are told, and days whose views are counted. */
 const MOST = 100
@@ -54,6 +55,6 @@ export async function leadingOnOf(
     stems: stemsOf(value.lead || value.title, value.language),
     holds: new Set(value.entries.map(entry => ofBrief.get(entry.id) ?? entry.id)),
   }))
-  const rows = leadingOn(read, isLed, playlists, MOST)
+  const rows = await inTurns(leadingOn(read, isLed, playlists, MOST))
   return { rows: rows.map(row => ({ ...row, brief: briefOf(row.video)?.id ?? null })), videos: own.length }
 }

@@ -1,16 +1,11 @@
 import { earnedOf, type EarningVideo } from '../../../../core/ranks/earned'
+import { finished } from '../finished'
 import { seeded } from '../../../../core/random'
 import { splitCount } from '../../../../core/statistics/countFactors'
 
 const { floor, exp } = Math
 
-function earned(videos: readonly EarningVideo[], seed?: number) {
-  const work = earnedOf(videos, seed)
-  for (;;) {
-    const { done, value } = work.next()
-    if (done) return value
-  }
-}
+const earned = (videos: readonly EarningVideo[], seed?: number) => finished(earnedOf(videos, seed))
 
 /** A world where views bring what they bring by intent and place, and each video by itself a little more or less. */
 function world(random: () => number, { uneven = 0.3 } = {}): { videos: EarningVideo[]; rate: Map<string, number> } {

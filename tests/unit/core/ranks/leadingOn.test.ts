@@ -1,6 +1,8 @@
+import { finished } from '../finished'
 import { stemsOf } from '../../../../core/titles/closeness'
-import { leadingOn, type LeadingVideo } from '../../../../core/ranks/leadingOn'
+import { leadingOn as work, type LeadingVideo } from '../../../../core/ranks/leadingOn'
 
+const leadingOn = (...asked: Parameters<typeof work>) => finished(work(...asked))
 const video = (video: string, title: string, views: number | null = null): LeadingVideo => ({
   ...{ video, title, views },
   stems: stemsOf(title, 'en'),

@@ -94,11 +94,22 @@ test('the best rank follows when a later look of its day replaces it', async () 
   })
 })
 
-test('ranks kept by an earlier version have their best', async () => {
-  const { db, put, table, today } = setUp()
-  put('old', 'a', 5, 7)
-  db.prepare('UPDATE rank_series SET best_rank = NULL, best_day = NULL').run()
-  const migration = readFileSync(join(MIGRATIONS, '024-best-rank.sql'), 'utf8')
+test('ranks kept by an earlier version stand as they would if they were kept now', async () => {
+  const { db, put, table } = setUp()
+  for (const [ago, rank] of [
+    [40, 3],
+    [30, null],
+    [8, 9],
+    [7, 12],
+    [0, 15],
+  ] as const)
+    put('old', 'a', ago, rank)
+  put('old', 'b', 2, null)
+  const before = (await table()).rows
+  expect(before).toHaveLength(2)
+  db.prepare('UPDATE rank_series SET told_last = NULL, told_week = NULL, told_month = NULL, told_best = NULL').run()
+  expect((await table()).rows).toEqual([])
+  const migration = readFileSync(join(MIGRATIONS, '030-standings.sql'), 'utf8')
   db.exec(migration.slice(migration.indexOf('UPDATE')))
-  expect((await table()).rows[0]!.standing.best).toMatchObject({ rank: 7, day: today - 5 })
+  expect((await table()).rows).toEqual(before)
 })
