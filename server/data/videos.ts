@@ -80,6 +80,10 @@ export function videoStore(db: Db) {
   const ofChannel = db.prepare<[string], VideoRow>(
     `${VIDEO} WHERE v.channel_id = ? ORDER BY v.published_at DESC LIMIT 2000`,
   )
+  const countedOfChannel = db.prepare<[string], { views: number; publishedAt: number; at: number }>(
+    `SELECT views, published_at AS publishedAt, at FROM video
+      WHERE channel_id = ? AND views IS NOT NULL AND published_at IS NOT NULL ORDER BY published_at DESC LIMIT 2000`,
+  )
   const codesOfChannel = db
     .prepare<[string], string>('SELECT code FROM video WHERE channel_id = ? ORDER BY published_at DESC LIMIT 20000')
     .pluck()
@@ -183,6 +187,8 @@ export function videoStore(db: Db) {
     channel: (id: string): ChannelRow | null => channelRow.get(id) ?? null,
     /** A channel's videos known, newest first. */
     ofChannel: (id: string): VideoRow[] => ofChannel.all(id),
+    /** The views of a channel's videos, where they and the release are known, newest first. */
+    countedOfChannel: (id: string) => countedOfChannel.all(id),
     /** The ids of all of a channel's videos, newest first; 20,000 at most. */
     codesOfChannel: (id: string): string[] => codesOfChannel.all(id),
     /** Channels whose name holds a text, the largest first. */

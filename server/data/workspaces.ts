@@ -79,16 +79,7 @@ export function workspaceStore(
     const stated = byHand
       .all(row.id)
       .map(video => ({ views: video.views, publishedAt: video.published_at, at: video.at }))
-    const observed =
-      row.channel_id === null
-        ? []
-        : videos
-            .ofChannel(row.channel_id)
-            .flatMap(video =>
-              video.views === null || video.published_at === null
-                ? []
-                : [{ views: video.views, publishedAt: video.published_at, at: video.at }],
-            )
+    const observed = row.channel_id === null ? [] : videos.countedOfChannel(row.channel_id)
     const list = observed.length ? observed : stated
     const channel = row.channel_id === null ? null : videos.channel(row.channel_id)
     const at = list.length ? Math.max(...list.map(video => video.at)) : (channel?.at ?? now())
