@@ -1,14 +1,14 @@
-import Database from 'better-sqlite3'
-import MiniSearch from 'minisearch'
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { LARGE, listOf, makeLargeFiles } from '../demo/largeFiles'
 import { SPREAD } from '../core/rivals/forecast'
-import { readPhrase } from '../core/text/match'
-import { openUserData } from '../server/data/open'
+import { indexSnapshotStore } from '../server/data/indexSnapshots'
+import { openUserData, type Db } from '../server/data/open'
 import { phraseStore } from '../server/data/phrases'
+import { KeptSnapshot } from '../server/demand/keptSnapshot'
 import { PhraseIndex } from '../server/demand/phraseIndex'
+import { writeSnapshot } from '../server/demand/snapshotFile'
 import { answerPhrases } from '../server/demand/rows'
 import { makePhrases } from '../server/services/standin/phrases'
 import { DEMO_SEED } from '../server/services/standin/world'
@@ -16,6 +16,7 @@ import { PHRASE_SORTS, phrasesQuerySchema } from '../shared/phrases'
 import { call, startApp } from '../tests/e2e/startApp'
 import { suggested } from './desk'
 import { learntTimings } from './learnt'
+import { otherSearches } from './otherSearches'
 import { mostResident, quantile, times, timing, type Timing } from './measure'
 
 export const SIZES = [10_000, 100_000, 1_000_000]
@@ -132,56 +133,6 @@ function askAll(
   return { times: list, typed, near, several, worst: `${worst.ms.toFixed(1)} ms: ${worst.what}` }
 }
 
-/** The same question to FTS5, plainly ordered by volume, and to MiniSearch with neither prefix nor fuzziness. */
-async function others(
-  texts: { id: number; text: string; volume: number }[],
-  withMiniSearch: boolean,
-): Promise<{ fts5: number[]; mini: number[] | null }> {
-  const db = new Database(':memory:')
-  db.exec(
-    "CREATE TABLE p (id INTEGER PRIMARY KEY, text TEXT, volume REAL); CREATE VIRTUAL TABLE w USING fts5(text, content='', detail=none)",
-  )
-  const [add, addWords] = [
-    db.prepare('INSERT INTO p VALUES (?, ?, ?)'),
-    db.prepare('INSERT INTO w (rowid, text) VALUES (?, ?)'),
-  ]
-  db.transaction(() => {
-    for (const { id, text, volume } of texts) {
-      add.run(id, text, volume)
-      addWords.run(id, text)
-    }
-  })()
-  const top = db.prepare(
-    'SELECT p.id, p.text, p.volume FROM w JOIN p ON p.id = w.rowid WHERE w MATCH ? ORDER BY p.volume DESC LIMIT 200',
-  )
-  const match = (seed: string) =>
-    readPhrase(seed, 'en')
-      .norms.map(norm => `"${norm}"`)
-      .join(' AND ')
-  const fts5 = (await Promise.all(SEEDS.map(seed => times(2, 1, () => top.all(match(seed)))))).flat()
-  db.close()
-  if (!withMiniSearch) return { fts5, mini: null }
-  const mini = new MiniSearch<{ id: number; text: string; volume: number }>({
-    fields: ['text'],
-    storeFields: ['volume'],
-    searchOptions: { prefix: false, fuzzy: false, combineWith: 'AND' },
-  })
-  mini.addAll(texts)
-  const asked = (
-    await Promise.all(
-      SEEDS.map(seed =>
-        times(2, 1, () =>
-          mini
-            .search(seed)
-            .sort((a, b) => Number(b.volume) - Number(a.volume))
-            .slice(0, 200),
-        ),
-      ),
-    )
-  ).flat()
-  return { fts5, mini: asked }
-}
-
 /** Imports a list through the app, and says how long that took and how much memory the whole program had at most. */
 async function importList(
   size: number,
@@ -216,6 +167,22 @@ function fillLarge(): { data: string; filesSeconds: number; fillSeconds: number 
   const done = spawnSync(process.execPath, ['.output/tools/large.mjs', data], { encoding: 'utf8' })
   if (done.status !== 0) throw new Error(`The store could not be filled: ${done.stderr}`)
   return { data, filesSeconds: (madeAt - startedAt) / 1000, fillSeconds: (performance.now() - madeAt) / 1000 }
+}
+
+/** How long the first answer takes from an index that was kept beside the database. */
+async function fromKept(db: Db, index: PhraseIndex, phrases: ReturnType<typeof phraseStore>): Promise<number[]> {
+  const path = join(FOLDER, 'bench.snapshot')
+  const snapshots = indexSnapshotStore(db)
+  const begun = snapshots.begin()
+  if (!(await writeSnapshot(path, 'bench', index.sections(), () => false))) throw new Error('The index was not kept.')
+  snapshots.fits('bench', begun)
+  const query = { ...phrasesQuerySchema.parse({ seed: 'bike', region: 'GB', limit: 200 }), region: 'GB' }
+  const taken = await times(5, 1, () => {
+    const again = new PhraseIndex(db, undefined, new KeptSnapshot(db, path))
+    answerPhrases(again, phrases, { query, looks: [null], missing: [], without: [], own: OWN })
+  })
+  rmSync(path)
+  return taken
 }
 
 /** Suggestions for tags where a million phrases are known. */
@@ -267,6 +234,7 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
     const index = new PhraseIndex(db)
     index.load('en', 'GB')
     const loadMs = performance.now() - loadedAt
+    const keptMs = await fromKept(db, index, phrases)
     const { times: asked, typed, near, several, worst } = askAll(index, phrases, largest ? 2 : 1)
     const texts = db
       .prepare<[], { id: number; text: string; volume: number }>(
@@ -274,7 +242,7 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
       )
       .all()
     say(`${size.toLocaleString('en')} phrases: the same questions to FTS5 and MiniSearch`)
-    const beside = await others(texts, true)
+    const beside = await otherSearches(texts, { seeds: SEEDS, withMiniSearch: true })
     const median = (list: number[]) =>
       quantile(
         [...list].sort((a, b) => a - b),
@@ -299,6 +267,8 @@ export async function benchScale(say: (what: string) => void): Promise<Scale> {
           timing('of seeds that hardly any phrase holds, with what is near', '1,000,000 phrases', near, 15),
           timing('the same words from FTS5, ordered by volume', '1,000,000 phrases', beside.fts5, null),
           timing('the same words from MiniSearch', '1,000,000 phrases', beside.mini!, null),
+          timing('the first answer from the kept index', '1,000,000 phrases, one region', keptMs, 1500),
+          timing('the first load of the index from the tables', '1,000,000 phrases, one region', [loadMs], null),
           timing('import of a CSV list', '1,000,000 rows', [imported.seconds * 1000], 20_000, 'most'),
           timing('the sqlite3 shell importing the same file', '1,000,000 rows', [shellSeconds * 1000], null),
         ],

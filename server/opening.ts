@@ -33,6 +33,7 @@ import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { aimedStore, type AimedStore } from './data/aimed'
+import { indexSnapshotStore } from './data/indexSnapshots'
 import { forecastStore, type ForecastStore } from './data/forecasts'
 import { linkForecasts, Recalibrations } from './ranks/forecasts'
 import { Chances } from './rivals/chances'
@@ -150,9 +151,10 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       attached.isNone() ? 'none' : attached.get(),
     )
     const phrases = phraseStore(db, services.now, changed('phrases'))
-    const search = startSearch(join(workers, 'index.mjs'), file, (...cap) => {
+    const putCap: typeof phrases.putCap = (...cap) => {
       phrases.putCap(...cap)
-    })
+    }
+    const search = startSearch(join(workers, 'index.mjs'), file, putCap, indexSnapshotStore(db))
     const chances = new Chances(
       chanceModelStore(db, ids => {
         search.changed(ids)

@@ -6,7 +6,7 @@ const DIGITS = 65_536
  * Sorts items by keys of 32 bits, main key first; items equal in all keep their order. Two counting
  * passes a key: a million items by one key take some tens of milliseconds.
  */
-export function sortByKeys(items: Uint32Array, keys: readonly KeyOf[]): Uint32Array {
+export function sortByKeys(items: Uint32Array<ArrayBuffer>, keys: readonly KeyOf[]): Uint32Array<ArrayBuffer> {
   let from = items.slice()
   let to = new Uint32Array(items.length)
   const counts = new Uint32Array(DIGITS)

@@ -4,6 +4,13 @@ import { eachWord } from '../text/words'
 const LOOSE = 200_000
 const LOOSE_PART = 0.1
 
+/** Postings as plain columns: the words by their numbers, their lists one after the other, and where each begins. */
+export interface KeptPostings {
+  words: string[]
+  lists: Uint32Array<ArrayBuffer>
+  listFrom: Uint32Array<ArrayBuffer>
+}
+
 /**
  * Which phrases hold which word: phrases are numbered, each word has an ascending list of numbers.
  * Most stands in a compact form, one array for all lists. New phrases, whose numbers are larger than all before,
@@ -85,6 +92,28 @@ export class Postings {
     this.first.fill(0)
     this.last.fill(0)
     this.links = 0
+  }
+
+  /**
+   * All of it as plain columns, to be kept: views of what stands here, right until more is added. Nothing may be linked
+   * loosely (`compact`).
+   */
+  columns(): KeptPostings {
+    return {
+      words: [...this.wordIds.keys()],
+      lists: this.lists.subarray(0, this.listFrom.at(-1)),
+      listFrom: this.listFrom,
+    }
+  }
+
+  /** The same as it was kept. @param size phrases that were added. */
+  static from({ words, lists, listFrom }: KeptPostings, size: number): Postings {
+    const postings = new Postings()
+    for (const [id, word] of words.entries()) postings.wordIds.set(word, id)
+    postings.lists = lists.length ? lists : new Uint32Array(1024)
+    postings.listFrom = listFrom
+    postings.size = size
+    return postings
   }
 
   /** How many words there are. */

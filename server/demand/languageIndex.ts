@@ -7,11 +7,27 @@ import { wordCount } from '../../core/text/words'
 import type { IndexRows } from '../data/indexRows'
 import { keepLast } from './keepLast'
 import { NO_INTENT, RegionColumns } from './regionColumns'
+import type { Section } from './snapshotFile'
 
 /** Texts read in one go. */
 const STEP = 1000
 /** Regions held at a time: of a million phrases each takes some sixty megabytes. */
 const REGIONS = 8
+/** The columns of phrases that are kept as they stand. */
+const KEPT = ['numbers', 'ids', 'text', 'words', 'via', 'question'] as const
+interface KeptMeta {
+  size: number
+  lastId: number
+  base: number
+  numbered: boolean
+  words: string[]
+}
+/** An index as it was kept, and the phrases that changed since. */
+export interface KeptIndex {
+  section: (name: string) => Section | null
+  changed: () => Iterable<number>
+}
+const regionName = (language: string, key: string) => `${language}/${key}`
 /** The place among the texts of a phrase that has none yet: behind all others. */
 const LATE = 0xfffffffe
 
@@ -20,9 +36,9 @@ const LATE = 0xfffffffe
  * themselves stay in the store: a million of them would take more memory than all else here.
  */
 export class LanguageIndex {
-  readonly postings = new Postings()
+  readonly postings: Postings
   /** A phrase's number by its id, plus one; 0 for none of this language. */
-  private numbers = new Uint32Array(1024)
+  numbers = new Uint32Array(1024)
   ids = new Uint32Array(1024)
   /**
    * Where a phrase stands among the others by text: odd for those loaded, in order; what came later stands between two.
@@ -46,12 +62,50 @@ export class LanguageIndex {
     private readonly rows: IndexRows,
     private places: PlaceNames,
     private readonly weights: WorthWeights,
+    /** What was kept of it; read from the tables where there is nothing. */
+    private readonly kept: KeptIndex | null = null,
   ) {
+    const section = kept?.section(language) ?? null
+    if (section && kept) {
+      this.postings = this.restore(section)
+      for (const id of kept.changed()) {
+        const row = rows.phrase.get(id)
+        if (row?.[0] === language) this.refresh(id, row[1], row[2])
+      }
+      return
+    }
+    this.postings = new Postings()
     for (const [id, text] of rows.phrases.iterate(language)) this.add(id, text, 2 * this.base++ + 1)
     this.postings.compact()
     for (const [id, via] of rows.via.iterate(language)) this.via[this.numberOf(id)] = via
     // Whoever asks first for what is near does not wait for it.
     this.vocabulary()
+  }
+
+  private restore({ meta, columns }: Section): Postings {
+    const { size, lastId, base, numbered, words } = meta as KeptMeta
+    Object.assign(this, { lastId, base, numbered })
+    for (const name of KEPT) Object.assign(this, { [name]: columns[name] })
+    this.intent = new Uint8Array(this.ids.length)
+    const { lists, listFrom } = columns as Record<string, Uint32Array<ArrayBuffer>>
+    return Postings.from({ words, lists: lists!, listFrom: listFrom! }, size)
+  }
+
+  /** All that is to be kept of it: what stands here, right until something changes. */
+  sections(): Section[] {
+    this.postings.compact()
+    const { words, ...postings } = this.postings.columns()
+    const { size, lastId, base, numbered } = this
+    const own: Section = {
+      name: this.language,
+      meta: { size, lastId, base, numbered, words } satisfies KeptMeta,
+      columns: { ...postings, ...Object.fromEntries(KEPT.map(name => [name, this[name]])) },
+    }
+    const regions = [...this.regions].map(([key, region]) => ({
+      ...region.section(size),
+      name: regionName(this.language, key),
+    }))
+    return [own, ...regions]
   }
 
   get size(): number {
@@ -161,8 +215,18 @@ export class LanguageIndex {
     let columns = this.regions.get(key)
     if (!columns) {
       columns = new RegionColumns(code, this.weights, volumesAlone)
-      columns.grow(this.size)
-      columns.load(this.rows, id => this.numberOf(id))
+      const section = this.kept?.section(regionName(this.language, key)) ?? null
+      if (section && this.kept) {
+        columns.restore(section, this.size)
+        columns.loadPages(this.rows, id => this.numberOf(id))
+        for (const id of this.kept.changed()) {
+          const n = this.numberOf(id)
+          if (n >= 0) columns.refresh(this.rows, id, n)
+        }
+      } else {
+        columns.grow(this.size)
+        columns.load(this.rows, id => this.numberOf(id))
+      }
     }
     columns.grow(this.size)
     // What is told of everywhere stands beside every region.

@@ -1,4 +1,4 @@
-import { INTENTS, type Intent } from '../../core/demand/intent'
+import { INTENTS } from '../../core/demand/intent'
 import { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { WORTH_WEIGHTS } from '../../core/demand/worth'
@@ -10,45 +10,14 @@ import { nearSeed } from '../../core/search/near'
 import { selectRange } from '../../core/search/selectRange'
 import { listed } from '../../core/text/inWords'
 import { phraseKey, words } from '../../core/text/words'
-import type { PhrasesQuery } from '../../shared/phrases'
 import { indexRows, type IndexRows } from '../data/indexRows'
 import type { Db } from '../data/open'
 import { keepLast } from './keepLast'
-import { LanguageIndex } from './languageIndex'
-import { NO_INTENT, RISING, type OwnStanding, type RegionColumns } from './regionColumns'
+import { withoutChannel, type IndexAnswer, type IndexQuestion } from './indexQuestion'
+import { LanguageIndex, type KeptIndex } from './languageIndex'
+import { NO_INTENT, RISING, type RegionColumns } from './regionColumns'
+import type { Section } from './snapshotFile'
 import { lastKeys, sortKeys, sortName } from './sortKeys'
-
-/** A question to the index: the query's own filters and sort, with what only the server knows. */
-export interface IndexQuestion {
-  query: Omit<PhrasesQuery, 'region'> & { region: string }
-  /** For each seed the look whose phrases belong to it besides those that hold its words. */
-  looks: (number | null)[]
-  /** Phrases that stay away: what the tray holds, what it set aside. */
-  without: string[]
-  own: OwnStanding | null
-  weights?: WorthWeights
-}
-
-export interface IndexAnswer {
-  total: number
-  /** How many were left out only because they are in the tray or set aside. */
-  withheld: number
-  /** Ids of the rows asked for, in order. */
-  ids: number[]
-  /** Their chances of page one for the channel asked for, `null` where unknown. */
-  chances: (number | null)[]
-  /** What their wordings ask for, `null` for nothing, `undefined` where that is not worked out yet. */
-  wordings: (Intent | null | undefined)[]
-  /** Which seeds brought each, by their places; empty where there is one seed only. */
-  broughtBy: number[][]
-  /**
-   * Phrases near a seed that hardly any phrase answers, the most searched first, with what was changed to find them.
-   */
-  near: { id: number; why: string; seed: number }[]
-  cap: number
-  /** Caps worked out anew on the way. */
-  caps: { region: string; cap: number; known: number }[]
-}
 
 /**
  * So few hits are sorted outright. Of more, the first ones are found by walking down all phrases in the order wanted,
@@ -69,15 +38,6 @@ const BOTH = 3
 
 /** So many phrases that changed at once are read as a range, if they are one. */
 const RANGE = 32
-
-/**
- * What is sorted by a channel's figures where there is no channel: all of them are unknown, and what ties goes by
- * searches.
- */
-function withoutChannel(query: IndexQuestion['query']): IndexQuestion['query'] {
-  const ofChannel = query.sort.column === 'chance' || (query.sort.column === 'worth' && query.for === 'channel')
-  return ofChannel ? { ...query, sort: { column: 'volume', direction: 'desc' } } : query
-}
 
 /** Terms separated by commas, each as its words. */
 const termsOf = (list: string | undefined) =>
@@ -100,15 +60,27 @@ export class PhraseIndex {
   private readonly cached = new Map<string, { version: number; bits: Bits }>()
   private version = 0
 
+  /** @param kept the index as it was kept; read from the tables where it was not. */
   constructor(
     db: Db,
     private readonly weights: WorthWeights = WORTH_WEIGHTS,
+    private readonly kept: KeptIndex | null = null,
   ) {
     this.rows = indexRows(db)
   }
 
+  /** Phrases in memory, of all languages. */
+  get size(): number {
+    return [...this.languages.values()].reduce((sum, { size }) => sum + size, 0)
+  }
+  /** All that is to be kept; what stands here, right until something changes or is asked. */
+  sections(): Section[] {
+    return [...this.languages.values()].flatMap(index => index.sections())
+  }
+
   private language(code: string): LanguageIndex {
-    const index = this.languages.get(code) ?? new LanguageIndex(code, this.rows, this.placeNames(), this.weights)
+    const index =
+      this.languages.get(code) ?? new LanguageIndex(code, this.rows, this.placeNames(), this.weights, this.kept)
     keepLast(this.languages, code, index, LANGUAGES)
     return index
   }
@@ -151,7 +123,10 @@ export class PhraseIndex {
   /** A step of what can be worked out before it is asked for. @returns whether there is more to do. */
   prepare(): boolean {
     let more = false
-    for (const index of this.languages.values()) more = index.tellIntents(4000) || more
+    for (const index of this.languages.values()) {
+      index.vocabulary()
+      more = index.tellIntents(4000) || more
+    }
     return more
   }
 

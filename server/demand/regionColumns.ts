@@ -7,6 +7,7 @@ import { volumeCap, worth, type WorthWeights } from '../../core/demand/worth'
 import { learntChance, type OwnValue } from '../../core/chance/model'
 import { chanceOfPageOne, firstPage, type Spread } from '../../core/rivals/forecast'
 import type { FigureColumns, IndexRows, PageColumns } from '../data/indexRows'
+import type { Section } from './snapshotFile'
 import { unpackStrengths } from '../data/strengths'
 
 /** Marks a phrase without an intent. */
@@ -24,8 +25,19 @@ const CHANGED = 16_384
 
 /** All phrases in one order, and those that changed since it was made. */
 export interface Order {
-  sorted: Uint32Array
+  sorted: Uint32Array<ArrayBuffer>
   changed: Set<number>
+}
+
+/** The columns of figures that are kept as they stand. */
+const KEPT = [
+  ...(['volume', 'volumeSteps', 'change', 'competition', 'advertiser', 'season', 'peaks'] as const),
+  ...(['direction', 'yearly'] as const),
+] as const
+interface KeptMeta {
+  cap: number
+  capKnown: number
+  known: number
 }
 
 /** My channel as scores use it: its strength and how uncertain a forecast for it is. */
@@ -125,7 +137,38 @@ export class RegionColumns {
       return
     }
     for (const row of rows.figures.iterate(this.region)) this.takeFigure(numberOf(row[0]), row)
+    this.loadPages(rows, numberOf)
+  }
+
+  /** Takes every page that stands for a phrase of the region. */
+  loadPages(rows: IndexRows, numberOf: (id: number) => number): void {
+    if (this.volumesAlone) return
     for (const row of rows.pages.iterate(this.region)) this.takePage(numberOf(row[0]), row)
+  }
+
+  /** What is to be kept of it: figures. Pages are few, and read anew. @param size phrases there are. */
+  section(size: number): Omit<Section, 'name'> {
+    const columns = Object.fromEntries(
+      (this.volumesAlone ? (['volume'] as const) : KEPT).map(name => [name, this[name].subarray(0, size)]),
+    )
+    const last = this.orders.get('last')
+    return {
+      meta: { cap: this.cap, capKnown: this.capKnown, known: this.known } satisfies KeptMeta,
+      columns: last ? { ...columns, last: last.sorted, lastChanged: Uint32Array.from(last.changed) } : columns,
+    }
+  }
+
+  /** Takes figures as they were kept. @param size phrases there are. */
+  restore({ meta, columns }: Section, size: number): void {
+    Object.assign(this, meta as KeptMeta)
+    const { last, lastChanged, ...figures } = columns
+    this.grow(size)
+    for (const [name, column] of Object.entries(figures)) (this[name as 'volume'] as Float64Array).set(column)
+    if (last && lastChanged)
+      this.orders.set('last', {
+        sorted: last as Uint32Array<ArrayBuffer>,
+        changed: new Set(lastChanged as Uint32Array),
+      })
   }
 
   /** Reads one phrase's figures again. */

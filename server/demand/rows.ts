@@ -9,7 +9,8 @@ import type { PhraseRow, PhrasesAnswer } from '../../shared/phrases'
 import type { KnownPhrase, Origin } from '../data/knownPhrases'
 import { VIA, type PhraseStore } from '../data/phrases'
 import type { PlaceStore } from '../data/places'
-import type { IndexQuestion, PhraseIndex } from './phraseIndex'
+import type { IndexQuestion } from './indexQuestion'
+import type { PhraseIndex } from './phraseIndex'
 import type { OwnStanding } from './regionColumns'
 
 /**

@@ -1,9 +1,14 @@
+import { dirname, join } from 'node:path'
+import { v4 as uuid } from 'uuid'
 import type { ViewsModel } from '../../core/rivals/upsets'
+import { MOST_FOLLOWED, type IndexSnapshotStore } from '../data/indexSnapshots'
 import type { PhraseStore } from '../data/phrases'
 import type { IndexThread } from '../threads/indexThread'
 import { restartingThread } from '../threads/restartingThread'
 import type { RowsQuestion } from './rows'
 
+/** The file beside the database in which the index is kept. It can be deleted at any time. */
+export const SNAPSHOT = 'index.snapshot'
 /** Changed phrases sent to the index in one message. */
 const BATCH = 4000
 
@@ -23,10 +28,24 @@ export interface PhraseSearch {
   close: () => Promise<void>
 }
 
-/** Starts the index over a user's file. @param entry the built thread. */
-export function startSearch(entry: string, file: string, putCap: PhraseStore['putCap']): PhraseSearch {
+/** After so long without a change or a question the index is kept beside the database. */
+const QUIET = 15_000
+/** Fewer phrases are read from the tables faster than anybody notices. */
+const LEAST_KEPT = 50_000
+
+/**
+ * Starts the index over a user's file.
+ * @param entry the built thread. @param snapshots where it is noted which kept index fits.
+ */
+export function startSearch(
+  entry: string,
+  file: string,
+  putCap: PhraseStore['putCap'],
+  snapshots: IndexSnapshotStore,
+  { quiet = QUIET, least = LEAST_KEPT } = {},
+): PhraseSearch {
   const thread = restartingThread<IndexThread>('The index of phrases', entry, {
-    workerData: { file },
+    workerData: { file, snapshot: join(dirname(file), SNAPSHOT) },
     resourceLimits: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 16 },
   })
   // Changes are gathered for a moment: an assessment of three hundred phrases is one message, not three hundred.
@@ -44,9 +63,32 @@ export function startSearch(entry: string, file: string, putCap: PhraseStore['pu
       thread.ask(remote => remote.changed(ids)).catch(() => undefined)
     }
   }
+  let keeping: NodeJS.Timeout | undefined
+  /** Phrases that changed, since somebody looked whether they are too many to be followed. */
+  let noted = 0
+  /** Keeps the index when all has been quiet for a while. */
+  const keepSoon = () => {
+    clearTimeout(keeping)
+    keeping = setTimeout(() => {
+      keep().catch((error: unknown) => {
+        // It is read from the tables at the next start, as if it had never been kept.
+        console.error('The index of phrases could not be kept:', error)
+      })
+    }, quiet).unref()
+  }
+  async function keep(): Promise<void> {
+    if (!thread.running() || !(await thread.ask(remote => remote.isToKeep(least)))) return
+    const mark = uuid()
+    const begun = snapshots.begin()
+    noted = 0
+    send()
+    if (await thread.ask(remote => remote.keep(mark))) snapshots.fits(mark, begun)
+    else keepSoon()
+  }
   return {
     async answer(question) {
       const startedAt = performance.now()
+      keepSoon()
       send()
       const { json, caps } = await thread.ask(remote => remote.answer(question, performance.now() - startedAt))
       for (const each of caps) putCap(each.region, each.cap, each.known)
@@ -59,6 +101,12 @@ export function startSearch(entry: string, file: string, putCap: PhraseStore['pu
     changed(ids) {
       for (const id of ids) due.push(id)
       timer ??= setImmediate(send)
+      noted += ids.length
+      if (noted > MOST_FOLLOWED) {
+        snapshots.unfollowMany()
+        noted = 0
+      }
+      keepSoon()
     },
     async settled() {
       send()
@@ -69,7 +117,13 @@ export function startSearch(entry: string, file: string, putCap: PhraseStore['pu
     placesChanged() {
       if (thread.running()) thread.ask(remote => remote.placesChanged()).catch(() => undefined)
     },
-    load: (language, region) => thread.ask(remote => remote.load(language, region)),
-    close: thread.close,
+    load(language, region) {
+      keepSoon()
+      return thread.ask(remote => remote.load(language, region))
+    },
+    close() {
+      clearTimeout(keeping)
+      return thread.close()
+    },
   }
 }

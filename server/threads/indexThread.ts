@@ -6,17 +6,20 @@ import { parentPort, workerData } from 'node:worker_threads'
 import { fitViews, type ViewsModel } from '../../core/rivals/upsets'
 import { phraseStore } from '../data/phrases'
 import { videoStore } from '../data/videos'
+import { KeptSnapshot } from '../demand/keptSnapshot'
 import { PhraseIndex } from '../demand/phraseIndex'
 import { answerPhrases, type RowsQuestion } from '../demand/rows'
+import { writeSnapshot } from '../demand/snapshotFile'
 
 /**
  * The index of phrases in a thread of its own, over a connection that only reads. What a person changed is taken in
  * before the next question; what a long import changed is taken in between questions, and none waits for all of it.
  */
-const { file } = workerData as { file: string }
+const { file, snapshot } = workerData as { file: string; snapshot: string }
 const db = new Database(file, { readonly: true })
 db.pragma('cache_size = -6000')
-const index = new PhraseIndex(db)
+const kept = new KeptSnapshot(db, snapshot)
+const index = new PhraseIndex(db, undefined, kept)
 const phrases = phraseStore(db)
 
 /**
@@ -33,13 +36,24 @@ function prepare(): void {
   if (index.prepare()) timer = setTimeout(prepare, 0)
 }
 
+/** Counts what changes the index or reads it: what is being written stays as it is in between alone. */
+let work = 0
+/** Whether anything is not as it was kept. */
+let behind = kept.isBehind
+function change(ids: Int32Array): void {
+  work++
+  behind = true
+  kept.note(ids)
+  index.changed(ids)
+}
+
 /** So many phrases changed at once are an import's. */
 const MANY = 500
 /** What imports changed, not taken in yet. Only that it changed is told: what is read then is what stands by then. */
 const backlog: Int32Array[] = []
 function takeIn(): void {
   const ids = backlog.shift()
-  if (ids) index.changed(ids)
+  if (ids) change(ids)
   if (backlog.length) setImmediate(takeIn)
   else wake()
 }
@@ -57,6 +71,7 @@ const thread = {
   },
   /** Loads what the first question will want. @returns how many phrases there are. */
   load(language: string, region: string): number {
+    work++
     const size = index.load(language, region)
     wake()
     return size
@@ -66,14 +81,31 @@ const thread = {
       if (backlog.push(ids) === 1) setImmediate(takeIn)
       return
     }
-    index.changed(ids)
+    change(ids)
     wake()
+  },
+  /** Whether the index is worth keeping, and something of it is not kept. @param least phrases. */
+  isToKeep: (least: number): boolean =>
+    index.size >= least && (behind || index.sections().some(({ name }) => !kept.holds(name))),
+  /**
+   * Writes the index beside the database. It gives way to whoever asks or changes something meanwhile.
+   * @param mark what the file is known by. @returns whether it is written.
+   */
+  async keep(mark: string): Promise<boolean> {
+    if (backlog.length) return false
+    const began = work
+    const sections = index.sections()
+    if (!(await writeSnapshot(snapshot, mark, sections, () => work !== began))) return false
+    behind = false
+    kept.nowHolds(sections.map(({ name }) => name))
+    return true
   },
   /** Answers once nothing is left to be taken in. */
   async settled(): Promise<void> {
     while (backlog.length) await new Promise(resolve => setImmediate(resolve))
   },
   placesChanged(): void {
+    work++
     index.placesChanged()
     wake()
   },
@@ -82,12 +114,14 @@ const thread = {
     question: RowsQuestion,
     waited: number,
   ): { json: string; caps: { region: string; cap: number; known: number }[] } {
+    work++
     const startedAt = performance.now() - waited
     const { caps, ...answer } = answerPhrases(index, phrases, question, startedAt)
     return { json: JSON.stringify({ ...answer, tookMs: performance.now() - startedAt }), caps }
   },
   /** The phrases alone, for what is done with many of them. */
   texts(question: RowsQuestion): string[] {
+    work++
     return phrases.textsById(index.answer(question).ids)
   },
 }
