@@ -25,6 +25,8 @@ export const HELD: Record<string, SpaceKind> = {
   source: 'figures',
   volume_cap: 'figures',
   region_interest: 'figures',
+  index_snapshot: 'figures',
+  index_change: 'figures',
   look: 'figures',
   look_phrase: 'figures',
   place: 'figures',

@@ -85,6 +85,15 @@ export function startSearch(
     if (await thread.ask(remote => remote.keep(mark))) snapshots.fits(mark, begun)
     else keepSoon()
   }
+  function unfollow(): void {
+    noted = 0
+    try {
+      snapshots.unfollowMany()
+    } catch (error) {
+      // A full disk, say: that they are followed on costs time alone, and what changed is saved already.
+      console.error('Changes of phrases are followed on:', error)
+    }
+  }
   return {
     async answer(question) {
       const startedAt = performance.now()
@@ -102,10 +111,7 @@ export function startSearch(
       for (const id of ids) due.push(id)
       timer ??= setImmediate(send)
       noted += ids.length
-      if (noted > MOST_FOLLOWED) {
-        snapshots.unfollowMany()
-        noted = 0
-      }
+      if (noted > MOST_FOLLOWED) unfollow()
       keepSoon()
     },
     async settled() {
