@@ -106,7 +106,6 @@ test('what videos brought is read from a table, divided among phrases, and worth
 
 test('a day is told by hand, with the keyboard; wrong input is said; it is removed and taken back', async ({
   page,
-  app,
 }) => {
   await page.goto('/ranks?view=channel&of=earned')
   const form = page.getByTestId('earned-line')
