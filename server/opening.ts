@@ -33,6 +33,7 @@ import { workspaceStore, type WorkspaceStore } from './data/workspaces'
 import { startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { aimedStore, type AimedStore } from './data/aimed'
+import { findableStore, type FindableStore } from './data/findables'
 import { indexSnapshotStore } from './data/indexSnapshots'
 import { forecastStore, type ForecastStore } from './data/forecasts'
 import { linkForecasts, Recalibrations } from './ranks/forecasts'
@@ -96,6 +97,7 @@ export interface Runtime {
   /** Goes through the pages kept, in threads of its own. */
   evidenceWork: EvidenceWork
   fileWork: FileWork
+  findables: FindableStore
   forecasts: ForecastStore
   aimed: AimedStore
   /** What came of forecasts corrects later ones. */
@@ -208,6 +210,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       evidence: evidenceStore(db),
       evidenceWork: startEvidence(join(workers, 'evidence.mjs'), file),
       fileWork,
+      findables: findableStore(db),
       forecasts,
       aimed: aimedStore(db),
       recalibrations,

@@ -3,6 +3,7 @@ import { useNotices } from '~/stores/notices'
 
 /** Keys that work on every screen, as the list of keys shows them. */
 export const SHELL_KEYS = [
+  { keys: 'Ctrl + K', does: 'Find anything: a brief, a video, a phrase, a list, a screen' },
   { keys: 'g then 0 … 6', does: 'Go to What next, Demand, Rivals, Desk, Release, Ranks, Library' },
   { keys: '/', does: 'To the seed box, or to the title on the Desk' },
   { keys: 'n', does: 'New brief' },
@@ -44,6 +45,7 @@ interface ShellActions {
   keys: () => void
   tray: () => void
   create: () => void
+  find: () => void
 }
 
 /** Whether keys are a text that is typed. */
@@ -52,19 +54,26 @@ export const typing = (target: EventTarget | null) =>
   !(target instanceof HTMLInputElement && /^(?:checkbox|radio|button)$/u.test(target.type)) &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/u.test(target.tagName))
 
-/** Listens for the keys of the shell; none works while something is typed. */
+/** What a dialog covers does not answer. */
+const isCovered = () => document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active') !== null
+
+/** Listens for the keys of the shell; none but the one to find works while something is typed. */
 export function useShellKeys(actions: ShellActions) {
   const notices = useNotices()
   let going = 0
   function onKey(event: KeyboardEvent) {
-    if (event.defaultPrevented || typing(event.target)) return
+    if (event.defaultPrevented) return
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+      event.preventDefault()
+      return void (isCovered() || actions.find())
+    }
+    if (typing(event.target)) return
     if ((event.ctrlKey || event.metaKey) && event.key === 'z' && notices.current?.undo) {
       event.preventDefault()
       return void notices.undo()
     }
     if (event.ctrlKey || event.metaKey || event.altKey) return
-    // What a dialog covers does not answer.
-    const covered = document.querySelector('.v-dialog.v-overlay--active, .v-menu.v-overlay--active') !== null
+    const covered = isCovered()
     if (going > Date.now() - 1500 && /^[0-6]$/u.test(event.key)) actions.areas[Number(event.key)]?.()
     else if (!covered && /^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1])
       screen.views[Number(event.key) - 1]!()

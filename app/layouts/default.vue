@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { mdiCompassOutline, mdiKeyboardOutline, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import {
+  mdiCompassOutline,
+  mdiKeyboardOutline,
+  mdiMagnify,
+  mdiTrayFull,
+  mdiWeatherNight,
+  mdiWhiteBalanceSunny,
+} from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { gapsOf } from '../../core/descriptions/gaps'
@@ -25,6 +32,7 @@ const settled = computed(() => briefSettled.value && workspace.loaded && access.
 const theme = useTheme()
 const keysOpen = ref(false)
 const newOpen = ref(false)
+const findOpen = ref(false)
 /** Below this width the tray lies over the screen while it is wanted, instead of beside it. */
 const NARROW = 1000
 const { width } = useDisplay()
@@ -68,7 +76,16 @@ useShellKeys({
   create: () => {
     newOpen.value = true
   },
+  find: () => {
+    findOpen.value = true
+  },
 })
+const ACTS = [
+  { text: 'New brief', act: () => (newOpen.value = true) },
+  { text: 'Keys', act: () => (keysOpen.value = true) },
+  { text: 'Show or hide the tray', act: switchTray },
+  { text: 'Dark or light theme', act: switchTheme },
+]
 </script>
 
 <template>
@@ -121,7 +138,15 @@ useShellKeys({
         @click="switchTray"
         >Tray</v-btn
       >
-      <v-btn :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
+      <v-btn
+        v-if="!keyNeeded"
+        :icon="mdiMagnify"
+        aria-label="Find anything"
+        title="Find anything (Ctrl + K)"
+        data-test="find-open"
+        @click="findOpen = true"
+      />
+      <v-btn v-if="!phone" :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn
         :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight"
         :aria-label="dark ? 'Light theme' : 'Dark theme'"
@@ -149,6 +174,7 @@ useShellKeys({
     /></v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
+    <LazyShellFind v-if="findOpen" v-model="findOpen" :acts="ACTS" />
     <LazyShellKeys v-if="keysOpen" v-model="keysOpen" />
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
   </v-app>

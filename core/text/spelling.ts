@@ -22,7 +22,8 @@ const SHORTEST = 4
 const LONG = 6
 const HAS_DIGIT = /\d/u
 
-function isMisspelt(a: string, b: string): boolean {
+/** Whether one word is another with a letter or two wrong, by their length. */
+export function isMisspelt(a: string, b: string): boolean {
   const longest = Math.max(a.length, b.length)
   // A number is never a misspelling of another one.
   return (

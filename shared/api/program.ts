@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { newKeySchema, signInSchema, type AccessKey, type NewKey, type SessionAnswer } from '../access'
+import { findQuery, type FindAnswer } from '../find'
 import type { JobState } from '../jobs'
 import { MOST_DAYS, SERVICE_USES, type Misbehaviour, type ServicesInUse, type SimulatedClock } from '../services'
 import { call, type } from './call'
@@ -17,6 +18,8 @@ export const programCalls = {
   'GET /api/access': call({ answer: type<{ keys: AccessKey[] }>() }),
   'POST /api/access': call({ body: newKeySchema, answer: type<NewKey>() }),
   'DELETE /api/access/:id': call({ answer: type<{ revoked: true }>() }),
+  /** Anything in a workspace by its words: briefs, videos, phrases, lists and what else has a name. */
+  'GET /api/find': call({ query: findQuery, answer: type<FindAnswer>() }),
   'GET /api/jobs': call({ answer: type<{ jobs: JobState[] }>() }),
   'GET /api/jobs/:id': call({ answer: type<JobState>() }),
   'DELETE /api/jobs/:id': call({ answer: type<JobState>() }),

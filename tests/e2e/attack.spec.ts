@@ -12,7 +12,7 @@ test('six hundred requests of every kind to every route: each is answered, none 
   const report = await fuzz(app, 600)
   expect(report).toMatchObject({ serverErrors: [], broken: [] })
   expect(report.shapeless).toEqual([])
-  expect(report.statuses['200']).toBeGreaterThan(200)
+  expect(report.statuses['200']).toBeGreaterThan(150)
 })
 
 /** A request as a program sends it that sets whatever headers it likes. */
