@@ -77,7 +77,7 @@ export const NAMED_PLACES: readonly { text: string; also: string; to: Place }[] 
     ['compose', 'Compose', 'description draft'],
     ['seen', 'Seen', 'preview phone'],
     ['tags', 'Tags', ''],
-    ['blocks', 'Blocks', 'text snippets footer'],
+    ['blocks', 'Blocks', 'footer links contact'],
     ['versions', 'Versions', 'history compare'],
   ].map(([side, text, also]) => ({ text: text!, also: also!, to: { path: '/desk', query: { side: side! } } })),
 ]
