@@ -32,5 +32,5 @@ export const weighByEarnings = (workspace: string, brings: IntentRates) =>
   changeWeights(
     workspace,
     now => ({ ...now, earnings: now.earnings || EARNINGS_FIRST, brings }),
-    'Earnings count in the worth of phrases now. Their weight is set in Library, Channels.',
+    'Earnings now count in worth. Set their weight in the Library, under Channels.',
   )

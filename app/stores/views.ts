@@ -117,7 +117,7 @@ export const useViews = defineStore('views', () => {
         const { before } = await put(retention, source)
         saved = true
         notices.show(
-          'Saved how far it is watched.',
+          'Audience retention saved.',
           before
             ? {
                 undo: async () => {

@@ -8,6 +8,8 @@ const BEGINS = 2
 const MISSPELT = 1
 /** A text that is all that was asked for stands above one that says more. */
 const WHOLE = 0.5
+/** A thing that is found by what else it says stands behind one that is called so. */
+const BESIDE = 0.6
 
 const cut = remembering(8000, (text: string) => words(text).map(({ norm }) => norm))
 
@@ -21,11 +23,12 @@ function answers(asked: string, word: string): number {
 /**
  * Finds things by their texts: every word that was typed has to be one of a text's words, its beginning, or a spelling
  * of it with a letter or two wrong. Order, case and accents do not matter.
- * @returns how well a text answers, more for better; `null` where it does not, or nothing was typed.
+ * @returns how well a text answers, more for better, with `also` as other words that it is found by; `null` where it
+ * does not, or nothing was typed.
  */
-export function matcher(asked: string): (text: string) => number | null {
+export function matcher(asked: string): (text: string, also?: string) => number | null {
   const typed = cut(asked)
-  return text => {
+  const called = (text: string): number | null => {
     const said = cut(text)
     if (!typed.length || !said.length) return null
     let sum = 0
@@ -36,5 +39,11 @@ export function matcher(asked: string): (text: string) => number | null {
       sum += best
     }
     return sum / typed.length + WHOLE * Math.min(1, typed.length / said.length)
+  }
+  return (text, also = '') => {
+    const score = called(text)
+    if (score !== null || !also) return score
+    const beside = called(`${text} ${also}`)
+    return beside === null ? null : beside * BESIDE
   }
 }

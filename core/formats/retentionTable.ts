@@ -75,8 +75,8 @@ export function readRetention(text: string, columns: RetentionColumnMap | null, 
   for (const { cells, line } of lines) {
     const told = [cells[map.position] ?? '', cells[map.stays] ?? ''] as const
     const [at, part] = told.map(numberIn) as [number, number]
-    if (!(at >= 0)) return { problem: `“${told[0].slice(0, 40)}” is no point in the video.`, line }
-    if (!(part >= 0)) return { problem: `“${told[1].slice(0, 40)}” is no part of the viewers.`, line }
+    if (!(at >= 0)) return { problem: `“${told[0].slice(0, 40)}” is not a point in the video.`, line }
+    if (!(part >= 0)) return { problem: `“${told[1].slice(0, 40)}” is not a share of viewers.`, line }
     points.push({ at, part, cells: told })
   }
   if (points.length < LEAST_LINES)
@@ -96,11 +96,11 @@ export function readRetention(text: string, columns: RetentionColumnMap | null, 
   const [begins, ends] = [known[0]!.at, known.at(-1)!.at]
   if (begins > REACH || ends < 1 - REACH || ends > 1 + REACH)
     return {
-      problem: `The table reaches from ${inPercent(begins)} to ${inPercent(ends)} of the video. All of it is needed.`,
+      problem: `The table covers ${inPercent(begins)} to ${inPercent(ends)} of the video. It must cover all of it.`,
       line: null,
     }
   const odd = known.find(({ part }) => part > MOST)
-  if (odd) return { problem: `${inPercent(odd.part)} of the viewers cannot be there.`, line: null }
+  if (odd) return { problem: `${inPercent(odd.part)} of viewers is more than there can be.`, line: null }
   return { tenths: TENTHS.map(at => partAt(known, at)), lines: points.length }
 }
 

@@ -95,8 +95,8 @@ export class Postings {
   }
 
   /**
-   * All of it as plain columns, to be kept: views of what stands here, right until more is added. Nothing may be linked
-   * loosely (`compact`).
+   * Everything as plain columns, to be saved: views of this object's arrays, valid until more is added. Call `compact`
+   * first.
    */
   columns(): KeptPostings {
     return {

@@ -91,7 +91,7 @@ export class LanguageIndex {
     return Postings.from({ words, lists: lists!, listFrom: listFrom! }, size)
   }
 
-  /** All that is to be kept of it: what stands here, right until something changes. */
+  /** Its parts to save: views of its arrays, valid until something changes. */
   sections(): Section[] {
     this.postings.compact()
     const { words, ...postings } = this.postings.columns()

@@ -73,7 +73,7 @@ export class PhraseIndex {
   get size(): number {
     return [...this.languages.values()].reduce((sum, { size }) => sum + size, 0)
   }
-  /** All that is to be kept; what stands here, right until something changes or is asked. */
+  /** The parts to save: views of its arrays, valid until something changes or is asked. */
   sections(): Section[] {
     return [...this.languages.values()].flatMap(index => index.sections())
   }

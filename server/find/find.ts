@@ -7,8 +7,6 @@ import type { Runtime } from '../runtime'
 
 /** So many of a kind are told. */
 const MOST = 6
-/** A thing that is found by what else it says stands behind one that is called so. */
-const BESIDE = 0.6
 /** Phrases stand behind one's own things that answer as well. */
 const OTHERS = 0.8
 
@@ -23,10 +21,8 @@ export async function find(
   const how = matcher(asked)
   const rows: Found[] = []
   for (const { kind, id, text, also } of findables.of(workspace, channelId)) {
-    const called = how(text)
-    const beside = also ? how(`${text} ${also}`) : null
-    const score = Math.max(called ?? 0, (beside ?? 0) * BESIDE)
-    if (score) rows.push({ kind, id, text, score })
+    const score = how(text, also)
+    if (score !== null) rows.push({ kind, id, text, score })
   }
   for (const phrase of await phrasesHeld(search, asked, region, language))
     rows.push({ kind: 'phrase', id: phrase, text: phrase, score: (how(phrase) ?? 1) * OTHERS })

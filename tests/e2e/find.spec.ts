@@ -37,7 +37,7 @@ test('anything is found with one key, by words, beginnings and misspellings; Ent
   await expect(page).toHaveURL(/\/demand\?.*region=GB/u)
 
   await look('zzqx')
-  await expect(page.getByText('Nothing is called so. Try fewer words.')).toBeVisible()
+  await expect(page.getByText('Nothing found. Try fewer words.')).toBeVisible()
   await page.keyboard.press('Escape')
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('find')).toHaveCount(0)

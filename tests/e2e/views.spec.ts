@@ -101,7 +101,7 @@ test('how far it is watched is read from a table: columns matched by hand, a wro
   await expect(dialog).toContainText('Choose a file first.')
   await give('position,retention\n0,100\n50,many\n100,10\n')
   await send()
-  await expect(dialog).toContainText('Line 3: “many” is no part of the viewers.')
+  await expect(dialog).toContainText('Line 3: “many” is not a share of viewers.')
   await give('Where;Left\n0 %;100 %\n25 %;70 %\n50 %;43,2 %\n75 %;20 %\n100 %;11 %\n')
   await send()
   await expect(dialog.getByTestId('retention-mapping')).toBeVisible()

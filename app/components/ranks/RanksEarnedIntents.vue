@@ -26,8 +26,8 @@ function weigh() {
 
 <template>
   <section v-if="intents.length">
-    <h2>By what searchers want</h2>
-    <table aria-label="What 1,000 views bring, by what searchers want">
+    <h2>By intent</h2>
+    <table aria-label="What 1,000 views bring, by intent">
       <tbody>
         <tr v-for="{ intent, views, rate } in intents" :key="intent" data-test="earned-intent">
           <th scope="row">
@@ -41,15 +41,19 @@ function weigh() {
     </table>
     <p class="small muted">
       {{ KIND_NAMES[answer.kind!].many }} of 1,000 views.
-      {{ intents.length > 1 ? 'Kinds that overlap may not differ.' : 'One intent alone tells no phrases apart.' }}
+      {{
+        intents.length > 1
+          ? 'Where ranges overlap, the difference may be chance.'
+          : 'Only one intent is known: phrases cannot be told apart by it yet.'
+      }}
     </p>
     <v-btn
       v-if="intents.length > 1"
       variant="tonal"
-      title="Demand then ranks phrases also by what their searchers bring"
+      title="Demand then also ranks phrases by what their views bring"
       data-test="earned-weigh"
       @click="weigh"
-      >Let it count in worth</v-btn
+      >Use in worth</v-btn
     >
   </section>
 </template>

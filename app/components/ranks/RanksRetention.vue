@@ -58,7 +58,7 @@ async function send() {
   <ShellImportDialog
     v-model="open"
     v-model:file="file"
-    title="Import how far it is watched"
+    title="Import audience retention"
     named="retention"
     accept=".csv,.tsv,.txt,text/csv"
     :problem="problem"

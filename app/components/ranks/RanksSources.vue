@@ -47,7 +47,7 @@ const stays = computed(() =>
         <span v-for="stay in stays" :key="stay.at" class="stay"
           ><span class="figure">{{ percent(stay.part) }}</span> {{ stay.at }}</span
         ></template
-      ><span v-else class="muted stay">How far it is watched is not known.</span
+      ><span v-else class="muted stay">Audience retention is not known.</span
       ><button class="plain link" data-test="retention-import" @click="emit('importRetention')">Import a table</button>
     </p>
   </section>

@@ -55,10 +55,10 @@ const here = computed((): Line[] => {
   const how = matcher(asked.value)
   return [
     ...NAMED_PLACES.map(({ text, also, to }) => ({ text, also, kind: 'Screen', go: () => go(to) })),
-    ...props.acts.map(({ text, act }) => ({ text, also: '', kind: 'Do it', go: act })),
+    ...props.acts.map(({ text, act }) => ({ text, also: '', kind: 'Action', go: act })),
   ].flatMap(({ text, also, kind, go: then }) => {
-    const score = how(text) ?? (how(`${text} ${also}`) ?? 0) * 0.6
-    return score ? [{ value: `${kind} ${text}`, title: text, kind, score, go: then }] : []
+    const score = how(text, also)
+    return score !== null ? [{ value: `${kind} ${text}`, title: text, kind, score, go: then }] : []
   })
 })
 const lines = computed((): Line[] =>
@@ -74,7 +74,7 @@ const nothing = computed(() =>
   !asked.value.trim()
     ? 'Type a word of a brief, a video, a phrase, a list, a screen or a setting.'
     : answered.value === asked.value
-      ? 'Nothing is called so. Try fewer words.'
+      ? 'Nothing found. Try fewer words.'
       : 'Looking…',
 )
 function choose(line: Line | null) {

@@ -31,3 +31,10 @@ test('nothing typed finds nothing, and a number is no misspelling of another', (
   expect(best('2025', ['Plans for 2026'])).toEqual([])
   expect(best('wax', ['wah'])).toEqual([])
 })
+
+test('what else a thing is found by counts less than its name', () => {
+  const how = matcher('backup')
+  expect(how('Data')).toBeNull()
+  expect(how('Data', 'backup restore')!).toBeGreaterThan(0)
+  expect(how('Data', 'backup restore')!).toBeLessThan(how('Backups')!)
+})

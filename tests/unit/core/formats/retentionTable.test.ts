@@ -23,7 +23,7 @@ describe('a table of retention', () => {
     const seconds = ['0,1', '30,.8', '60,0.6', '90,0.4', '120,0.2'].join('\n').replace(',.8', ',0.8')
     expect(rounded(read(`elapsed (seconds),retention\n${seconds}`, 120))[10]).toBe(0.2)
     expect(read(`time,retention\n${times}`, 300)).toEqual({
-      problem: 'The table reaches from 0 % to 40 % of the video. All of it is needed.',
+      problem: 'The table covers 0 % to 40 % of the video. It must cover all of it.',
       line: null,
     })
   })
@@ -31,12 +31,12 @@ describe('a table of retention', () => {
   test('what is watched again may stand above all viewers; what cannot be is refused with its line', () => {
     expect(rounded(read('0,100\n25,120\n50,90\n75,40\n100,20'))[2]).toBeCloseTo(1.16)
     expect(read('position,retention\n0,100\n25,abc\n50,90\n75,40\n100,20')).toEqual({
-      problem: '“abc” is no part of the viewers.',
+      problem: '“abc” is not a share of viewers.',
       line: 3,
     })
-    expect(read('position,retention\n-1,100')).toMatchObject({ problem: '“-1” is no point in the video.', line: 2 })
+    expect(read('position,retention\n-1,100')).toMatchObject({ problem: '“-1” is not a point in the video.', line: 2 })
     expect(read('0,100\n50,4000\n75,3\n90,2\n100,1')).toMatchObject({
-      problem: '4000 % of the viewers cannot be there.',
+      problem: '4000 % of viewers is more than there can be.',
     })
     expect(read('0,100\n100,20')).toMatchObject({ problem: expect.stringContaining('5 lines or more') })
     expect(read('\n\n')).toMatchObject({ problem: 'The file has no readable lines.' })
