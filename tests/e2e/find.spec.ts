@@ -23,6 +23,7 @@ test('anything is found with one key, by words, beginnings and misspellings; Ent
   await expect(page.getByTestId('find')).toHaveCount(0)
 
   await page.getByTestId('find-open').click()
+  await expect(box).toBeFocused()
   await page.keyboard.type('backup')
   await expect(first).toContainText('Data')
   await page.keyboard.press('Enter')
@@ -38,7 +39,6 @@ test('anything is found with one key, by words, beginnings and misspellings; Ent
 
   await look('zzqx')
   await expect(page.getByText('Nothing found. Try fewer words.')).toBeVisible()
-  await page.keyboard.press('Escape')
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('find')).toHaveCount(0)
 

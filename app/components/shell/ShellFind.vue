@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
 import { watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import type { VAutocomplete } from 'vuetify/components'
 import { matcher } from '../../../core/find/match'
 import type { FindAnswer } from '../../../shared/find'
 import { api, messageOf } from '~/composables/api'
@@ -16,6 +17,9 @@ const props = defineProps<{
 }>()
 const brief = useBrief()
 const workspace = useWorkspace()
+const box = useTemplateRef<VAutocomplete>('box')
+// Not `autofocus`: that waits until the field is seen, and loses the first letters typed.
+watch(box, field => field?.focus(), { flush: 'post' })
 const asked = ref('')
 const found = shallowRef<FindAnswer | null>(null)
 /** What `found` answers. */
@@ -86,15 +90,15 @@ function choose(line: Line | null) {
 
 <template>
   <v-dialog v-model="open" aria-label="Find anything" max-width="560" location="top" class="find">
-    <v-card class="pa-3" data-test="find">
+    <v-card class="pa-3" data-test="find" @keydown.esc.capture.stop="open = false">
       <v-autocomplete
+        ref="box"
         v-model:search="asked"
         :items="lines"
         :model-value="null"
         return-object
         no-filter
         auto-select-first
-        autofocus
         hide-details="auto"
         variant="outlined"
         density="comfortable"
