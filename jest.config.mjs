@@ -14,7 +14,7 @@ export default {
   },
   // These ship as ES modules only.
   transformIgnorePatterns: [
-    '/node_modules/(?!(@vueuse|comlink|double-metaphone|media-captions|stopword|uuid|d3-[a-z]+|internmap|culori)/)',
+    '/node_modules/(?!(@vueuse|nostics|comlink|double-metaphone|media-captions|stopword|uuid|d3-[a-z]+|internmap|culori)/)',
   ],
   moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1' },
   moduleFileExtensions: ['ts', 'js', 'mjs', 'json'],

@@ -2,10 +2,22 @@ type Query = Record<string, string | null | (string | null)[]>
 
 /** Where a change on its way leads. */
 let wanted: { path: string; query: Query } | null = null
+/** The screen that is on its way, where another one is still shown. */
+let coming: string | null = null
+
+/** Knows from now on which screen is on its way. */
+export function followScreens(router: ReturnType<typeof useRouter>) {
+  router.beforeEach((to, from) => {
+    coming = to.path === from.path ? null : to.path
+  })
+  router.afterEach(to => {
+    if (coming === to.path) coming = null
+  })
+}
 
 /**
  * Changes of the address's query. One made while another is on its way builds on that one, not on the address still
- * shown: two quick keys both count.
+ * shown: two quick keys both count. A screen that is being left changes nothing any more: its change would bring it back.
  */
 export function useAddress() {
   const route = useRoute()
@@ -16,6 +28,7 @@ export function useAddress() {
    */
   return async function change(changes: Record<string, string | null | undefined>, step = false): Promise<void> {
     const { path } = route
+    if (coming && coming !== path) return
     const query: Query = { ...(wanted?.path === path ? wanted.query : route.query) }
     for (const [name, value] of Object.entries(changes)) {
       if (value === undefined || value === null) delete query[name]

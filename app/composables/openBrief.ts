@@ -46,5 +46,12 @@ export function useOpenBrief(): Ref<boolean> {
     settled.value = true
   }
   watch(named, () => void open(), { immediate: true })
+  // A screen left before the brief was known may have led to one that names none either.
+  watch(
+    () => route.path,
+    () => {
+      if (!named.value) void open()
+    },
+  )
   return settled
 }

@@ -1,0 +1,5 @@
+import { followScreens } from '~/composables/address'
+
+export default defineNuxtPlugin(() => {
+  followScreens(useRouter())
+})
