@@ -1,7 +1,26 @@
+import { purgeCSSPlugin } from '@fullhuman/postcss-purgecss'
+import type { Plugin } from 'postcss'
 import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
+const unused = purgeCSSPlugin({
+  content: ['app/**/*.{vue,ts}', 'node_modules/vuetify/lib/{components,composables,directives,util}/**/*.js'],
+  // Made of a property's value: `elevation="2"` is the class elevation-2.
+  safelist: { standard: [/^(rounded|elevation|border|position|opacity)(-|$)/u] },
+})
+/** Vuetify's helper classes, most of them a step of a distance: those named nowhere are left out. */
+const helpersInUse: Plugin = {
+  postcssPlugin: 'fonetra:helpers-in-use',
+  OnceExit(root, tools) {
+    if (/vuetify[\\/]lib[\\/]styles[\\/]/u.test(root.source?.input.file ?? '')) return unused.OnceExit?.(root, tools)
+  },
+}
+
+/** Parts of Vuetify that one or two areas show: they come with these. */
+const SELDOM =
+  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VSparkline|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VTextarea)[\\/]/u
+
 /**
- * What most screens need comes in two files: some sixty small ones took longer to fetch than all of their code to run.
+ * What most screens need comes in one file: some sixty small ones took longer to fetch than all of their code to run.
  */
 const fewFiles = {
   name: 'fonetra:few-files',
@@ -9,6 +28,7 @@ const fewFiles = {
   outputOptions: (options: object) => ({
     ...options,
     manualChunks: (id: string) =>
+      !SELDOM.test(id) &&
       /node_modules[\\/](@?vue|@?vuetify|@?nuxt|pinia|vue-router|@vueuse|@mdi|@?unhead|ofetch|hookable|ufo|devalue|defu|destr)[\\/]/u.test(
         id,
       )
@@ -27,6 +47,7 @@ export default defineNuxtConfig({
     (_options, nuxt) => {
       nuxt.hooks.hook('vite:extendConfig', config => {
         ;(config.plugins as unknown[]).push(vuetify({ autoImport: true }), fewFiles)
+        if (typeof config.css?.postcss === 'object') config.css.postcss.plugins?.push(helpersInUse)
       })
     },
   ],
@@ -36,6 +57,12 @@ export default defineNuxtConfig({
   // screen.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   build: { transpile: ['vuetify'] },
+  hooks: {
+    // The page would fetch the code of every area beforehand: four times what the first screen needs.
+    'build:manifest': manifest => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
+  },
   css: ['vuetify/styles', '~/assets/fonetra.css'],
   app: {
     head: {

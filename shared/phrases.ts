@@ -5,7 +5,8 @@ import type { Season } from '../core/demand/season'
 import type { Spike } from '../core/demand/spike'
 import type { Trend } from '../core/demand/trend'
 import { MOST_SEEDS, splitSeeds } from '../core/demand/seeds'
-import { languageInput, MAX_PHRASE, phraseInput, regionInput } from '../core/text/inputs'
+import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
+import { MAX_PHRASE } from '../core/text/words'
 
 /** Columns by which phrases can be sorted. */
 export const PHRASE_SORTS = [

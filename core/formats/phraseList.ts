@@ -1,4 +1,4 @@
-import { PLAIN_PHRASE, phraseKey, wordCount } from '../text/words'
+import { MAX_PHRASE, PLAIN_PHRASE, phraseKey, wordCount } from '../text/words'
 import { looseNumber } from './number'
 import { plainHeader } from './plainHeader'
 
@@ -21,8 +21,6 @@ export interface ListedPhrase {
   months: (number | null)[] | null
 }
 
-/** Longest phrase taken from a list. */
-const MAX_PHRASE = 200
 /** Most words of a phrase taken from a list. */
 const MAX_WORDS = 30
 

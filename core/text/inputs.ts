@@ -1,7 +1,5 @@
 import { z } from 'zod'
-
-/** Longest phrase or seed that is taken: nobody searches for more. */
-export const MAX_PHRASE = 200
+import { MAX_PHRASE } from './words'
 
 /** A phrase as it arrives: some words, no longer than a search box takes. */
 export const phraseInput = z

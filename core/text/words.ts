@@ -1,5 +1,8 @@
 import { segments } from './segments'
 
+/** Characters of the longest phrase or seed that is taken: nobody searches for more. */
+export const MAX_PHRASE = 200
+
 /**
  * Words of a text, with the offsets at which they stand.
  *

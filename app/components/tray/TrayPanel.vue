@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiClose, mdiContentCopy, mdiDrag, mdiStarOutline } from '@mdi/js'
-import { computed, ref } from 'vue'
-import { VueDraggable } from 'vue-draggable-plus'
+import { computed, onMounted, ref, shallowRef, type Component } from 'vue'
 import { copyText } from '~/composables/copyText'
 import { inFull, rounded, trayMark } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -12,7 +11,20 @@ const brief = useBrief()
 const tray = useTray()
 const notices = useNotices()
 const asideOpen = ref(false)
-const support = computed({ get: () => tray.tray.support, set: list => tray.reorder(list) })
+const support = computed(() => tray.tray.support)
+/** Dragging comes after the first screen: until then the list stands in its order. */
+const draggable = shallowRef<Component | null>(null)
+onMounted(async () => {
+  draggable.value = (await import('vue-draggable-plus')).VueDraggable
+})
+const asList = computed(() =>
+  draggable.value
+    ? {
+        ...{ tag: 'ol', handle: '.handle', animation: 120, modelValue: support.value },
+        'onUpdate:modelValue': (list: string[]) => tray.reorder(list),
+      }
+    : {},
+)
 
 function volumeOf(phrase: string) {
   return tray.figures.get(phrase)?.volume
@@ -55,7 +67,7 @@ async function copyAll() {
       </section>
       <section aria-label="Support" class="grow">
         <p class="muted small">Support, in order</p>
-        <VueDraggable v-model="support" tag="ol" handle=".handle" :animation="120">
+        <component :is="draggable ?? 'ol'" v-bind="asList">
           <li
             v-for="(phrase, i) in support"
             :key="phrase"
@@ -81,7 +93,7 @@ async function copyAll() {
             />
             <TrayPhraseMenu :phrase="phrase" />
           </li>
-        </VueDraggable>
+        </component>
         <p v-if="!support.length" class="empty">Add a few related phrases. About ten is plenty.</p>
         <TrayAdd class="mt-2" data-test="tray-add" />
       </section>
