@@ -6,7 +6,7 @@ const unused = purgeCSSPlugin({
   content: ['app/**/*.{vue,ts}', 'node_modules/vuetify/lib/{components,composables,directives,util}/**/*.js'],
   // Made of a property's value: `elevation="2"` is the class elevation-2.
   safelist: { standard: [/^(rounded|elevation|border|position|opacity)(-|$)/u] },
-})
+}) as Plugin
 /** Vuetify's helper classes, most of them a step of a distance: those named nowhere are left out. */
 const helpersInUse: Plugin = {
   postcssPlugin: 'fonetra:helpers-in-use',

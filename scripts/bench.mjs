@@ -1,5 +1,6 @@
 // npm run bench: measures on this machine and writes bench/results.md; npm run bench -- sound: what holds on a bad day,
-// into bench/soundness.md; npm run bench -- forecast SEED…: whether chances come true, into bench/forecast.md.
+// into bench/soundness.md; npm run bench -- forecast SEED…: whether chances come true, into bench/forecast.md;
+// npm run bench -- --against COMMIT PART…: this build and that of a commit in turn, into bench/against.md.
 import { join } from 'node:path'
 import { HOME, build, install, run } from './prepare.mjs'
 import { LEAN } from './serve.mjs'
@@ -8,7 +9,7 @@ await install()
 build()
 const TOOLS = { sound: 'soundness', forecast: 'forecast' }
 const [what, ...rest] = process.argv.slice(2)
-const tool = TOOLS[what]
+const tool = what === '--against' ? 'against' : TOOLS[what]
 process.exit(
   run(
     process.execPath,
@@ -16,7 +17,7 @@ process.exit(
       '--expose-gc',
       '--max-old-space-size=8192',
       join(HOME, `.output/tools/${tool ?? 'bench'}.mjs`),
-      ...(tool ? rest : process.argv.slice(2)),
+      ...(TOOLS[what] ? rest : process.argv.slice(2)),
     ],
     { env: LEAN.env },
   ),

@@ -41,6 +41,8 @@ await build({
     world: 'demo/worldOnly.ts',
     demo: 'demo/build.ts',
     bench: 'bench/run.ts',
+    parts: 'bench/runParts.ts',
+    against: 'bench/against.ts',
     soundness: 'bench/runSoundness.ts',
     forecast: 'bench/forecast.ts',
     large: 'demo/large.ts',

@@ -1,8 +1,10 @@
 import { readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { KINDS } from '../shared/changes'
+import { changes } from './changes'
 import { ownPort, places } from './folders'
 import { migrationsOf } from './data/open'
-import { restoreBackup, usableBackup } from './data/backups'
+import { restoreBackup, takeOver, usableBackup } from './data/backups'
 import { DataProblem } from './data/dataProblem'
 import { lockFolder } from './data/folderLock'
 import { openAll, type Runtime } from './opening'
@@ -47,7 +49,8 @@ async function open(): Promise<unknown> {
     const { data } = places()
     giveBack ??= lockFolder(join(data, 'fonetra.lock'), ownPort())
     // An import that was cut off leaves its upload behind.
-    for (const name of readdirSync(data)) if (/^upload-.+\.tmp$/u.test(name)) rmSync(join(data, name), { force: true })
+    for (const name of readdirSync(data))
+      if (/^upload-.+\.tmp(-\w+)?$/u.test(name)) rmSync(join(data, name), { force: true })
     state = await openAll(opening => state === opening)
     return null
   } catch (error) {
@@ -88,15 +91,25 @@ export function closeRuntime(): Promise<void> {
  * @throws DataProblem when it cannot be restored; the data is open as before then.
  */
 export function restoreRuntime(name: string): Promise<void> {
-  return inTurn(async () => {
+  return inTurn(() => {
     const { file, migrations } = places()
     // One that cannot be used ends no work.
-    const from = usableBackup(file, name, migrationsOf(migrations).length)
-    await close(new DataProblem('locked', 'A backup is being restored. Try again in a moment.'))
-    try {
-      await restoreBackup(file, from)
-    } finally {
-      await open()
-    }
+    return replace(usableBackup(file, name, migrationsOf(migrations).length), restoreBackup)
   })
+}
+
+/**
+ * Puts a data file that was made of an archive in the place of the user's.
+ * @throws DataProblem when it cannot be put there; the data is open as before then.
+ */
+export const takeOverRuntime = (made: string): Promise<void> => inTurn(() => replace(made, takeOver))
+
+async function replace(from: string, put: (file: string, from: string) => Promise<void>): Promise<void> {
+  await close(new DataProblem('locked', 'The data is being replaced. Try again in a moment.'))
+  try {
+    await put(places().file, from)
+  } finally {
+    await open()
+    for (const kind of KINDS) changes.changedByItself(kind)
+  }
 }

@@ -17,7 +17,8 @@ export function followScreens(router: ReturnType<typeof useRouter>) {
 
 /**
  * Changes of the address's query. One made while another is on its way builds on that one, not on the address still
- * shown: two quick keys both count. A screen that is being left changes nothing any more: its change would bring it back.
+ * shown: two quick keys both count. A screen that is being left changes nothing any more: its change would bring it
+ * back.
  */
 export function useAddress() {
   const route = useRoute()

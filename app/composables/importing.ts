@@ -4,8 +4,10 @@ import type { ImportLine, ImportProgress } from '../../shared/imports'
 import { apiResponse, ApiProblem, readLines, type ApiOptions } from '~/composables/api'
 
 /** The imports: their body is a file. */
-type ImportName = CallName & `POST /api/import/${string}`
+type ImportName = CallName & (`POST /api/import/${string}` | 'POST /api/data/archive')
 
+const LOST =
+  'The connection was lost during the import. The rows read so far are saved. Import the file again to add the rest.'
 /** Before so much is done the pace says nothing. */
 const TELLING = 0.02
 
@@ -19,6 +21,7 @@ export function useImporting() {
 
   /**
    * Sends a file to an import.
+   * @param lost what is said when the connection breaks off.
    * @returns its answer, or `null` when it was stopped: what was kept by then stays.
    * @throws ApiProblem
    */
@@ -26,6 +29,7 @@ export function useImporting() {
     name: Name,
     file: File,
     query: QueryOf<Name>,
+    lost = LOST,
   ): Promise<AnswerOf<Name> | null> {
     const own = (mine = new AbortController())
     progress.value = { part: null, said: 'Reading the file …' }
@@ -43,12 +47,7 @@ export function useImporting() {
             ? Math.round((((Date.now() - startedAt) / line.part) * (1 - line.part)) / 1000)
             : null
       }
-      throw new ApiProblem(
-        0,
-        'unreachable',
-        'The connection was lost during the import. The rows read so far are saved. Import the file again to add the rest.',
-        null,
-      )
+      throw new ApiProblem(0, 'unreachable', lost, null)
     } catch (error) {
       if (own.signal.aborted) return null
       throw error

@@ -13,6 +13,11 @@ const NAME =
   /^fonetra-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3}Z)-(daily|by-hand|before-update|before-restore)\.sqlite$/u
 const ENDINGS = ['', '-wal', '-shm']
 
+/** Removes a data file with its log. */
+export function removeData(file: string): void {
+  for (const ending of ENDINGS) rmSync(file + ending, { force: true })
+}
+
 export const backupFolder = (file: string) => join(dirname(file), 'backups')
 
 const nameOf = (at: number, kind: BackupKind) =>
@@ -39,7 +44,7 @@ function prune(file: string, kind: BackupKind): void {
   for (const { name } of listBackups(file)
     .filter(each => each.kind === kind)
     .slice(KEPT))
-    for (const ending of ENDINGS) rmSync(join(folder, name + ending), { force: true })
+    removeData(join(folder, name))
 }
 
 /** Copies a database that may be in use, as it is at one moment, to a path where nothing is yet. */
@@ -108,7 +113,18 @@ export async function restoreBackup(file: string, from: string, now: number = Da
   const part = `${file}.restoring`
   try {
     await copyFile(from, part)
+  } catch (error) {
+    rmSync(part, { force: true })
+    throw openingProblem(error, file)
+  }
+  await takeOver(file, part, now)
+}
+
+/** The same with a file that is not kept as it is: it is moved. */
+export async function takeOver(file: string, part: string, now: number = Date.now()): Promise<void> {
+  try {
     await onDisk(part)
+    mkdirSync(backupFolder(file), { recursive: true })
     const before = join(backupFolder(file), nameOf(now, 'before-restore'))
     for (const ending of ENDINGS) if (existsSync(file + ending)) await copyFile(file + ending, before + ending)
     // A log left beside would be taken for the restored file's own.

@@ -38,6 +38,20 @@ export function openUserData(file: string, options: OpenOptions): Db {
   return opened(file, options, migrate)
 }
 
+/**
+ * Makes an empty data file of an earlier format, to be filled. Nothing of it is safe on disk: whoever fills it sees to
+ * that, and opens it as any other then.
+ */
+export function makeDataAt(file: string, migrations: string, version: number): Db {
+  const db = new Database(file)
+  db.pragma('foreign_keys = OFF')
+  db.pragma('journal_mode = OFF')
+  db.pragma('synchronous = OFF')
+  for (const { sql } of migrationsOf(migrations).slice(0, version)) db.exec(sql)
+  db.pragma(`user_version = ${version}`)
+  return db
+}
+
 /** The same for a file that a person has worked in: before an older one is changed a backup is made. */
 export async function openUserFile(file: string, options: OpenOptions): Promise<Db> {
   const db = opened(file, options, () => undefined)

@@ -13,6 +13,9 @@ export type PictureStore = ReturnType<typeof pictureStore>
 /** The folder of pictures beside a user's file. */
 export const pictureFolder = (file: string) => join(dirname(file), 'pictures')
 
+/** Where a picture of a folder is kept. @param name as `pictureName` gives it. */
+export const picturePath = (folder: string, name: string) => join(folder, name.slice(0, 2), name)
+
 /** Every file in a folder of pictures. */
 export function* keptPictures(folder: string): Generator<{ name: string; path: string; bytes: number; at: number }> {
   if (!existsSync(folder)) return
@@ -35,7 +38,7 @@ async function sha256(file: string): Promise<string> {
  * space once.
  */
 export function pictureStore(folder: string) {
-  const placeOf = (name: string) => join(folder, name.slice(0, 2), name)
+  const placeOf = (name: string) => picturePath(folder, name)
   return {
     /**
      * Takes a file in, which is moved. Its bytes are on disk under their name when this returns.

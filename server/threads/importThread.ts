@@ -1,5 +1,7 @@
 import { constants, platform, setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
+import { readArchive, type ArchiveEvent, type ArchiveQuestion } from '../archive/readArchive'
+import { writeArchive } from '../archive/writeArchive'
 import type { ColumnMap } from '../../core/formats/phraseList'
 import { handedOver } from '../imports/listBatch'
 import type { DayTableQuestion } from '../imports/readDayTable'
@@ -16,6 +18,9 @@ export interface ImportQuestions {
   places: PlacesQuestion
   days: DayTableQuestion
   earned: EarnedQuestion
+  archive: ArchiveQuestion
+  /** Not read but written: `file` is the data file. */
+  archived: { file: string }
 }
 export interface ImportEvents {
   phrases: ListEvent
@@ -23,6 +28,8 @@ export interface ImportEvents {
   places: PlacesEvent
   days: DaysEvent
   earned: EarnedEvent
+  archive: ArchiveEvent
+  archived: { kind: 'piece'; bytes: Uint8Array }
 }
 export type ImportKind = keyof ImportQuestions
 
@@ -38,7 +45,10 @@ export type ImportMessage =
  * As many phrases as are put in order at once: the next ones are read while these are written. Pages and videos are
  * larger.
  */
-const AHEAD: Record<ImportKind, number> = { phrases: 100, pages: 8, places: 8, days: 8, earned: 8 }
+const AHEAD: Record<ImportKind, number> = {
+  ...{ phrases: 100, pages: 8, places: 8, days: 8, earned: 8 },
+  ...{ archive: 8, archived: 32 },
+}
 
 /** Messages to the thread: what to read, or that one of its events was taken. */
 export type ImportOrder =
@@ -51,22 +61,32 @@ const port = parentPort!
 let waiting = 0
 let wake: (() => void) | undefined
 
-async function run({ kind, question }: Exclude<ImportOrder, 'taken'>): Promise<void> {
+function eventsOf({ kind, question }: Exclude<ImportOrder, 'taken'>): AsyncIterable<ImportEvents[ImportKind]> {
+  switch (kind) {
+    case 'phrases':
+      return readList(question.file, question.columns, question.ask)
+    case 'pages':
+      return readPages(question)
+    case 'places':
+      return readPlaces(question)
+    case 'days':
+      return readDays(question)
+    case 'earned':
+      return readEarned(question)
+    case 'archive':
+      return readArchive(question)
+    case 'archived':
+      return writeArchive(question)
+  }
+}
+
+async function run(order: Exclude<ImportOrder, 'taken'>): Promise<void> {
   waiting = 0
-  const events =
-    kind === 'phrases'
-      ? readList(question.file, question.columns, question.ask)
-      : kind === 'pages'
-        ? readPages(question)
-        : kind === 'places'
-          ? readPlaces(question)
-          : kind === 'days'
-            ? readDays(question)
-            : readEarned(question)
+  const events = eventsOf(order)
   for await (const event of events) {
     port.postMessage({ event } satisfies ImportMessage, event.kind === 'batch' ? handedOver(event.batch) : [])
     waiting++
-    while (waiting >= AHEAD[kind])
+    while (waiting >= AHEAD[order.kind])
       await new Promise<void>(resolve => {
         wake = resolve
       })

@@ -5,6 +5,7 @@ import { DAY_COLUMNS } from '../../core/formats/dayColumns'
 import { EARNED_COLUMNS } from '../../core/formats/earnedColumns'
 import { LIST_COLUMNS } from '../../core/formats/phraseList'
 import { regionInput } from '../../core/text/inputs'
+import { archiveQuery, type ArchiveRead } from '../archive'
 import { restoreBodySchema, type Backup, type BackupsAnswer } from '../backups'
 import type { DaysImported, PagesImported, PlacesImported } from '../imports'
 import type { ImportAnswer } from '../phrases'
@@ -100,5 +101,9 @@ export const fileCalls = {
   'GET /api/data/space': call({ answer: type<SpaceAnswer>() }),
   'POST /api/data/backups': call({ answer: type<Backup>() }),
   'POST /api/data/restore': call({ body: restoreBodySchema, answer: type<Done>() }),
+  /** The answer is a ZIP file of everything. */
+  'GET /api/data/archive': call({ answer: type<string>() }),
+  /** The body is such a file. */
+  'POST /api/data/archive': call({ query: archiveQuery, answer: type<ArchiveRead>() }),
   'POST /api/data/open': call({ answer: type<Done>() }),
 }

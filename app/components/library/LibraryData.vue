@@ -1,5 +1,5 @@
 <template>
-  <div class="data"><LibraryBackups /><LibrarySpace /></div>
+  <div class="data"><LibraryBackups /><LibraryArchive /><LibrarySpace /></div>
 </template>
 
 <style scoped>

@@ -1,0 +1,122 @@
+import Database from 'better-sqlite3'
+import { once } from 'node:events'
+import { Readable } from 'node:stream'
+import { ZipFile } from 'yazl'
+import { exportedText } from '../../core/brief/brief'
+import { writeBriefFile } from '../../core/brief/briefFile'
+import { csvFile } from '../../core/formats/csv'
+import { captionsEnding } from '../../core/release/handOver'
+import { briefItemStore } from '../data/briefItems'
+import { briefStore } from '../data/briefs'
+import type { Db } from '../data/open'
+import { keptPictures, pictureFolder } from '../data/pictures'
+import { fileNameOf } from '../http/fileName'
+import { fileItemsOf } from '../release/package'
+import { ABOUT_NAME, ARCHIVE_FORMAT, PICTURES, tableEntry, type About } from './about'
+import { rowLine, type Value } from './rows'
+import { archiveTables } from './tables'
+
+const READ_ME = `This is everything Fonetra held when it was saved.
+
+tables/    every table, a row a line, as JSON. From these Fonetra reads it back.
+pictures/  the pictures that briefs use, named by the SHA-256 of their bytes.
+briefs/    each brief once more, as a file that can be opened by itself: its texts, its captions.
+lists/     each list of phrases as CSV.
+
+To read it back: Library, Data, “Read an archive”. What each part means is in docs/formats.md.
+`
+/** Characters of rows that are handed on at once. */
+const CHUNK = 64 * 1024
+
+/** Rows of a table as lines, in pieces. */
+function* linesOf(db: Db, table: string): Generator<string> {
+  let text = ''
+  for (const row of db.prepare<[], Record<string, Value>>(`SELECT * FROM ${table}`).iterate()) {
+    text += rowLine(row)
+    if (text.length < CHUNK) continue
+    yield text
+    text = ''
+  }
+  if (text) yield text
+}
+
+/** Copies for people and other programs, each written when it is its turn; reading an archive back leaves them out. */
+function* copiesOf(db: Db, now: number): Generator<{ name: string; text: () => string }> {
+  const briefs = briefStore(db)
+  const items = briefItemStore(db)
+  const ids = db.prepare<[], string>('SELECT id FROM brief WHERE deleted_at IS NULL ORDER BY created_at, id').pluck()
+  for (const id of ids.all()) {
+    const read = () => briefs.get(id)!
+    const { topic, captions } = read().fields
+    const folder = `briefs/${fileNameOf(topic, 'brief')}-${id.slice(-6)}`
+    yield { name: `${folder}/brief.json`, text: () => writeBriefFile(read(), fileItemsOf(items, id), now) }
+    yield { name: `${folder}/texts.txt`, text: () => exportedText({ ...read().fields, captions: '' }) }
+    if (captions) yield { name: `${folder}/captions.${captionsEnding(captions)}`, text: () => read().fields.captions }
+  }
+  const lists = db.prepare<[], { id: string; name: string }>(
+    'SELECT id, name FROM phrase_list WHERE deleted_at IS NULL',
+  )
+  const phrases = db
+    .prepare<[string], [string, string]>(
+      'SELECT p.text, l.note FROM list_phrase l JOIN phrase p ON p.id = l.phrase_id WHERE l.list_id = ? ORDER BY l.place',
+    )
+    .raw()
+  for (const { id, name } of lists.all())
+    yield {
+      name: `lists/${fileNameOf(name, 'list')}-${id.slice(-6)}.csv`,
+      text: () => csvFile(['phrase', 'note'], phrases.all(id)),
+    }
+}
+
+/**
+ * Everything in a user's file and the pictures beside it as one ZIP file, in pieces, as it stood when it was begun:
+ * what is written meanwhile is not in it.
+ */
+export async function* writeArchive(
+  { file }: { file: string },
+  now = Date.now(),
+): AsyncGenerator<{ kind: 'piece'; bytes: Uint8Array }> {
+  const db = new Database(file, { readonly: true })
+  try {
+    // One reading transaction: all tables are of the same moment.
+    db.exec('BEGIN')
+    const tables = archiveTables(db)
+    const about: About = {
+      kind: 'fonetra-archive',
+      format: ARCHIVE_FORMAT,
+      made: new Date(now).toISOString(),
+      data: Number(db.pragma('user_version', { simple: true })),
+      tables: Object.fromEntries(
+        tables.map(({ name }) => [name, db.prepare<[], number>(`SELECT count(*) FROM ${name}`).pluck().get()!]),
+      ),
+    }
+    const zip = new ZipFile()
+    const mtime = new Date(now)
+    const failed = once(zip as unknown as NodeJS.EventEmitter, 'error').then(([error]) =>
+      Promise.reject(error as Error),
+    )
+    failed.catch(() => undefined)
+    zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), ABOUT_NAME, { mtime })
+    zip.addBuffer(Buffer.from(READ_ME), 'read-me.txt', { mtime })
+    for (const { name } of tables)
+      zip.addReadStreamLazy(tableEntry(name), { mtime, compressionLevel: 3 }, open => {
+        open(null, Readable.from(linesOf(db, name), { objectMode: false }))
+      })
+    for (const { name, path } of keptPictures(pictureFolder(file)))
+      zip.addFile(path, PICTURES + name, { mtime, compress: false })
+    for (const { name, text } of copiesOf(db, now))
+      zip.addReadStreamLazy(name, { mtime }, open => {
+        open(null, Readable.from([text()], { objectMode: false }))
+      })
+    zip.end()
+    const output = zip.outputStream as unknown as AsyncIterable<Buffer>
+    const pieces = output[Symbol.asyncIterator]()
+    for (;;) {
+      const piece = await Promise.race([pieces.next(), failed])
+      if (piece.done) return
+      yield { kind: 'piece', bytes: piece.value }
+    }
+  } finally {
+    db.close()
+  }
+}
