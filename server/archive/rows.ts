@@ -6,12 +6,25 @@ export type Value = string | number | null | Buffer
 const isBytes = (value: unknown): value is { base64: string } =>
   typeof value === 'object' && value !== null && 'base64' in value && typeof value.base64 === 'string'
 
-/** A row as a line of JSON; bytes are `{ "base64": … }`. */
-export function rowLine(row: Record<string, Value>): string {
-  const written: Record<string, unknown> = row
-  for (const [name, value] of Object.entries(row))
-    if (Buffer.isBuffer(value)) written[name] = { base64: value.toString('base64') }
-  return `${JSON.stringify(written)}\n`
+const written = (value: Exclude<Value, null>): string =>
+  typeof value === 'number'
+    ? String(value)
+    : JSON.stringify(typeof value === 'string' ? value : { base64: value.toString('base64') })
+
+/**
+ * How a row of a table is written, its values in the order of the columns: as a line of JSON, in which bytes are
+ * `{ "base64": … }` and what is `null` is left out.
+ */
+export function rowWriter({ columns }: ArchiveTable): (row: readonly Value[]) => string {
+  const names = [...columns.keys()].map(name => `${JSON.stringify(name)}:`)
+  return row => {
+    let line = '{'
+    for (let i = 0; i < row.length; i++) {
+      const value = row[i]!
+      if (value !== null) line += (line.length > 1 ? ',' : '') + names[i]! + written(value)
+    }
+    return `${line}}\n`
+  }
 }
 
 const FITS: Record<string, (value: unknown) => boolean> = {

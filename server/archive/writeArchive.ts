@@ -13,8 +13,8 @@ import { keptPictures, pictureFolder } from '../data/pictures'
 import { fileNameOf } from '../http/fileName'
 import { fileItemsOf } from '../release/package'
 import { ABOUT_NAME, ARCHIVE_FORMAT, PICTURES, tableEntry, type About } from './about'
-import { rowLine, type Value } from './rows'
-import { archiveTables } from './tables'
+import { rowWriter, type Value } from './rows'
+import { archiveTables, type ArchiveTable } from './tables'
 
 const READ_ME = `This is everything Fonetra held when it was saved.
 
@@ -29,10 +29,11 @@ To read it back: Library, Data, “Read an archive”. What each part means is i
 const CHUNK = 64 * 1024
 
 /** Rows of a table as lines, in pieces. */
-function* linesOf(db: Db, table: string): Generator<string> {
+function* linesOf(db: Db, table: ArchiveTable): Generator<string> {
+  const line = rowWriter(table)
   let text = ''
-  for (const row of db.prepare<[], Record<string, Value>>(`SELECT * FROM ${table}`).iterate()) {
-    text += rowLine(row)
+  for (const row of db.prepare<[], Value[]>(`SELECT * FROM ${table.name}`).raw().iterate()) {
+    text += line(row)
     if (text.length < CHUNK) continue
     yield text
     text = ''
@@ -98,9 +99,9 @@ export async function* writeArchive(
     failed.catch(() => undefined)
     zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), ABOUT_NAME, { mtime })
     zip.addBuffer(Buffer.from(READ_ME), 'read-me.txt', { mtime })
-    for (const { name } of tables)
-      zip.addReadStreamLazy(tableEntry(name), { mtime, compressionLevel: 3 }, open => {
-        open(null, Readable.from(linesOf(db, name), { objectMode: false }))
+    for (const table of tables)
+      zip.addReadStreamLazy(tableEntry(table.name), { mtime, compressionLevel: 3 }, open => {
+        open(null, Readable.from(linesOf(db, table), { objectMode: false }))
       })
     for (const { name, path } of keptPictures(pictureFolder(file)))
       zip.addFile(path, PICTURES + name, { mtime, compress: false })
