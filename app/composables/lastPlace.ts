@@ -42,7 +42,7 @@ export const lastPlace = (): string => localStorage.getItem(PLACE) ?? '/demand'
 /** Where Fonetra opens: for the first time on a day with what comes next, else where the person was. */
 export function firstPlace(): string {
   const day = localStorage.getItem(DAY_THERE)
-  return day !== null && day !== today() ? NEXT : lastPlace()
+  return day === today() ? lastPlace() : NEXT
 }
 
 /** What was looked at last in an area for a brief; nothing where it was never open there. */

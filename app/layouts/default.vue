@@ -169,9 +169,11 @@ const ACTS = [
       /></v-navigation-drawer>
     </template>
     <v-main id="main" class="main"
-      ><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><slot
+      ><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><template
         v-else-if="settled"
-    /></v-main>
+        ><ShellPrintHead :key="route.path" /><slot
+      /></template>
+    </v-main>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellFind v-if="findOpen" v-model="findOpen" :acts="ACTS" />

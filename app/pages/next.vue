@@ -5,13 +5,21 @@ import { inDigits } from '../../core/text/inWords'
 import { counted } from '~/composables/figures'
 import { lastPlace } from '~/composables/lastPlace'
 import { useBrief } from '~/stores/brief'
+import { useLibrary } from '~/stores/library'
 import { useNext } from '~/stores/next'
+import { useWorkspace } from '~/stores/workspace'
 
 useHead({ title: 'What next · Fonetra' })
 const next = useNext()
 const brief = useBrief()
 onBeforeUnmount(next.follow())
 const withOff = ref(false)
+const library = useLibrary()
+const workspace = useWorkspace()
+/** Without any brief there is nothing to go on with: the first one is begun here. */
+const first = computed(
+  () => library.state === 'ready' && !library.briefs.some(({ workspaceId }) => workspaceId === workspace.id),
+)
 /** Where the person was before, in words. */
 const back = computed(() => {
   const to = lastPlace()
@@ -35,9 +43,12 @@ const lists = new Intl.ListFormat('en', { type: 'conjunction' })
   <div class="screen next">
     <div class="head">
       <h1>What next</h1>
-      <NuxtLink v-if="back.said" class="link" :to="back.to" data-test="next-back">Go on with {{ back.said }}</NuxtLink>
+      <NuxtLink v-if="back.said && !first" class="link" :to="back.to" data-test="next-back"
+        >Go on with {{ back.said }}</NuxtLink
+      >
     </div>
-    <ShellFailed v-if="next.problem" :problem="next.problem" @again="next.load()" />
+    <div v-if="first" class="body"><LazyNextBegin /></div>
+    <ShellFailed v-else-if="next.problem" :problem="next.problem" @again="next.load()" />
     <v-skeleton-loader v-else-if="!next.answer" type="list-item-three-line@4" class="sheet" />
     <div v-else class="body">
       <ol v-if="next.answer.rows.length" class="rows" aria-label="What is worth doing">

@@ -23,6 +23,20 @@ test('whoever opens Fonetra again is where they were, and each area shows a brie
   await expect(page.getByTestId('places')).toHaveCount(0)
 })
 
+test('a printed screen is a page of its own: headed with the channel, without what is pressed', async ({ page }) => {
+  await page.goto('/desk')
+  await expect(page.getByTestId('points')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('.print-head')).toContainText(/Marrowby Wheel Shed.+\d{4}/u)
+  await expect(page.locator('.print-head')).toBeVisible()
+  for (const hidden of [page.getByTestId('tray'), page.getByRole('link', { name: 'Demand' }), page.getByTestId('fix')])
+    await expect(hidden.first()).toBeHidden()
+  const [text, ledger] = await Promise.all(
+    [page.locator('.write'), page.locator('.side')].map(part => part.boundingBox()),
+  )
+  expect(ledger!.y).toBeGreaterThan(text!.y + text!.height)
+})
+
 for (const width of [420, 1024]) {
   test(`at ${width} wide nothing is cut off that cannot be scrolled to, and no head of the grid overlaps another`, async ({
     page,
