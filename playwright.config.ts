@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_ARGS } from './tests/e2e/chromium'
+import { CHROMIUM, TEST_ARGS } from './tests/e2e/chromium'
 
 /** The real interface on the built app, in Debian's Chromium. Each file starts servers of its own. */
 export default defineConfig({
@@ -25,6 +25,6 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     permissions: ['clipboard-read', 'clipboard-write'],
     screenshot: 'only-on-failure',
-    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    launchOptions: { executablePath: CHROMIUM, args: TEST_ARGS },
   },
 })

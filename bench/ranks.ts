@@ -34,7 +34,7 @@ export async function benchRanks(): Promise<Timing[]> {
     data = app.data
     const watch = await dailyWatch(app.url, app)
     await app.kill()
-    const { bytes, rows } = fill(join(data, 'fonetra.sqlite'))
+    const { bytes, rows } = fillYear(join(data, 'fonetra.sqlite'))
     const again = await startApp({ data })
     try {
       const ask = (more: string) => () => call(again, `/api/ranks?videoId=bench-7${more}`)
@@ -56,7 +56,7 @@ export async function benchRanks(): Promise<Timing[]> {
 }
 
 /** A year of ranks of many videos, written as plain SQL. @returns what they take on disk. */
-function fill(file: string): { bytes: number; rows: number } {
+export function fillYear(file: string): { bytes: number; rows: number } {
   const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
   try {
     db.pragma('synchronous = OFF')

@@ -43,6 +43,7 @@ await build({
     bench: 'bench/run.ts',
     parts: 'bench/runParts.ts',
     against: 'bench/against.ts',
+    year: 'bench/runYear.ts',
     soundness: 'bench/runSoundness.ts',
     forecast: 'bench/forecast.ts',
     large: 'demo/large.ts',

@@ -17,6 +17,7 @@ import { remember } from '~/composables/remember'
 import { useAccess } from '~/stores/access'
 import { useChanges } from '~/stores/changes'
 import { useBrief } from '~/stores/brief'
+import { useWalk } from '~/stores/walk'
 import { useWorkspace } from '~/stores/workspace'
 
 // A server that cannot be reached says so where something is asked of it.
@@ -27,6 +28,7 @@ const briefSettled = useOpenBrief()
 const route = useRoute()
 const brief = useBrief()
 const workspace = useWorkspace()
+const walk = useWalk()
 /** Screens ask for a workspace and a brief: with both known from the start they ask once. */
 const settled = computed(() => briefSettled.value && workspace.loaded && access.loaded)
 const theme = useTheme()
@@ -174,6 +176,7 @@ const ACTS = [
         ><ShellPrintHead :key="route.path" /><slot
       /></template>
     </v-main>
+    <LazyShellWalk v-if="walk.walk && settled && dataProblem === null && !keyNeeded" />
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellFind v-if="findOpen" v-model="findOpen" :acts="ACTS" />

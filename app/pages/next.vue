@@ -46,6 +46,7 @@ const lists = new Intl.ListFormat('en', { type: 'conjunction' })
       <NuxtLink v-if="back.said && !first" class="link" :to="back.to" data-test="next-back"
         >Go on with {{ back.said }}</NuxtLink
       >
+      <NextWalk v-if="!first" />
     </div>
     <div v-if="first" class="body"><LazyNextBegin /></div>
     <ShellFailed v-else-if="next.problem" :problem="next.problem" @again="next.load()" />

@@ -44,6 +44,7 @@ export function openUserData(file: string, options: OpenOptions): Db {
  */
 export function makeDataAt(file: string, migrations: string, version: number): Db {
   const db = new Database(file)
+  db.pragma('auto_vacuum = INCREMENTAL')
   db.pragma('foreign_keys = OFF')
   db.pragma('journal_mode = OFF')
   db.pragma('synchronous = OFF')
@@ -71,6 +72,8 @@ function opened(file: string, { migrations, limitBytes, patience = 5000 }: OpenO
   try {
     mkdirSync(dirname(file), { recursive: true })
     db = new Database(file, { timeout: patience })
+    // Of a new file alone: space that is free in it can be given back to the disk bit by bit.
+    db.pragma('auto_vacuum = INCREMENTAL')
     db.pragma('journal_mode = WAL')
     db.pragma('synchronous = FULL')
     db.pragma('foreign_keys = ON')

@@ -6,6 +6,9 @@ import { relaxedTransaction, type Db } from './open'
 
 /** Phrases looked through in one go, so that no request waits. */
 const STEP = 200
+/** Pages given back to the disk in one go, and free ones that stay for what comes next. */
+const GIVEN_BACK = 100
+const SPARE = 2000
 /** What is only asked for to be shown is asked for again after so long. */
 const INTEREST_MS = 180 * DAY
 
@@ -58,6 +61,17 @@ export function retention(db: Db) {
     }
   })
 
+  /** Makes the file smaller by what is free in it, unless it comes from before files could be. */
+  async function giveBack(): Promise<void> {
+    const free = () => Number(db.pragma('freelist_count', { simple: true }))
+    while (db.open && free() > SPARE) {
+      const before = free()
+      db.exec(`PRAGMA incremental_vacuum(${GIVEN_BACK})`)
+      if (free() === before) return
+      await nextTurn()
+    }
+  }
+
   return {
     /**
      * Drops what no history needs: result pages with their seats, what sources told before, interest by region that has
@@ -73,6 +87,7 @@ export function retention(db: Db) {
         all.interest += interest
         await nextTurn()
       }
+      await giveBack()
       return all
     },
   }

@@ -29,8 +29,6 @@ const OFF = [
 
 export const CHROMIUM_ARGS = [
   '--no-sandbox',
-  // A page lives for seconds here: what it costs to compile its code better is never won back.
-  '--js-flags=--max-lazy --no-maglev --no-turbofan',
   '--disable-gpu',
   '--disable-background-networking',
   '--disable-component-update',
@@ -38,3 +36,6 @@ export const CHROMIUM_ARGS = [
   '--no-first-run',
   `--disable-features=${OFF.join(',')}`,
 ]
+
+/** A page of a test lives for seconds: what it costs to compile its code better is never won back. */
+export const TEST_ARGS = [...CHROMIUM_ARGS, '--js-flags=--max-lazy --no-maglev --no-turbofan']

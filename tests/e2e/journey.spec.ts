@@ -26,7 +26,7 @@ async function everythingIsThere(page: Page, url: string, lead: string) {
 
 test('from a topic to a scored text that is there tomorrow, with the keyboard alone', async ({ page }) => {
   const first = await startApp({ from: 'empty' })
-  await page.goto(first.url)
+  await page.goto(`${first.url}/demand`)
   await expect(page.getByTestId('demand-empty')).toBeVisible()
   const keys = page.keyboard
   await keys.press('n')

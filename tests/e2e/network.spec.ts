@@ -6,7 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { call, expect, startApp, test as base, type RunningApp } from './app'
-import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
+import { CHROMIUM, TEST_ARGS } from './chromium'
 import { HOME } from './startApp'
 
 type Roles = Record<'owner' | 'editor' | 'reader', string>
@@ -240,7 +240,7 @@ base('it works under a plain name, where browsers hold back what they give to sa
   })
   const browser = await chromium.launch({
     executablePath: CHROMIUM,
-    args: [...CHROMIUM_ARGS, '--host-resolver-rules=MAP fonetra.test 127.0.0.1'],
+    args: [...TEST_ARGS, '--host-resolver-rules=MAP fonetra.test 127.0.0.1'],
   })
   const page = await browser.newPage()
   const problems: string[] = []

@@ -79,28 +79,33 @@ const choices = computed(() => {
   return found.some(({ phrase }) => phrase === typed) ? found : [...found, { phrase: typed, volume: null, typed: true }]
 })
 
-async function findChannel() {
+const setChannel = (channelId: string | null) =>
+  api('PATCH /api/workspaces/:id', { params: { id: workspace.id! }, body: { channelId, subscribers: null } })
+
+/** Makes it the workspace's channel; one the site does not know is not kept. */
+async function takeChannel(id: string) {
   channelProblem.value = ''
   try {
-    const got = await api('GET /api/channels', { query: { find: named.value } })
-    channels.value = got.channels
-    if (!got.channels.length)
-      channelProblem.value = 'No channel found with this name. You can name it later in the Library, under Channels.'
+    const got = await setChannel(id)
+    if (!got.channelTitle) {
+      await setChannel(null)
+      channelProblem.value =
+        got.problem ?? 'No channel has this name or id. You can name it later in the Library, under Channels.'
+      return
+    }
+    await workspace.refresh()
+    channel.value = got.channelTitle
+    channels.value = null
   } catch (error) {
     channelProblem.value = messageOf(error)
   }
 }
-async function takeChannel({ id, title }: ChannelStats) {
+/** By its name among those seen on result pages; else what was typed is asked for as its id. */
+async function findChannel() {
   channelProblem.value = ''
   try {
-    const got = await api('PATCH /api/workspaces/:id', {
-      params: { id: workspace.id! },
-      body: { channelId: id, subscribers: null },
-    })
-    if (got.problem) return void (channelProblem.value = got.problem)
-    await workspace.refresh()
-    channel.value = title
-    channels.value = null
+    channels.value = (await api('GET /api/channels', { query: { find: named.value } })).channels
+    if (!channels.value.length) await takeChannel(named.value.trim())
   } catch (error) {
     channelProblem.value = messageOf(error)
   }
@@ -159,7 +164,7 @@ async function begin() {
         <div class="row">
           <v-text-field
             v-model="named"
-            label="Name of the channel"
+            label="Name or id of the channel"
             maxlength="100"
             class="wide"
             :error-messages="channelProblem"
@@ -171,7 +176,7 @@ async function begin() {
           <li v-for="each in channels" :key="each.id">
             <span>{{ each.title }}</span><span class="figure small muted"
               >{{ rounded(each.subscribers) }} subscribers</span
-            ><v-btn size="small" variant="tonal" data-test="begin-take" @click="takeChannel(each)">This one</v-btn>
+            ><v-btn size="small" variant="tonal" data-test="begin-take" @click="takeChannel(each.id)">This one</v-btn>
           </li>
         </ul>
       </template>

@@ -21,6 +21,8 @@ test('an editor may do all but what concerns keys, the data as a whole and the s
     'POST /api/access',
     'DELETE /api/access/[id]',
     'GET /api/data',
+    'GET /api/data/archive',
+    'POST /api/data/archive',
     'POST /api/data/backups',
     'POST /api/data/open',
     'POST /api/data/restore',

@@ -122,3 +122,16 @@ test('what a source told before is thinned like looks, the figures that count st
   expect(past('')).toEqual([290])
   expect(phrases.known('bike chain', 'GB', 'en')?.volume).toBe(1000)
 })
+
+test('what is free in the file goes back to the disk, but for what the next days need', async () => {
+  const db = freshData(folder)
+  db.exec(`CREATE TABLE filler (bytes BLOB);
+    INSERT INTO filler VALUES (zeroblob(20000000));
+    DROP TABLE filler;`)
+  const pages = () => Number(db.pragma('page_count', { simple: true }))
+  const before = pages()
+  await retention(db).thin(NOW)
+  expect(db.pragma('freelist_count', { simple: true })).toBeLessThanOrEqual(2000)
+  expect(pages()).toBeLessThan(before - 2500)
+  expect(db.pragma('quick_check', { simple: true })).toBe('ok')
+})

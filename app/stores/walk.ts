@@ -1,0 +1,89 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { api } from '~/composables/api'
+import { remember } from '~/composables/remember'
+import { WALK_BRIEF, WALK_STEPS } from '~/composables/walkSteps'
+import { useBrief } from './brief'
+import { useLibrary } from './library'
+
+const KEY = 'fonetra.walk'
+interface Kept {
+  brief: string
+  /** The step shown. */
+  at: number
+  /** Those done, by their place. */
+  done: number[]
+}
+
+function kept(): Kept | null {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? 'null') as Kept | null
+  } catch {
+    // Written by something else, or cut off.
+    return null
+  }
+}
+
+/** A walk through the job, with a brief of its own: when it ends, the brief is deleted and nothing else has changed. */
+export const useWalk = defineStore('walk', () => {
+  const library = useLibrary()
+  const brief = useBrief()
+  const route = useRoute()
+  const walk = ref<Kept | null>(kept())
+  const step = computed(() => (walk.value ? (WALK_STEPS[walk.value.at] ?? null) : null))
+  const own = computed(() => brief.brief?.id === walk.value?.brief)
+
+  watch(
+    walk,
+    value => {
+      remember(KEY, JSON.stringify(value))
+    },
+    { deep: true },
+  )
+  // What was done once stays done: a title that is changed again is no way back.
+  watch(
+    // Without a walk nothing is followed: every key typed would be.
+    () => (walk.value ? [route.path, brief.fields, walk.value.brief] : null),
+    () => {
+      const { fields } = brief
+      if (!walk.value || !own.value || !fields) return
+      const { done } = walk.value
+      for (const [i, each] of WALK_STEPS.entries())
+        if (!done.includes(i) && (i === 0 || done.includes(i - 1)) && each.done(fields, route.path)) done.push(i)
+    },
+    { deep: true, immediate: true },
+  )
+
+  const placeOf = (i: number) => {
+    const { path, query } = WALK_STEPS[i]!.to(brief.fields!)
+    return { path, query: { ...query, brief: walk.value!.brief } }
+  }
+
+  async function begin() {
+    const made = await library.create(WALK_BRIEF)
+    await brief.load(made.id)
+    walk.value = { brief: made.id, at: 0, done: [] }
+    await show(0)
+  }
+
+  /** Goes to a step, in the walk's own brief. */
+  async function show(at: number) {
+    if (!walk.value) return
+    await brief.load(walk.value.brief)
+    walk.value.at = at
+    await navigateTo(placeOf(at))
+  }
+
+  /** Ends it and deletes its brief. */
+  async function end() {
+    if (!walk.value) return
+    const { brief: id } = walk.value
+    await brief.flush()
+    if (library.briefs.some(each => each.id === id)) await api('DELETE /api/briefs/:id', { params: { id } })
+    walk.value = null
+    await library.refresh()
+    await navigateTo({ path: '/next', query: {} })
+  }
+
+  return { walk, step, own, begin, show, end }
+})

@@ -1,0 +1,31 @@
+import { writeFileSync } from 'node:fs'
+import { cpus } from 'node:os'
+import { resolve } from 'node:path'
+import { yardstick } from './measure'
+import { benchYear } from './year'
+
+// npm run bench -- year DIR: a store after a year, from a folder that `npm run large` filled, into bench/year.md.
+const [from] = process.argv.slice(2)
+if (!from) {
+  console.error('Give a folder that was filled by: npm run large -- --data DIR')
+  process.exit(1)
+}
+const before = yardstick()
+const { timings, bytes } = await benchYear(resolve(from))
+const ms = (value: number) => (value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : value.toFixed(0))
+const gigabytes = bytes / 2 ** 30
+const report = `# After a year
+
+Written by \`npm run bench -- year DIR\`; figures as they came out, in milliseconds.
+
+- Machine: ${cpus().length} × ${cpus()[0]!.model.trim()}, Node.js ${process.versions.node}; ${new Date().toISOString().slice(0, 10)}
+- Yardstick: ${before.toFixed(0)} ms; on an idle core about 50
+- The data file takes ${gigabytes.toFixed(2)} GB (goal under 3: ${gigabytes < 3 ? 'yes' : '**no**'})
+
+| what | of | median | p95 | most | goal |
+|---|---|---:|---:|---:|---|
+${timings.map(each => `| ${each.name} | ${each.sizes} | ${ms(each.median)} | ${ms(each.p95)} | ${ms(each.most)} | ${each.goal}: ${each.met ? 'yes' : '**no**'} |`).join('\n')}
+`
+writeFileSync('bench/year.md', report)
+console.log(report)
+process.exit(0)

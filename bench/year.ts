@@ -1,0 +1,124 @@
+import { cpSync, mkdirSync, mkdtempSync, rmSync, statSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { v7 as uuid } from 'uuid'
+import { emptyFields } from '../core/brief/brief'
+import { DAY } from '../core/time'
+import { briefStore } from '../server/data/briefs'
+import { openUserData } from '../server/data/open'
+import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
+import { times, timing, type Timing } from './measure'
+import { fillYear } from './ranks'
+
+const BRIEFS = 300
+const HISTORY = 50_000
+/** A list is asked for so many times. */
+const ASKED = 15
+const EDITS = 200
+
+/** Briefs with what was written in them over a year. */
+function fillBriefs(file: string): void {
+  const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
+  try {
+    db.pragma('synchronous = OFF')
+    const briefs = briefStore(db)
+    const description = 'The chain runs over two pulleys and wears both of them. '.repeat(20)
+    const entry = db.prepare(
+      'INSERT INTO field_history (brief_id, field, value, client, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
+    )
+    db.transaction(() => {
+      for (let i = 0; i < BRIEFS; i++) {
+        const { id } = briefs.create({
+          topic: `A year of videos ${i}`,
+          title: `How to true a wheel ${i}`,
+          description,
+          tray: { ...emptyFields().tray, lead: 'true a wheel' },
+        })
+        for (let n = 0; n < HISTORY / BRIEFS; n++) {
+          const at = Date.now() - 365 * DAY + n * DAY
+          entry.run(id, 'description', JSON.stringify(description.slice(0, 200 + ((n * 37) % 900))), 'bench', at, at)
+        }
+      }
+    })()
+    db.pragma('wal_checkpoint(TRUNCATE)')
+  } finally {
+    db.close()
+  }
+}
+
+const LISTS = [
+  ['briefs', '/api/briefs'],
+  ['phrase lists', '/api/lists'],
+  ['videos of one’s own', '/api/videos/texts'],
+  ['watched phrases', '/api/watches?limit=100'],
+  ['the channel’s table of ranks', '/api/ranks/channel?region=GB'],
+  ['related phrases', '/api/phrases?seed=bike&region=GB&limit=200'],
+  ['anything found', '/api/find?q=wheel'],
+  ['places', '/api/places'],
+  ['backups', '/api/data'],
+] as const
+
+/** How long edits wait while something else is done. */
+async function edited(app: RunningApp, work: () => Promise<unknown>): Promise<{ waits: number[]; seconds: number }> {
+  const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Edited' } } })).json
+  const waits: number[] = []
+  let over = false
+  const startedAt = performance.now()
+  const done = work().finally(() => {
+    over = true
+  })
+  for (let i = 0; i < EDITS && !(over && i > 20); i++) {
+    const from = performance.now()
+    const body = { editId: uuid(), fields: { title: { revision: i, value: `Title ${i}` } } }
+    const { status } = await call(app, `/api/briefs/${id}`, { method: 'PATCH', body })
+    if (status !== 200) throw new Error(`An edit was answered ${status}.`)
+    waits.push(performance.now() - from)
+    await new Promise(then => setTimeout(then, 50))
+  }
+  await done
+  return { waits, seconds: (performance.now() - startedAt) / 1000 }
+}
+
+/**
+ * A store as it is after a year of much work.
+ * @param from a folder filled by `npm run large`. @returns timings, and the bytes of the data file.
+ */
+export async function benchYear(from: string): Promise<{ timings: Timing[]; bytes: number }> {
+  const data = mkdtempSync(join(tmpdir(), 'fonetra-year-'))
+  const timings: Timing[] = []
+  try {
+    for (const name of ['fonetra.sqlite', 'world.sqlite']) cpSync(join(from, name), join(data, name))
+    mkdirSync(join(data, 'pictures'))
+    const file = join(data, 'fonetra.sqlite')
+    fillBriefs(file)
+    fillYear(file)
+    const bytes = statSync(file).size
+    const sizes = `${BRIEFS} briefs, ${HISTORY.toLocaleString('en')} history entries, 11 million ranks, 1,000,000 phrases`
+    const startedAt = performance.now()
+    const app = await startApp({ data })
+    try {
+      timings.push(timing('opening after a year', sizes, [performance.now() - startedAt], 4000, 'most'))
+      for (const [name, path] of LISTS) {
+        const list = await times(ASKED, 2, async () => {
+          const { status, text } = await call(app, path as '/api/briefs')
+          if (status !== 200) throw new Error(`${path}: ${text.slice(0, 200)}`)
+        })
+        timings.push(timing(`after a year: ${name}`, path, list, 100))
+      }
+      const backup = await edited(app, () => call(app, '/api/data/backups', { method: 'POST' }))
+      timings.push(timing('an edit saved while a backup is made', `${backup.seconds.toFixed(0)} s`, backup.waits, 100))
+      const archive = await edited(app, async () => {
+        const answer = await fetch(`${app.url}/api/data/archive`)
+        for (const reader = answer.body!.getReader(); !(await reader.read()).done;);
+      })
+      timings.push(
+        timing('an edit saved while an archive is made', `${archive.seconds.toFixed(0)} s`, archive.waits, 100),
+      )
+    } finally {
+      await app.kill()
+    }
+    return { timings, bytes }
+  } finally {
+    rmSync(data, { recursive: true, force: true })
+  }
+}
