@@ -75,13 +75,17 @@ export function spaceOf(db: Db): SpaceAnswer {
         WHERE d.aggregate = TRUE GROUP BY 1`,
     )
     .all()
+  const page = Number(db.pragma('page_size', { simple: true }))
   const space: SpaceAnswer = {
     texts: 0,
     figures: 0,
     pages: 0,
     rest: 0,
-    free: Number(db.pragma('freelist_count', { simple: true })) * Number(db.pragma('page_size', { simple: true })),
+    free: Number(db.pragma('freelist_count', { simple: true })) * page,
   }
   for (const { held, bytes } of sizes) space[held === null ? 'rest' : (HELD[held] ?? 'rest')] += bytes
+  // Pages that say where others are belong to no table.
+  const told = Object.values(space).reduce((sum, bytes) => sum + bytes, 0)
+  space.rest += Number(db.pragma('page_count', { simple: true })) * page - told
   return space
 }
