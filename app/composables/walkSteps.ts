@@ -25,7 +25,7 @@ const holds = (text: string, phrase: string, language: string) =>
 export const WALK_STEPS: readonly WalkStep[] = [
   {
     name: 'Lead',
-    say: `These are searches around “${SEED}”. Select one that many people search for and few results hold firmly, and make it the lead: select its row, then “Make lead”.`,
+    say: `These are searches around “${SEED}”. Choose one with many searches and a low difficulty: select its row, then press “Make lead”.`,
     to: () => demand,
     done: ({ tray }) => tray.lead !== null,
   },
