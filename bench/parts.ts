@@ -2,7 +2,6 @@ import { benchChapters } from './chapters'
 import { benchCheck } from './check'
 import { benchDesk } from './desk'
 import type { Timing } from './measure'
-import { benchHand } from './hand'
 import { benchPictures } from './pictures'
 import { benchRanks } from './ranks'
 import { benchScreen } from './screen'
@@ -21,6 +20,5 @@ export const PARTS: Record<string, () => Promise<Timing[]>> = {
   chapters: async () => (await benchChapters()).timings,
   pictures: benchPictures,
   ranks: benchRanks,
-  hand: benchHand,
   screen: async () => (await benchScreen()).timings,
 }

@@ -6,7 +6,6 @@ import { yardstick, type Timing } from './measure'
 import { benchChapters } from './chapters'
 import { benchDesk } from './desk'
 import { growthChart } from './growthChart'
-import { benchHand } from './hand'
 import { benchPictures } from './pictures'
 import { benchRanks } from './ranks'
 import { benchScale } from './scale'
@@ -41,8 +40,6 @@ say('Ranks: a daily watch, and millions of days')
 const ranks = await benchRanks()
 say('The first screen in Chromium')
 const screen = await benchScreen()
-say('Under hand, on a slow machine')
-const hand = await benchHand()
 const scale = await benchScale(say)
 const after = yardstick()
 
@@ -57,7 +54,7 @@ Written by \`npm run bench\`; figures as they came out. Milliseconds of wall tim
 
 | what | sizes | runs | median | p95 | most | goal |
 |---|---|---:|---:|---:|---:|---|
-${[...check, ...demand, ...kept, ...list.timings, ...desk, ...chapters.timings, ...pictures, ...ranks, ...screen.timings, ...hand, ...scale.timings].map(line).join('\n')}
+${[...check, ...demand, ...kept, ...list.timings, ...desk, ...chapters.timings, ...pictures, ...ranks, ...screen.timings, ...scale.timings].map(line).join('\n')}
 
 - Most memory resident in the server after the import: ${Math.round(list.residentMb)} MB (goal under 400: ${list.residentMb < 400 ? 'yes' : '**no**'})
 - First load of the Demand screen as transferred: ${Math.round(code)} KB of page, scripts and styles (goal under 400: ${code < 400 ? 'yes' : '**no**'}), ${Math.round(screen.loadedKb.font ?? 0)} KB of fonts
