@@ -17,7 +17,8 @@ interface Kept {
 
 function kept(): Kept | null {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? 'null') as Kept | null
+    const found = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Kept | null
+    return found && Array.isArray(found.done) ? found : null
   } catch {
     // Written by something else, or cut off.
     return null
@@ -43,13 +44,14 @@ export const useWalk = defineStore('walk', () => {
   // What was done once stays done: a title that is changed again is no way back.
   watch(
     // Without a walk nothing is followed: every key typed would be.
-    () => (walk.value ? [route.path, brief.fields, walk.value.brief] : null),
+    () => (walk.value ? [route.path, brief.fields, walk.value.brief, walk.value.at] : null),
     () => {
       const { fields } = brief
       if (!walk.value || !own.value || !fields) return
       const { done } = walk.value
       for (const [i, each] of WALK_STEPS.entries())
-        if (!done.includes(i) && (i === 0 || done.includes(i - 1)) && each.done(fields, route.path)) done.push(i)
+        // Steps to come are not done beforehand; those that were skipped hold up none.
+        if (i <= walk.value.at && !done.includes(i) && each.done(fields, route.path)) done.push(i)
     },
     { deep: true, immediate: true },
   )

@@ -42,7 +42,14 @@ const MOST_ABOUT = 100_000
 /** A data file takes less room than its rows as text. */
 const ROOM = 1.2
 
-/** @throws Error when the bytes of an entry are not those that were packed. */
+/** Something in the archive is not as it was packed; its message says what. */
+class Damaged extends Error {
+  constructor(what: string) {
+    super(`The archive is damaged: ${what}`)
+  }
+}
+
+/** @throws Damaged when the bytes of an entry are not those that were packed. */
 async function* bytesOf(zip: ZipFile, entry: Entry): AsyncGenerator<Buffer> {
   const stream = (await zip.openReadStreamPromise(entry)) as AsyncIterable<Buffer>
   let sum = 0
@@ -50,7 +57,7 @@ async function* bytesOf(zip: ZipFile, entry: Entry): AsyncGenerator<Buffer> {
     sum = crc32(chunk, sum)
     yield chunk
   }
-  if (sum !== entry.crc32) throw new Error(`The archive is damaged: ${entry.fileName} is not as it was saved.`)
+  if (sum !== entry.crc32) throw new Damaged(`${entry.fileName} is not as it was saved.`)
 }
 
 async function textOf(zip: ZipFile, entry: Entry): Promise<string> {
@@ -88,7 +95,7 @@ async function* fill(db: Db, table: ArchiveTable, lines: AsyncIterable<string>):
       if (line % BATCH === 0) yield line
     }
   } catch (error) {
-    if (/damaged/u.test((error as Error).message)) throw error
+    if (error instanceof Damaged) throw error
     throw new Error(
       `The archive cannot be read: tables/${table.name}.jsonl, line ${inDigits(line)}: ${(error as Error).message}.`,
       { cause: error },
@@ -135,7 +142,7 @@ async function unpackPicture(zip: ZipFile, entry: Entry, folder: string): Promis
     })
     await pipeline(bytesOf(zip, entry), hashing, createWriteStream(part))
     if (hash.digest('hex') !== name.split('.')[0])
-      throw new Error(`The archive is damaged: the picture ${name.slice(0, 12)}… is not as it was saved.`)
+      throw new Damaged(`the picture ${name.slice(0, 12)}… is not as it was saved.`)
     await publish(part, path)
   } finally {
     await rm(part, { force: true })
@@ -186,8 +193,8 @@ export async function* readArchive({ file, into, beside, migrations }: ArchiveQu
             yield { kind: 'progress', part: (done + rows) / (all + 1), said: `${inDigits(done + rows)} rows read` }
         }
         if (rows !== (about.tables[table.name] ?? 0))
-          throw new Error(
-            `The archive is damaged: of ${counted(about.tables[table.name] ?? 0, 'row')} of ${table.name} it has ${inDigits(rows)}.`,
+          throw new Damaged(
+            `of ${counted(about.tables[table.name] ?? 0, 'row')} of ${table.name} it has ${inDigits(rows)}.`,
           )
         done += rows
       }

@@ -21,9 +21,7 @@ test('a walk is done for real with a brief of its own, goes on after a reload, a
   await page.getByTestId('make-lead').click()
   await expect(page.getByTestId('walk').getByText('Lead ✓')).toBeVisible()
   await page.getByTestId('walk-next').click()
-  await rows.nth(1).locator('input').click()
-  await rows.nth(2).locator('input').click()
-  await page.getByTestId('to-tray').click()
+  // A step that is skipped holds up none.
   await page.getByTestId('walk-next').click()
   await expect(page).toHaveURL(/\/rivals\?phrase=/u)
   await expect(page.getByTestId('walk').getByText('Rivals ✓')).toBeVisible()
