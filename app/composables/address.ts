@@ -17,10 +17,11 @@ export function followScreens(router: ReturnType<typeof useRouter>) {
 
 /**
  * Changes of the address's query. One made while another is on its way builds on that one, not on the address still
- * shown: two quick keys both count. A screen that is being left changes nothing any more: its change would bring it
- * back.
+ * shown: two quick keys both count. A screen that is being left, or was left and is still shown, changes nothing any
+ * more: its change would bring it back, or reach the next one.
+ * @param ofScreen whether it belongs to the screen that sets it up; else to what frames them all.
  */
-export function useAddress() {
+export function useAddress({ ofScreen = true } = {}) {
   const route = useRoute()
   const router = useRouter()
   /**
@@ -28,9 +29,10 @@ export function useAddress() {
    * @param step whether the back button returns to what was before.
    */
   return async function change(changes: Record<string, string | null | undefined>, step = false): Promise<void> {
-    const { path } = route
-    if (coming && coming !== path) return
-    const query: Query = { ...(wanted?.path === path ? wanted.query : route.query) }
+    // The route given to a screen follows a moment later than the router's own.
+    const { path, query: current } = router.currentRoute.value
+    if (coming || (ofScreen && route.path !== path)) return
+    const query: Query = { ...(wanted?.path === path ? wanted.query : current) }
     for (const [name, value] of Object.entries(changes)) {
       if (value === undefined || value === null) delete query[name]
       else query[name] = value

@@ -14,7 +14,7 @@ import { messageOf } from './api'
  */
 export function useOpenBrief(): Ref<boolean> {
   const route = useRoute()
-  const address = useAddress()
+  const address = useAddress({ ofScreen: false })
   const brief = useBrief()
   const library = useLibrary()
   const notices = useNotices()

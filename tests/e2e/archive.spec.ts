@@ -5,10 +5,14 @@ import Database from 'better-sqlite3'
 import { archiveTables } from '../../server/archive/tables'
 import { call, expect, startApp, test } from './app'
 
-/** Every row of every table that travels, as text. */
+/** What each Fonetra learns anew from its pages, whenever it has time; archive.test compares these at rest. */
+const LEARNED = new Set(['chance_model', 'standing_page'])
+
+/** Every row of every table that travels and holds work, as text. */
 function rowsOf(folder: string) {
   const db = new Database(join(folder, 'fonetra.sqlite'), { readonly: true })
-  const rows = archiveTables(db).map(({ name }) => ({
+  const tables = archiveTables(db).filter(({ name }) => !LEARNED.has(name))
+  const rows = tables.map(({ name }) => ({
     name,
     rows: JSON.stringify(db.prepare(`SELECT * FROM ${name}`).raw().all()),
   }))
@@ -50,7 +54,7 @@ test('everything leaves in one file, and an empty Fonetra is the same after read
     await expect(page).toHaveURL(/\/library(\?brief=[^&]*)?$/u)
     await expect.poll(async () => (await call(other, '/api/briefs')).json.briefs.length).toBe(4)
     const { backups } = (await call(other, '/api/data')).json
-    expect(backups.map(({ kind }) => kind)).toEqual(['before-restore', 'before-restore'])
+    expect(backups.filter(({ kind }) => kind === 'before-restore')).toHaveLength(2)
   } finally {
     await other.close()
   }

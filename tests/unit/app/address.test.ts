@@ -28,6 +28,27 @@ test('two changes at once both count', async () => {
   expect(router.currentRoute.value.fullPath).toBe('/next?b=2&c=3')
 })
 
+test('what the address has just become counts, though the screen is not told yet', async () => {
+  const shown = router.currentRoute.value
+  Object.assign(globalThis, { useRoute: () => shown })
+  const change = useAddress()
+  await change({ b: '2' })
+  await change({ c: '3' })
+  expect(router.currentRoute.value.query).toEqual({ a: '1', b: '2', c: '3' })
+})
+
+test('a screen that was left, and is still shown, changes nothing of the next one; the frame does', async () => {
+  const shown = router.currentRoute.value
+  Object.assign(globalThis, { useRoute: () => shown })
+  const [ofScreen, ofFrame] = [useAddress(), useAddress({ ofScreen: false })]
+  release()
+  await router.push('/desk?brief=x')
+  await ofScreen({ view: 'old' })
+  expect(router.currentRoute.value.fullPath).toBe('/desk?brief=x')
+  await ofFrame({ brief: 'y' })
+  expect(router.currentRoute.value.fullPath).toBe('/desk?brief=y')
+})
+
 test('a screen that is being left does not come back by a late change', async () => {
   const change = useAddress()
   const leaving = router.push('/desk?brief=x')

@@ -39,7 +39,11 @@ function workedIn(name: string): { file: string; db: Db } {
     INSERT INTO figure (phrase_id, region, source_id, counts, at, volume) VALUES (7, 'GB', 9, 1, 5, 12.5);
     INSERT INTO phrase_list (id, workspace_id, name, created_at, updated_at)
       SELECT 'list-1', id, 'Braking; slowly', 1, 2 FROM workspace LIMIT 1;
-    INSERT INTO list_phrase VALUES ('list-1', 7, 1, 'mine', 3);`)
+    INSERT INTO list_phrase VALUES ('list-1', 7, 1, 'mine', 3);
+    INSERT INTO result_page (id, phrase_id, region, source, at, depth, complete, model_version)
+      VALUES (3, 7, 'GB', 's', 5, 1, 1, 1);
+    INSERT INTO standing_page (phrase_id, region, page_id, hurdle, strengths) VALUES (7, 'GB', 3, .1, x'7f');
+    INSERT INTO chance_model VALUES ('GB', 's', 'en', 5, 1, 1, 0, 1, '{}', '[.1]', '{}');`)
   db.exec(
     "INSERT INTO access_key (id, name, role, salt, hash, created_at) VALUES ('k', 'Me', 'owner', x'01', x'02', 1)",
   )
