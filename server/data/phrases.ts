@@ -83,6 +83,7 @@ export function phraseStore(
       return id
     },
     phraseIds: ids.ensureAll,
+    idOf: ids.idOf,
     ...knownPhrases(db),
     /**
      * Saves a source's figures in one transaction: 2,000 at most, so that no autosave waits long. Earlier figures of

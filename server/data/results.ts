@@ -53,7 +53,7 @@ export interface SavedPage {
   imported: number
 }
 
-export type SeatRow = Omit<VideoRow, 'id' | 'at'> & {
+export type SeatRow = Omit<VideoRow, 'id'> & {
   rank: number
   video_id: number
   strength: number
@@ -132,7 +132,7 @@ export function resultStore(db: Db, changed: (ids: readonly number[], byPerson?:
     SeatRow
   >(`SELECT s.rank, s.video_id, v.code, v.title, v.description, v.tags, v.channel_id, c.title AS channel_title,
       s.subscribers, s.views, s.likes, v.dislikes, s.comments, v.published_at, v.seconds, v.thumbnail, v.category,
-      s.strength, s.targeting, s.reach, s.pull, o.video_id IS NOT NULL AS off
+      v.at, s.strength, s.targeting, s.reach, s.pull, o.video_id IS NOT NULL AS off
     FROM seat s JOIN video v ON v.id = s.video_id JOIN channel c ON c.id = v.channel_id
     LEFT JOIN off_topic o ON o.phrase_id = ? AND o.video_id = s.video_id WHERE s.page_id = ? AND s.rank <= ?
     ORDER BY s.rank`)

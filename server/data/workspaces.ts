@@ -31,6 +31,8 @@ function corrected(own: OwnStanding, how: Corrections): OwnStanding {
   }
 }
 
+/** What is set of a workspace, and what is known of its channel but its strength. */
+export type WorkspaceFacts = Omit<Workspace, 'own'>
 export type WorkspaceStore = ReturnType<typeof workspaceStore>
 
 /**
@@ -87,7 +89,7 @@ export function workspaceStore(
     return own && { ...own, at }
   }
 
-  function toWorkspace(row: WorkspaceRow): Workspace {
+  function withoutOwn(row: WorkspaceRow): WorkspaceFacts {
     const channel = row.channel_id === null ? null : videos.channel(row.channel_id)
     return {
       id: row.id,
@@ -99,9 +101,9 @@ export function workspaceStore(
       language: row.language,
       region: row.region,
       briefs: row.briefs,
-      own: ownOf(row),
     }
   }
+  const toWorkspace = (row: WorkspaceRow): Workspace => ({ ...withoutOwn(row), own: ownOf(row) })
 
   function first(): WorkspaceRow {
     const known = all.get()
@@ -158,10 +160,13 @@ export function workspaceStore(
       first()
       return all.all().map(toWorkspace)
     },
-    /** A workspace by id, or the first one; `null` for an unknown id. */
-    get(id?: string): Workspace | null {
+    /**
+     * A workspace by id, or the first one; `null` for an unknown id. What its channel is worth takes all its videos:
+     * `standing` tells that.
+     */
+    get(id?: string): WorkspaceFacts | null {
       const row = id ? one.get(id) : first()
-      return row ? toWorkspace(row) : null
+      return row ? withoutOwn(row) : null
     },
     create(given: WorkspacePatch & { name: string }): Workspace {
       const id = uuid()

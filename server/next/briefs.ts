@@ -24,14 +24,24 @@ const AT_REST = 2 * DAY
 export function ofBriefs(stores: Stores, workspace: string): { looked: number; proposals: Proposal[] } {
   const { listed } = stores.briefs.list(workspace)
   const stages = stagesOf(stores, listed)
-  const watched = new Set(stores.watches.videos(workspace))
+  const home: Home = {
+    watched: new Set(stores.watches.videos(workspace)),
+    standing: stores.workspaces.standing(workspace),
+  }
   return {
     looked: listed.length,
-    proposals: listed.flatMap(brief => ofBrief(stores, brief, stages.get(brief.id)!, watched) ?? []),
+    proposals: listed.flatMap(brief => ofBrief(stores, brief, stages.get(brief.id)!, home) ?? []),
   }
 }
 
-function ofBrief(stores: Stores, brief: Brief, stage: Stage, watched: ReadonlySet<string>): Proposal | null {
+/** What holds for all briefs of a workspace. */
+interface Home {
+  /** Videos with phrases that are watched. */
+  watched: ReadonlySet<string>
+  standing: ReturnType<Stores['workspaces']['standing']>
+}
+
+function ofBrief(stores: Stores, brief: Brief, stage: Stage, { watched, standing }: Home): Proposal | null {
   const { id, fields } = brief
   const { lead, support } = fields.tray
   const about = {
@@ -50,7 +60,7 @@ function ofBrief(stores: Stores, brief: Brief, stage: Stage, watched: ReadonlySe
     return { ...about, kind: 'watch', key: `watch:${video}`, video, phrases }
   }
   if (stage === 'handed over') return { ...about, kind: 'address', key: `address:${id}`, phrases }
-  return releaseOf(stores, brief, about) ?? writingOf(stores, brief, about, stage)
+  return releaseOf(stores, brief, about) ?? writingOf(stores, brief, about, stage, standing)
 }
 
 type About = Omit<Proposal, 'key' | 'kind'>
@@ -69,10 +79,15 @@ function releaseOf(stores: Stores, { id, workspaceId, fields }: Brief, about: Ab
 }
 
 /** A lead that was settled on, whose texts are not written. */
-function writingOf(stores: Stores, brief: Brief, about: About, stage: Stage): Proposal | null {
+function writingOf(
+  stores: Stores,
+  brief: Brief,
+  about: About,
+  stage: Stage,
+  { own, settings }: Home['standing'],
+): Proposal | null {
   if (stage !== 'settled' || brief.updatedAt > Date.now() - AT_REST) return null
   const { language, region } = brief.fields
-  const { own, settings } = stores.workspaces.standing(brief.workspaceId)
   const known = stores.phrases.known(phraseKey(about.phrase), region ?? '', language)
   const page = known && stores.results.latest(known.id, region ?? '')
   if (!known || !page?.complete || !own) return null

@@ -20,7 +20,7 @@ import { pageForecast } from '../rivals/pageForecast'
 import { videoOfBrief } from './videoOfBrief'
 
 export interface ForecastDeps {
-  chances?: Pick<Chances, 'hurdles'>
+  chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead'>
   forecasts: ForecastStore
   phrases: Pick<PhraseStore, 'known' | 'textsById'>
   results: Pick<ResultStore, 'latest' | 'effective' | 'seats'>

@@ -71,15 +71,17 @@ export async function openPhrasesOf(
       .listed.flatMap(({ fields: { tray } }) => [tray.lead ?? '', ...tray.support, ...tray.setAside])
       .map(phraseKey),
   )
+  const held = videos.standingOf(channel, region, language)
+  const heldAlready = new Set(held.map(({ phrase }) => phrase))
   const candidates = found.rows.filter(
     row =>
       row.volume &&
       row.difficulty !== null &&
       row.readAs === null &&
       (row.chance ?? 0) >= LEAST_CHANCE &&
-      !taken.has(phraseKey(row.phrase)),
+      !taken.has(phraseKey(row.phrase)) &&
+      !heldAlready.has(row.phrase),
   )
-  const held = videos.standingOf(channel, region, language)
   const open: (Omit<OpenPhrase, 'also'> & { page: number[] })[] = []
   const stem = stemmerFor(language)
   const topicsIn = (phrase: string) => {
@@ -88,8 +90,8 @@ export async function openPhrasesOf(
   }
   for (const [i, { phrase, volume, difficulty, intent }] of candidates.entries()) {
     if (i % AT_ONCE === 0) await nextTurn()
-    const known = phrases.known(phrase, region, language)
-    const page = known && results.latest(known.id, region)
+    const id = phrases.idOf(language, phraseKey(phrase))
+    const page = id === undefined ? null : results.latest(id, region)
     if (!page?.complete) continue
     const { seats, ahead } = pageForecast(stores, page, own, { phrase, language })
     if (!ahead || seats.some(({ channel_id }) => channel_id === channel)) continue
@@ -103,7 +105,7 @@ export async function openPhrasesOf(
       difficulty: difficulty!,
       chance: ahead.pageOne,
       views,
-      page: results.firstPage(known!.id, region),
+      page: results.firstPage(id!, region),
     })
   }
   const grouped = byOneVideo(open.sort((a, b) => b.views - a.views))

@@ -1,7 +1,7 @@
 import { bestHours, hoursInZone } from '../../core/release/audience'
 import { DAY } from '../../core/time'
 import type { AudienceAnswer } from '../../shared/release'
-import type { Workspace } from '../../shared/workspace'
+import type { WorkspaceFacts } from '../data/workspaces'
 import type { AskedStore } from '../data/asked'
 import type { AudienceStore } from '../data/audiences'
 import type { MayAsk, Services } from '../services/contract'
@@ -20,7 +20,7 @@ export interface AudienceDeps extends MayAsk {
 /** When a workspace's viewers are there, as is kept: a table that was read in goes before what the site tells. */
 export function audienceAnswer(
   { audiences }: Pick<AudienceDeps, 'audiences'>,
-  { id, channelId, timeZone }: Workspace,
+  { id, channelId, timeZone }: WorkspaceFacts,
   problem: string | null = null,
 ): AudienceAnswer {
   const readIn = audiences.readIn(id)
@@ -39,7 +39,11 @@ export function audienceAnswer(
 }
 
 /** The same, after a look at the site where that is due. @param anew asks also before that. */
-export async function lookAtAudience(deps: AudienceDeps, workspace: Workspace, anew = false): Promise<AudienceAnswer> {
+export async function lookAtAudience(
+  deps: AudienceDeps,
+  workspace: WorkspaceFacts,
+  anew = false,
+): Promise<AudienceAnswer> {
   const { audiences, services, asked, now, mayAsk = true, ownDataOnly } = deps
   const { id, channelId } = workspace
   let problem: string | null = null

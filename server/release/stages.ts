@@ -15,10 +15,19 @@ type Stores = Parameters<typeof readinessFrom>[0] & Pick<Runtime, 'accounts' | '
  */
 export function stagesOf(stores: Stores, briefs: readonly Brief[]): Map<string, Stage> {
   const out = stores.publications.out()
+  const homes = new Map(
+    [...new Set(briefs.map(each => each.workspaceId))].map(id => [
+      id,
+      {
+        rights: rightsFor(stores.accounts, stores.workspaces.get(id)!.channelId),
+        off: new Set(stores.workspaces.settings(id).checklist.off),
+      },
+    ]),
+  )
   return new Map(
     briefs.map(brief => {
       const { id, workspaceId, fields } = brief
-      const rights = rightsFor(stores.accounts, stores.workspaces.get(workspaceId)!.channelId)
+      const { rights, off } = homes.get(workspaceId)!
       const whole = () => readinessFrom(stores, stores.briefs.get(id)!, rights)
       const stage = stageOf(fields, {
         published: out.has(id),
@@ -29,7 +38,6 @@ export function stagesOf(stores: Stores, briefs: readonly Brief[]): Map<string, 
           return steps.length > 0 && steps.every(step => handedState(step, fields) === 'done')
         },
         left: () => {
-          const off = new Set(stores.workspaces.settings(workspaceId).checklist.off)
           // Most briefs that are not ready have answers left: no text needs to be looked at to know that.
           if (questionsLeft(fields, rights, off)) return 1
           return leftOf(readiness(whole())).length

@@ -28,12 +28,14 @@ export interface UsedModel {
 
 /** It is learnt anew when a quarter more pages are kept. */
 const GROWTH = 1.25
+/** Pages of which it is remembered what they ask: those looked at when it is told what to film next. */
+const REMEMBERED = 1000
 /** Milliseconds without a new page before it is looked whether enough are new. */
 const QUIET = 20_000
 
 /** The result page that is judged, as its row and seats stand. */
 export interface PageToJudge {
-  page: Pick<SavedPage, 'at' | 'more' | 'source' | 'region'>
+  page: Pick<SavedPage, 'id' | 'at' | 'more' | 'source' | 'region'>
   phrase: string
   language: string
   /** Those taken out left out. */
@@ -46,6 +48,8 @@ export class Chances {
   private timer: NodeJS.Timeout | undefined
   private turn: Promise<unknown> = Promise.resolve()
   private closed = false
+  /** What pages asked when they were read last, by their ids; the one asked for longest ago first. */
+  private readonly remembered = new Map<number, { model: ChanceModel; read: string; asked: Hurdles }>()
   /** Whether pages came since the learning that is under way began. */
   private cameMeanwhile = false
 
@@ -92,6 +96,21 @@ export class Chances {
       video: seat.code,
     }))
     return hurdlesOf(found.model, phrase, language, results, page.more === 1, depth)
+  }
+
+  /** The same of a page as it was read: looked for first among those worked out before. */
+  hurdlesAsRead(judged: PageToJudge, depth: number): Hurdles | null {
+    const { page, phrase, language, seats } = judged
+    const model = this.inUse(page.region, { language, source: page.source })?.model
+    if (!model) return null
+    // A video that was read again may be worded otherwise, and one may be taken out.
+    const read = JSON.stringify([phrase, language, depth, page.more, seats.map(({ video_id: id, at }) => [id, at])])
+    const known = this.remembered.get(page.id)
+    const asked = known?.model === model && known.read === read ? known.asked : this.hurdles(judged, depth)!
+    this.remembered.delete(page.id)
+    this.remembered.set(page.id, { model, read, asked })
+    if (this.remembered.size > REMEMBERED) this.remembered.delete(this.remembered.keys().next().value!)
+    return asked
   }
 
   /** As the store keeps it. */

@@ -6,7 +6,7 @@ import type { OwnStanding } from '../demand/regionColumns'
 import type { Chances } from './chances'
 
 export interface PageForecastDeps {
-  chances?: Pick<Chances, 'hurdles'>
+  chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead'>
   phrases: Pick<PhraseStore, 'textsById'>
   results: Pick<ResultStore, 'effective' | 'seats'>
 }
@@ -42,9 +42,10 @@ export function pageForecast(
   const more = judged.more === 1
   // By what was learnt of the region's pages, where something was; by fixed weights elsewhere.
   const learnt = page.kind === 'site' ? own?.learnt?.[page.region] : undefined
-  const asked: JudgedPage['asked'] = (some, depth) =>
-    chances?.hurdles({ page: judged, phrase: readAs ?? phrase, language, seats: some }, depth) ?? null
-  const hurdles = learnt && whole ? asked(seats, more ? RESULTS_READ : seats.length) : null
+  const of = { page: judged, phrase: readAs ?? phrase, language }
+  const asked: JudgedPage['asked'] = (some, depth) => chances?.hurdles({ ...of, seats: some }, depth) ?? null
+  const depth = more ? RESULTS_READ : seats.length
+  const hurdles = learnt && whole ? (chances?.hurdlesAsRead({ ...of, seats }, depth) ?? null) : null
   const ahead =
     learnt && hurdles
       ? learntForecast(learnt, hurdles, seats.length)

@@ -20,7 +20,7 @@ import type { WorkspaceStore } from '../data/workspaces'
 import type { PhraseStore } from '../data/phrases'
 
 export interface AnswerDeps {
-  chances?: Pick<Chances, 'hurdles' | 'inUse'>
+  chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead' | 'inUse'>
   phrases: PhraseStore
   results: ResultStore
   videos: VideoStore

@@ -27,7 +27,7 @@ export interface WordedRanks {
  * @param video the site’s id of it. @returns `null` where nothing but itself is known of the page.
  */
 export function wordedRanks(
-  deps: PageForecastDeps & { chances?: Pick<Chances, 'hurdles' | 'inUse'> },
+  deps: PageForecastDeps & { chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead' | 'inUse'> },
   page: SavedPage,
   own: OwnParts & OwnStanding,
   { phrase, language, video }: { phrase: string; language: string; video: string },

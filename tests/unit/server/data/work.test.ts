@@ -196,8 +196,7 @@ describe('workspaces', () => {
   test('a channel is known by what was observed, or as stated, or not at all', () => {
     const { workspaces, videos } = setUp()
     const first = workspaces.get()!
-    expect(first.own).toBeNull()
-    expect(workspaces.standing().own).toBeNull()
+    expect(workspaces.standing()).toMatchObject({ own: null, workspace: { own: null } })
     videos.saveVideos([1, 2, 3].map(video), clock.at)
     const seen = workspaces.update(first.id, { channelId: 'c' })!
     expect(seen).toMatchObject({ channelTitle: 'Shed', subscribers: 999, own: { viewsPerDay: 20, videos: 3 } })

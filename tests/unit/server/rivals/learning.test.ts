@@ -94,6 +94,26 @@ test('a result taken out changes what its page asks; put back it asks the same a
   expect(setOff(false)).toBeCloseTo(before, 1)
 })
 
+test('what a page asks is remembered until it is read again, a result is taken out, or it is asked to another depth', async () => {
+  const given = await withPages()
+  const chances = new Chances(chanceModelStore(given.db), hereLearning(given), clock)
+  await chances.learnDue()
+  const phrase = given.list[1]!
+  const page = given.results.latest(given.phrases.known(phrase, 'GB', 'en')!.id, 'GB')!
+  const seats = given.results.seats(page, 20)
+  const judged = { page, phrase, language: 'en', seats }
+  const asked = chances.hurdlesAsRead(judged, 20)!
+  expect(asked).toEqual(chances.hurdles(judged, 20))
+  expect(chances.hurdlesAsRead({ ...judged, seats: given.results.seats(page, 20) }, 20)).toBe(asked)
+  expect(chances.hurdlesAsRead(judged, 10)).toEqual(chances.hurdles(judged, 10))
+  expect(chances.hurdlesAsRead({ ...judged, seats: seats.slice(1) }, 20)).not.toEqual(asked)
+  const reworded = seats.map((seat, i) => (i ? seat : { ...seat, title: `${phrase} ${phrase}`, at: seat.at + 1 }))
+  const anew = chances.hurdlesAsRead({ ...judged, seats: reworded }, 20)!
+  expect(anew).toEqual(chances.hurdles({ ...judged, seats: reworded }, 20))
+  expect(anew).not.toEqual(asked)
+  expect(chances.hurdlesAsRead({ ...judged, language: 'de' }, 20)).toBeNull()
+})
+
 test('it is learnt again only when a quarter more is known, and after it was cut off', async () => {
   const given = await withPages()
   const store = chanceModelStore(given.db)
