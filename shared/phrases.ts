@@ -7,6 +7,7 @@ import type { Trend } from '../core/demand/trend'
 import { MOST_SEEDS, splitSeeds } from '../core/demand/seeds'
 import { languageInput, phraseInput, regionInput } from '../core/text/inputs'
 import { MAX_PHRASE } from '../core/text/words'
+import { sortInput } from './api/inputs'
 
 /** Columns by which phrases can be sorted. */
 export const PHRASE_SORTS = [
@@ -82,16 +83,7 @@ export const phrasesQuerySchema = z.object({
   maxWords: figure,
   minVolume: figure,
   maxDifficulty: figure,
-  sort: z
-    .string()
-    .default('volume:desc')
-    .transform((value, context) => {
-      const [column, direction = 'desc'] = value.split(':')
-      if (PHRASE_SORTS.includes(column as PhraseSort) && (direction === 'asc' || direction === 'desc'))
-        return { column: column as PhraseSort, direction: direction as 'asc' | 'desc' }
-      context.addIssue({ code: 'custom', message: `Sort by one of ${PHRASE_SORTS.join(', ')}, with :asc or :desc.` })
-      return z.NEVER
-    }),
+  sort: sortInput(PHRASE_SORTS, 'volume:desc'),
 })
 export type PhrasesQuery = z.infer<typeof phrasesQuerySchema>
 

@@ -4,7 +4,7 @@ import type { Brings } from '../core/ranks/brings'
 import type { RankDay, RankStanding } from '../core/ranks/standing'
 import { inDigits } from '../core/text/inWords'
 import { MOST_WATCH_DAYS, type WatchCost } from '../core/ranks/watch'
-import { workspaceInput } from './api/inputs'
+import { sortInput, workspaceInput } from './api/inputs'
 
 /** Where a video stood for a phrase on a day. */
 export interface RankRow {
@@ -67,15 +67,29 @@ export interface ChannelRankRow {
   brings: Brings | null
 }
 export interface ChannelRanksAnswer {
-  /** What brings most first, 10,000 at most. */
   rows: ChannelRankRow[]
-  /** Whether there are more. */
+  /** How many there are, of which `rows` are those asked for. */
+  total: number
+  /** Those of the last weeks, and what they bring a month together. */
+  fresh: { rows: number; brings: number }
+  /** Whether more than 10,000 are kept: only those of the newest videos are looked at. */
   more: boolean
+}
+/** Columns by which ranks can be sorted. */
+// prettier-ignore
+const CHANNEL_SORTS = ['phrase', 'title', 'seen', 'now', 'best', 'week', 'month', 'searches', 'brings', 'more'] as const
+export interface ChannelRankSort {
+  column: (typeof CHANNEL_SORTS)[number]
+  direction: 'asc' | 'desc'
 }
 export const channelRanksQuery = z.object({
   workspace: workspaceInput,
   region: regionInput,
   kind: kind.default('site'),
+  contains: z.string().max(100).optional(),
+  sort: sortInput(CHANNEL_SORTS, 'brings:desc'),
+  limit: z.coerce.number('Give a whole number.').int('Give a whole number.').min(1).max(10_000).default(10_000),
+  offset: z.coerce.number('Give a whole number.').int('Give a whole number.').min(0).default(0),
 })
 
 /** A video that is looked up on a page again and again. */

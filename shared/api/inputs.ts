@@ -26,3 +26,19 @@ export const anew = z.enum(['0', '1']).optional()
 export const unlessChanged = z.object({
   unchangedSince: z.coerce.number('Give a time in milliseconds.').int('Give a time in milliseconds.').optional(),
 })
+
+/**
+ * The column a list is sorted by, and whether up or down: `volume:desc`.
+ * @param usual the order where none is given.
+ */
+export const sortInput = <Column extends string>(columns: readonly Column[], usual: `${Column}:${'asc' | 'desc'}`) =>
+  z
+    .string()
+    .default(usual)
+    .transform((value, context) => {
+      const [column, direction = 'desc'] = value.split(':')
+      if (columns.includes(column as Column) && (direction === 'asc' || direction === 'desc'))
+        return { column: column as Column, direction: direction as 'asc' | 'desc' }
+      context.addIssue({ code: 'custom', message: `Sort by one of ${columns.join(', ')}, with :asc or :desc.` })
+      return z.NEVER
+    })

@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { FRESH_DAYS, isFresh, rankDay } from '../../../core/ranks/standing'
+import { FRESH_DAYS } from '../../../core/ranks/standing'
 import { inDigits } from '../../../core/text/inWords'
 import type { ChannelRanksAnswer } from '../../../shared/ranks'
 import { api, messageOf } from '~/composables/api'
-import { now } from '~/composables/clock'
-import { dayOnly } from '~/composables/figures'
-import { fewViews, RANK_COLUMNS, rankKeys } from '~/composables/rankCells'
+import { counted, dayOnly } from '~/composables/figures'
+import { fewViews, RANK_COLUMNS } from '~/composables/rankCells'
 import { useChanges } from '~/stores/changes'
 import { useRanks } from '~/stores/ranks'
 import { useWorkspace } from '~/stores/workspace'
@@ -18,41 +18,60 @@ const address = useAddress()
 const answer = shallowRef<ChannelRanksAnswer | null>(null)
 const problem = ref('')
 const contains = ref('')
+const sought = refDebounced(contains, 200)
 const HEADERS = [
   { key: 'phrase', title: 'Phrase' },
   { key: 'title', title: 'Video' },
   { key: 'seen', title: 'Seen', align: 'end', width: 96 },
   ...RANK_COLUMNS,
 ] as const
-const asked = () => ({ workspace: workspace.id, region: ranks.region, kind: ranks.kind })
+type SortBy = { key: string; order?: boolean | 'asc' | 'desc' }
+const sortBy = ref<SortBy[]>([{ key: 'brings', order: 'desc' }])
+/** Rows come in their order: the table leaves them so. */
+const asTheyCome = Object.fromEntries(HEADERS.map(({ key }) => [key, () => 0]))
+/** Rows that are asked for at first, and those that come after them. */
+const [FIRST, MOST] = [100, 1000]
+
+const asked = () => ({
+  ...{ workspace: workspace.id, region: ranks.region, kind: ranks.kind, contains: sought.value.trim() },
+  sort: sortBy.value.map(({ key, order }) => `${key}:${order === 'asc' ? 'asc' : 'desc'}`)[0],
+})
+const question = computed(() => JSON.stringify(asked()))
 async function load() {
+  const mine = question.value
   const query = asked()
   try {
-    const found = await api('GET /api/ranks/channel', { query })
-    if (JSON.stringify(query) !== JSON.stringify(asked())) return
+    const found = await api('GET /api/ranks/channel', { query: { ...query, limit: FIRST } })
+    if (mine !== question.value) return
     answer.value = found
     problem.value = ''
+    if (found.rows.length >= found.total) return
+    const rest = await api('GET /api/ranks/channel', { query: { ...query, offset: FIRST, limit: MOST - FIRST } })
+    if (mine === question.value) answer.value = { ...rest, rows: [...found.rows, ...rest.rows] }
   } catch (error) {
-    if (JSON.stringify(query) === JSON.stringify(asked())) problem.value = messageOf(error)
+    if (mine === question.value) problem.value = messageOf(error)
   }
 }
-watch([() => JSON.stringify(asked()), () => useChanges().revisions.ranks], () => void load(), { immediate: true })
-const rows = computed(() => {
-  const wanted = contains.value.trim().toLowerCase()
-  return (answer.value?.rows ?? [])
-    .filter(({ phrase, title }) => !wanted || `${phrase} ${title}`.toLowerCase().includes(wanted))
-    .map(row => ({
-      line: row,
-      seen: row.standing.now.day,
-      id: `${row.videoId} ${row.phrase}`,
-      phrase: row.phrase,
-      title: row.title,
-      ...rankKeys(row),
-    }))
+watch([question, () => useChanges().revisions.ranks], () => void load(), { immediate: true })
+const rows = computed(() =>
+  (answer.value?.rows ?? []).map(row => ({
+    line: row,
+    seen: row.standing.now.day,
+    id: `${row.videoId} ${row.phrase}`,
+    phrase: row.phrase,
+    title: row.title,
+  })),
+)
+/** What the ranks of the last weeks bring together, and which of all are in the table. */
+const said = computed(() => {
+  const { total, fresh, more } = answer.value!
+  return [
+    `${counted(total, 'rank')}.`,
+    `${inDigits(fresh.rows)} of the last ${FRESH_DAYS} days bring ${fewViews(fresh.brings)} views a month together.`,
+    ...(total > MOST ? [`The first ${inDigits(MOST)} are shown: find or sort to see others.`] : []),
+    ...(more ? ['Only the 10,000 ranks of the newest videos are looked through.'] : []),
+  ].join(' ')
 })
-/** What the ranks of the last weeks bring together. */
-const fresh = computed(() => rows.value.filter(({ line }) => isFresh(line.standing.now, rankDay(now()))))
-const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.brings?.now ?? 0), 0))
 </script>
 
 <template>
@@ -72,20 +91,25 @@ const sum = computed(() => fresh.value.reduce((all, { line }) => all + (line.bri
         @update:model-value="contains = $event ?? ''"
       />
       <p class="small muted" data-test="channel-sum">
-        {{ inDigits(rows.length) }} ranks. {{ inDigits(fresh.length) }} of the last {{ FRESH_DAYS }} days bring
-        {{ fewViews(sum) }} views a month together.<template v-if="answer.more"> The newest 10,000 are shown.</template>
+        {{ said }}
       </p>
     </div>
     <v-data-table-virtual
+      v-model:sort-by="sortBy"
       :headers="HEADERS"
       :items="rows"
-      :sort-by="[{ key: 'brings', order: 'desc' }]"
+      :custom-key-sort="asTheyCome"
+      must-sort
       item-value="id"
       density="compact"
       fixed-header
       class="sheet table"
       tabindex="0"
-      no-data-text="Nothing was looked up here yet: look up the phrases of a video, or watch them."
+      :no-data-text="
+        contains
+          ? 'No rank has these words.'
+          : 'Nothing was looked up here yet: look up the phrases of a video, or watch them.'
+      "
       aria-label="Ranks of all videos"
       data-test="channel-table"
     >

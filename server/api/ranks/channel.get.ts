@@ -4,14 +4,14 @@ import { channelRanks } from '../../ranks/channelRanks'
 
 /** Where all videos of the channel stand. */
 export default route('GET /api/ranks/channel', (_, runtime, { query }) => {
-  const { settings, workspace } = runtime.workspaces.standing(query.workspace)
-  const channel = workspace?.channelId ?? null
-  if (channel === null) return { rows: [], more: false }
+  const { workspaces } = runtime
+  const home = workspaces.get(query.workspace)
+  if (!home?.channelId) return { rows: [], total: 0, fresh: { rows: 0, brings: 0 }, more: false }
   return channelRanks(runtime.channelSeries, {
-    channel,
+    ...query,
+    channel: home.channelId,
     region: query.region ?? '',
-    kind: query.kind,
-    shares: settings.shares,
+    shares: workspaces.settings(home.id).shares,
     today: rankDay(runtime.now()),
   })
 })

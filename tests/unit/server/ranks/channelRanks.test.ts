@@ -7,7 +7,7 @@ import { channelSeriesStore } from '../../../../server/data/channelSeries'
 import { phraseStore } from '../../../../server/data/phrases'
 import { rankStore } from '../../../../server/data/ranks'
 import { videoStore } from '../../../../server/data/videos'
-import { channelRanks } from '../../../../server/ranks/channelRanks'
+import { channelRanks, type ChannelRanksQuestion } from '../../../../server/ranks/channelRanks'
 import { freshData, MIGRATIONS, standingClock, temporaryFolder } from '../files'
 import { siteVideo } from '../pages'
 
@@ -33,8 +33,8 @@ function setUp() {
     const [phraseId] = phrases.phraseIds([phrase], 'en')
     ranks.save({ phraseId: phraseId!, region, kind: 'site' }, today - ago, new Map([[video, rank]]), 60)
   }
-  const table = (kind: 'site' | 'web' = 'site') =>
-    channelRanks(channelSeriesStore(db), { channel: 'mine', region: 'GB', kind, shares: SHARES, today })
+  const table = (kind: 'site' | 'web' = 'site', more: Partial<ChannelRanksQuestion> = {}) =>
+    channelRanks(channelSeriesStore(db), { channel: 'mine', region: 'GB', kind, shares: SHARES, today, ...more })
   return { db, figure, put, table, today, ranks }
 }
 
@@ -71,6 +71,35 @@ test('all videos of the channel in one table, what brings most first; others’ 
     standing: { now: { rank: 1 } },
     brings: null,
   })
+})
+
+test('some of the rows in any order; what is not known comes last either way, and sums are of all that are found', async () => {
+  const { figure, put, table } = setUp()
+  figure('true a wheel', 1000)
+  figure('Wheel size', 100)
+  put('old', 'true a wheel', 0, 1)
+  put('old', 'wheel size', 0, 2)
+  put('new', 'rusty chain', 0, null)
+  put('new', 'old chain', 40, 5)
+  const names = async (more: Partial<ChannelRanksQuestion>) =>
+    (await table('site', more)).rows.map(({ phrase }) => phrase)
+  expect(await names({ sort: { column: 'phrase', direction: 'asc' } })).toEqual([
+    ...['old chain', 'rusty chain', 'true a wheel', 'wheel size'],
+  ])
+  expect(await names({ sort: { column: 'now', direction: 'asc' } })).toEqual([
+    ...['true a wheel', 'wheel size', 'old chain', 'rusty chain'],
+  ])
+  expect(await names({ sort: { column: 'now', direction: 'desc' } })).toEqual([
+    ...['old chain', 'wheel size', 'true a wheel', 'rusty chain'],
+  ])
+  expect(await names({ sort: { column: 'brings', direction: 'asc' }, limit: 1 })).toEqual(['wheel size'])
+  expect(await names({ offset: 1, limit: 1 })).toEqual(['wheel size'])
+  expect(await names({ offset: 9 })).toEqual([])
+  const found = await table('site', { contains: ' WHEEL ', limit: 1 })
+  expect(found).toMatchObject({ total: 2, fresh: { rows: 2 }, more: false })
+  expect(found.rows).toHaveLength(1)
+  expect(found.fresh.brings).toBeCloseTo(1000 * SHARES[0]! + 100 * SHARES[1]!, 6)
+  expect(await table()).toMatchObject({ total: 4, fresh: { rows: 3 } })
 })
 
 test('the best rank follows when a later look of its day replaces it', async () => {
