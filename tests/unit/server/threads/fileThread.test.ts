@@ -33,16 +33,22 @@ afterAll(async () => {
   db.close()
 })
 
-test('a copy made while others write is whole and has what was saved before it', async () => {
+test('a copy made while others write is whole, of one moment, and has what was saved before it', async () => {
   const briefs = briefStore(db)
   const { id } = briefs.create({ topic: 'Before' })
+  // Several steps of copying.
+  for (let i = 0; i < 20; i++) briefs.create({ topic: 'Long', description: 'long '.repeat(200_000) })
+  const both = db.transaction((n: number) => {
+    briefs.create({ topic: `First of ${n}` })
+    briefs.create({ topic: `Second of ${n}` })
+  })
   const to = join(folder, 'copy.sqlite')
   let done = false
   const copied = work.copy(to).finally(() => {
     done = true
   })
   for (let n = 0; !done; n++) {
-    briefs.create({ topic: `Meanwhile ${n}` })
+    both(n)
     await new Promise(resolve => setImmediate(resolve))
   }
   await copied
@@ -50,6 +56,10 @@ test('a copy made while others write is whole and has what was saved before it',
   try {
     expect(copy.pragma('integrity_check', { simple: true })).toBe('ok')
     expect(briefStore(copy).get(id)!.fields.topic).toBe('Before')
+    const topics = briefStore(copy)
+      .list()
+      .lines.map(({ topic }) => topic.split(' ')[0])
+    expect(topics.filter(word => word === 'First')).toHaveLength(topics.filter(word => word === 'Second').length)
   } finally {
     copy.close()
   }
