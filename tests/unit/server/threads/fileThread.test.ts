@@ -37,7 +37,7 @@ test('a copy made while others write is whole, of one moment, and has what was s
   const briefs = briefStore(db)
   const { id } = briefs.create({ topic: 'Before' })
   // Several steps of copying.
-  for (let i = 0; i < 20; i++) briefs.create({ topic: 'Long', description: 'long '.repeat(200_000) })
+  for (let i = 0; i < 400; i++) briefs.create({ topic: 'Long', description: 'long '.repeat(12_000) })
   const both = db.transaction((n: number) => {
     briefs.create({ topic: `First of ${n}` })
     briefs.create({ topic: `Second of ${n}` })
