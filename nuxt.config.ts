@@ -17,7 +17,7 @@ const helpersInUse: Plugin = {
 
 /** Parts of Vuetify that one or two areas show: they come with these. */
 const SELDOM =
-  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VSparkline|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VTextarea)[\\/]/u
+  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VTextarea)[\\/]/u
 
 /**
  * What most screens need comes in one file: some sixty small ones took longer to fetch than all of their code to run.

@@ -1,9 +1,9 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { cpus } from 'node:os'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { compare, type Round } from './compare'
+import { commitHere, keep, machine } from './kept'
 import { PARTS } from './parts'
 import type { PartsRun } from './runParts'
 
@@ -62,7 +62,7 @@ const names = positionals.length ? positionals : ['check', 'demand', 'desk', 'sc
 for (const name of names)
   if (!(name in PARTS)) stop(`There is no part ${name}. Parts: ${Object.keys(PARTS).join(', ')}.`)
 const commit = run('git', ['rev-parse', '--verify', `${values.against}^{commit}`], HOME)
-const here = run('git', ['describe', '--always', '--dirty', '--abbrev=10'], HOME)
+const here = commitHere()
 const there = builtAt(commit)
 
 /** One run of the parts in a build. */
@@ -86,13 +86,18 @@ for (let round = 0; round < rounds; round++) {
   const runs = new Map(order.map(folder => [folder, measured(folder)]))
   for (const { yardstick } of runs.values()) yardsticks.push(yardstick)
   done.push({ here: runs.get(HOME)!.timings, there: runs.get(there)!.timings })
+  for (const [folder, of] of [
+    [HOME, here],
+    [there, commit.slice(0, 10)],
+  ] as const)
+    keep(names.join(' '), runs.get(folder)!.yardstick, runs.get(folder)!.timings, of)
 }
 
 const ms = (value: number) => (value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : value.toFixed(0))
 const rows = compare(done)
 const report = `# ${here} against ${commit.slice(0, 10)}
 
-${cpus().length} × ${cpus()[0]!.model.trim()}, Node.js ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}; ${rounds} rounds in turn. Yardstick ${ms(Math.min(...yardsticks))} to ${ms(Math.max(...yardsticks))} ms. Milliseconds, medians; “times” is how many times as long it takes here, with the rounds’ spread.
+${machine()}; ${new Date().toISOString().slice(0, 10)}; ${rounds} rounds in turn. Yardstick ${ms(Math.min(...yardsticks))} to ${ms(Math.max(...yardsticks))} ms. Milliseconds, medians; “times” is how many times as long it takes here, with the rounds’ spread.
 
 | what | sizes | here | there | times | spread | |
 |---|---|---:|---:|---:|---|---|

@@ -6,6 +6,7 @@ import { benchPictures } from './pictures'
 import { benchRanks } from './ranks'
 import { benchScreen } from './screen'
 import { benchDemand, benchImport, benchKept } from './server'
+import { benchUnderHand } from './underHand'
 
 /**
  * The benchmarks that can be run one at a time, by name. The million phrases take half an hour: they are not among
@@ -21,4 +22,5 @@ export const PARTS: Record<string, () => Promise<Timing[]>> = {
   pictures: benchPictures,
   ranks: benchRanks,
   screen: async () => (await benchScreen()).timings,
+  hand: benchUnderHand,
 }

@@ -1,20 +1,23 @@
 import { rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
-import { rankDay } from '../core/ranks/standing'
-import { seeded } from '../core/random'
-import { DAY } from '../core/time'
-import { standAgain } from '../server/data/channelSeries'
 import { openUserData } from '../server/data/open'
 import { call, startApp } from '../tests/e2e/startApp'
+import { fillRanks } from './fill'
 import { times, timing, type Timing } from './measure'
 
-const VIDEOS = 200
-const PHRASES = 50
-const REGIONS = ['GB', 'US', 'DE']
-const DAYS = 365
+/** A year of a channel that looks many of its phrases up each day. */
+export const YEAR = { videos: 200, phrases: 50, regions: ['GB', 'US', 'DE'] }
 /** Pages of a daily watch. */
 const PAGES = 5000
+
+/** What a data file that no server has open takes, its log included. */
+function bytesOf(file: string): number {
+  const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
+  db.pragma('wal_checkpoint(TRUNCATE)')
+  db.close()
+  return statSync(file).size
+}
 
 /** Asks again and again, and tells how long each answer took. */
 const ASK = `const { parentPort, workerData } = require('node:worker_threads')
@@ -34,17 +37,20 @@ export async function benchRanks(): Promise<Timing[]> {
     data = app.data
     const watch = await dailyWatch(app.url, app)
     await app.kill()
-    const { bytes, rows } = fillYear(join(data, 'fonetra.sqlite'))
+    const file = join(data, 'fonetra.sqlite')
+    const before = bytesOf(file)
+    const rows = fillRanks(file, YEAR)
+    const bytes = bytesOf(file) - before
     const again = await startApp({ data })
     try {
       const ask = (more: string) => () => call(again, `/api/ranks?videoId=bench-7${more}`)
       const curve = await times(40, 3, ask('&phrase=bench%20phrase%207&region=GB&kind=site'))
       const table = await times(20, 2, ask('&region=GB&kind=site'))
-      const channel = await times(20, 2, () => call(again, '/api/ranks/channel?region=GB'))
+      const channel = await times(20, 2, () => call(again, '/api/ranks/channel?region=GB&limit=100'))
       return [
         ...watch,
         timing('a year of a video for a phrase', `${rows.toLocaleString('en')} ranks kept`, curve, 50),
-        timing('the table of a channel', '10,000 ranks of 200 videos', channel, 300),
+        timing('the table of a channel, 100 rows', '10,000 ranks of 200 videos', channel, 100),
         timing('a year of a video for fifty phrases', `${(bytes / rows).toFixed(1)} bytes a rank`, table, 300),
       ]
     } finally {
@@ -52,44 +58,6 @@ export async function benchRanks(): Promise<Timing[]> {
     }
   } finally {
     rmSync(data, { recursive: true, force: true })
-  }
-}
-
-/** A year of ranks of many videos, written as plain SQL. @returns what they take on disk. */
-export function fillYear(file: string): { bytes: number; rows: number } {
-  const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
-  try {
-    db.pragma('synchronous = OFF')
-    db.pragma('wal_checkpoint(TRUNCATE)')
-    const before = statSync(file).size
-    const random = seeded(5)
-    const phrase = db.prepare('INSERT INTO phrase (language, text, words) VALUES (?, ?, 3)')
-    const series = db.prepare('INSERT INTO rank_series (video, phrase_id, region, kind) VALUES (?, ?, ?, ?)')
-    const day = db.prepare('INSERT INTO rank_day (series_id, day, rank, depth) VALUES (?, ?, ?, 60)')
-    const today = rankDay(Date.now())
-    const channel = db.prepare<[], string>('SELECT channel_id FROM workspace LIMIT 1').pluck().get()!
-    const made = db.prepare('INSERT INTO video (code, channel_id, title, published_at, at) VALUES (?, ?, ?, ?, ?)')
-    db.transaction(() => {
-      for (let video = 0; video < VIDEOS; video++) {
-        made.run(`bench-${video}`, channel, `Bench video ${video}`, Date.now() - 400 * DAY, Date.now())
-        for (let p = 0; p < PHRASES; p++) {
-          const id = phrase.run('en', `bench phrase ${video * PHRASES + p}`).lastInsertRowid
-          for (const region of REGIONS) {
-            const of = series.run(`bench-${video}`, id, region, 'site').lastInsertRowid
-            for (let ago = DAYS; ago > 0; ago--) {
-              const rank = 1 + Math.floor(80 * random())
-              day.run(of, today - ago, rank > 60 ? null : rank)
-            }
-          }
-        }
-      }
-      const standAnew = standAgain(db)
-      for (const id of db.prepare<[], number>('SELECT id FROM rank_series').pluck().all()) standAnew(id)
-    })()
-    db.pragma('wal_checkpoint(TRUNCATE)')
-    return { bytes: statSync(file).size - before, rows: VIDEOS * PHRASES * REGIONS.length * DAYS }
-  } finally {
-    db.close()
   }
 }
 

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
-import { cpus } from 'node:os'
 import { resolve } from 'node:path'
+import { commitHere, keep, machine } from './kept'
 import { yardstick } from './measure'
 import { benchYear } from './year'
 
@@ -12,13 +12,15 @@ if (!from) {
 }
 const before = yardstick()
 const { timings, bytes } = await benchYear(resolve(from))
+keep('year', before, timings)
 const ms = (value: number) => (value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : value.toFixed(0))
 const gigabytes = bytes / 2 ** 30
 const report = `# After a year
 
 Written by \`npm run bench -- year DIR\`; figures as they came out, in milliseconds.
 
-- Machine: ${cpus().length} × ${cpus()[0]!.model.trim()}, Node.js ${process.versions.node}; ${new Date().toISOString().slice(0, 10)}
+- Machine: ${machine()}; ${new Date().toISOString().slice(0, 10)}
+- Commit: ${commitHere()}
 - Yardstick: ${before.toFixed(0)} ms; on an idle core about 50
 - The data file takes ${gigabytes.toFixed(2)} GB (goal under 3: ${gigabytes < 3 ? 'yes' : '**no**'})
 

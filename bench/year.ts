@@ -2,13 +2,10 @@ import { cpSync, mkdirSync, mkdtempSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
-import { emptyFields } from '../core/brief/brief'
-import { DAY } from '../core/time'
-import { briefStore } from '../server/data/briefs'
-import { openUserData } from '../server/data/open'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { times, timing, type Timing } from './measure'
-import { fillYear } from './ranks'
+import { fillBriefs, fillRanks } from './fill'
+import { YEAR } from './ranks'
 
 const BRIEFS = 300
 const HISTORY = 50_000
@@ -16,42 +13,12 @@ const HISTORY = 50_000
 const ASKED = 15
 const EDITS = 200
 
-/** Briefs with what was written in them over a year. */
-function fillBriefs(file: string): void {
-  const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
-  try {
-    db.pragma('synchronous = OFF')
-    const briefs = briefStore(db)
-    const description = 'The chain runs over two pulleys and wears both of them. '.repeat(20)
-    const entry = db.prepare(
-      'INSERT INTO field_history (brief_id, field, value, client, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
-    )
-    db.transaction(() => {
-      for (let i = 0; i < BRIEFS; i++) {
-        const { id } = briefs.create({
-          topic: `A year of videos ${i}`,
-          title: `How to true a wheel ${i}`,
-          description,
-          tray: { ...emptyFields().tray, lead: 'true a wheel' },
-        })
-        for (let n = 0; n < HISTORY / BRIEFS; n++) {
-          const at = Date.now() - 365 * DAY + n * DAY
-          entry.run(id, 'description', JSON.stringify(description.slice(0, 200 + ((n * 37) % 900))), 'bench', at, at)
-        }
-      }
-    })()
-    db.pragma('wal_checkpoint(TRUNCATE)')
-  } finally {
-    db.close()
-  }
-}
-
 const LISTS = [
   ['briefs', '/api/briefs'],
   ['phrase lists', '/api/lists'],
   ['videos of one’s own', '/api/videos/texts'],
   ['watched phrases', '/api/watches?limit=100'],
-  ['the channel’s table of ranks', '/api/ranks/channel?region=GB'],
+  ['the channel’s table of ranks, 100 rows', '/api/ranks/channel?region=GB&limit=100'],
   ['related phrases', '/api/phrases?seed=bike&region=GB&limit=200'],
   ['anything found', '/api/find?q=wheel'],
   ['places', '/api/places'],
@@ -90,8 +57,8 @@ export async function benchYear(from: string): Promise<{ timings: Timing[]; byte
     for (const name of ['fonetra.sqlite', 'world.sqlite']) cpSync(join(from, name), join(data, name))
     mkdirSync(join(data, 'pictures'))
     const file = join(data, 'fonetra.sqlite')
-    fillBriefs(file)
-    fillYear(file)
+    fillBriefs(file, { briefs: BRIEFS, history: HISTORY })
+    fillRanks(file, YEAR)
     const bytes = statSync(file).size
     const sizes = `${BRIEFS} briefs, ${HISTORY.toLocaleString('en')} history entries, 11 million ranks, 1,000,000 phrases`
     const startedAt = performance.now()

@@ -44,6 +44,7 @@ await build({
     parts: 'bench/runParts.ts',
     against: 'bench/against.ts',
     year: 'bench/runYear.ts',
+    growth: 'bench/runGrowth.ts',
     soundness: 'bench/runSoundness.ts',
     forecast: 'bench/forecast.ts',
     large: 'demo/large.ts',

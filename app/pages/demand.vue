@@ -164,7 +164,6 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
           :sort="query.sort"
           :loading="demand.state === 'loading'"
           :assessing="demand.assessing"
-          :months-end="demand.answer?.monthsEnd ?? null"
           :perspective="workspace.perspective"
           :open="phrase"
           :narrow="phrase !== null"

@@ -21,6 +21,14 @@ const today = now()
 const worth = computed(() => props.row.worth[props.perspective])
 const lastYear = computed(() => props.row.months.slice(-12).map(month => month ?? 0))
 const flat = computed(() => lastYear.value.every(value => value === lastYear.value[0]))
+/** The year as a line, from its least to its most searched month. */
+const line = computed(() => {
+  const year = lastYear.value
+  const [least, most] = [Math.min(...year), Math.max(...year)]
+  const at = (value: number, i: number) =>
+    `${(3 + (i / (year.length - 1)) * 66).toFixed(1)},${(22 - ((value - least) / (most - least)) * 18).toFixed(1)}`
+  return year.map(at).join(' ')
+})
 const difficultyTitle = computed(() => {
   const { difficulty, results, chance, readAs } = props.row
   if (difficulty === null) {
@@ -42,17 +50,10 @@ const chanceTitle = computed(() => {
 <template>
   <td v-if="columns.has('words')" class="end figure">{{ row.words }}</td>
   <td v-if="columns.has('months')" class="center line">
-    <v-sparkline
-      v-if="!flat"
-      :model-value="lastYear"
-      color="primary"
-      :line-width="7"
-      :height="58"
-      :width="190"
-      :padding="6"
-      :smooth="0"
-      aria-hidden="true"
-    /><span v-else class="muted">{{ row.months.length ? '—' : UNKNOWN }}</span>
+    <svg v-if="!flat" viewBox="0 0 72 26" aria-hidden="true">
+      <polyline :points="line" />
+    </svg>
+    <span v-else class="muted">{{ row.months.length ? '—' : UNKNOWN }}</span>
   </td>
   <td
     class="end figure"
@@ -134,10 +135,16 @@ const chanceTitle = computed(() => {
 .line {
   padding: 0 4px !important;
 }
-.line :deep(svg) {
+.line svg {
   display: block;
-  width: 76px;
+  width: 72px;
   height: 26px;
+}
+.line polyline {
+  fill: none;
+  stroke: var(--teal);
+  stroke-width: 1.8;
+  stroke-linejoin: round;
 }
 .difficulty {
   position: relative;

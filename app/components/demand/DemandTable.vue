@@ -3,7 +3,6 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
-import { mdiChevronRight } from '@mdi/js'
 import { phraseColumns } from '~/composables/columns'
 import { useTray } from '~/stores/tray'
 import type { Perspective } from '~/stores/workspace'
@@ -14,7 +13,6 @@ const props = defineProps<{
   sort: string
   loading: boolean
   assessing: boolean
-  monthsEnd: string | null
   perspective: Perspective
   open: string | null
   narrow: boolean
@@ -31,9 +29,12 @@ const tray = useTray()
 const ROW = 34
 
 const columns = computed(() => phraseColumns(props.perspective, props.narrow))
-const headers = computed(() =>
-  columns.value.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false })),
-)
+// Made anew only with the columns: for other ones the table goes through all its rows.
+const headers = computed(() => [
+  { key: 'pick', title: '', width: 32, sortable: false },
+  ...columns.value.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false })),
+  { key: 'open', title: '', width: 34, sortable: false },
+])
 const keys = computed(() => new Set<string>(columns.value.map(column => column.key)))
 const sorted = computed(() => {
   const [column, direction] = props.sort.split(':')
@@ -93,11 +94,7 @@ watch(
 <template>
   <div ref="frame" class="frame sheet" @scroll.capture.passive="onScroll">
     <v-data-table-virtual
-      :headers="[
-        { key: 'pick', title: '', width: 32, sortable: false },
-        ...headers,
-        { key: 'open', title: '', width: 34, sortable: false },
-      ]"
+      :headers
       :items="rows"
       item-value="phrase"
       :item-height="ROW"
@@ -142,60 +139,25 @@ watch(
         </tr>
       </template>
       <template #item="{ item: row }">
-        <tr
-          :class="{
-            picked: selected.includes(row.phrase),
-            aside: standing(row.phrase) === 'aside',
-            opened: open === row.phrase,
-          }"
-          data-test="phrase-row"
-          :data-row="placeOf.get(row.phrase)"
-          @focusin="focusedRow(row.phrase)"
-          @keydown="onRowKey($event, row.phrase)"
-          @dblclick="emit('open', row.phrase)"
-        >
-          <td class="pick">
-            <input
-              type="checkbox"
-              :checked="selected.includes(row.phrase)"
-              :aria-label="`Select ${row.phrase}`"
-              :tabindex="tabIndex(row.phrase)"
-              data-stop="pick"
-              @click="pick(row.phrase, $event)"
-            />
-          </td>
-          <td class="phrase">
-            <DemandPhraseCell
-              :row
-              :seed-words
-              :standing="standing(row.phrase)"
-              :tab-index="tabIndex(row.phrase)"
-              @seed="emit('seed', row.phrase)"
-            />
-          </td>
-          <DemandFigureCells
-            :row
-            :columns="keys"
-            :perspective
-            :narrow
-            :assessing
-            :tab-index="tabIndex(row.phrase)"
-            @worth="emit('worth', row.phrase)"
-          />
-          <td class="center">
-            <button
-              class="plain sheet-button"
-              :tabindex="tabIndex(row.phrase)"
-              data-stop="open"
-              :aria-label="`Sheet of ${row.phrase}`"
-              :aria-expanded="open === row.phrase"
-              title="Open its sheet"
-              @click="emit('open', row.phrase)"
-            >
-              <v-icon :icon="mdiChevronRight" size="18" />
-            </button>
-          </td>
-        </tr>
+        <DemandRow
+          :row
+          :place="placeOf.get(row.phrase)!"
+          :picked="selected.includes(row.phrase)"
+          :opened="open === row.phrase"
+          :standing="standing(row.phrase)"
+          :tab-index="tabIndex(row.phrase)"
+          :seed-words
+          :columns="keys"
+          :perspective
+          :narrow
+          :assessing
+          @pick="pick"
+          @enter="focusedRow"
+          @key="onRowKey"
+          @seed="emit('seed', $event)"
+          @worth="emit('worth', $event)"
+          @open="emit('open', $event)"
+        />
       </template>
     </v-data-table-virtual>
   </div>
@@ -235,18 +197,15 @@ watch(
 .frame :deep(.center) {
   text-align: center;
 }
-.pick {
+.frame :deep(.pick) {
   width: 32px;
   text-align: center;
 }
-.pick input {
+.frame :deep(.pick input) {
   accent-color: var(--teal);
   width: 15px;
   height: 15px;
   vertical-align: middle;
-}
-.phrase {
-  overflow: hidden;
 }
 .picked :deep(td) {
   background: color-mix(in srgb, var(--teal) 9%, transparent);
@@ -255,8 +214,5 @@ watch(
   box-shadow:
     inset 0 1px 0 var(--teal),
     inset 0 -1px 0 var(--teal);
-}
-.sheet-button {
-  color: var(--muted);
 }
 </style>

@@ -1,0 +1,110 @@
+import { join } from 'node:path'
+import { emptyFields } from '../core/brief/brief'
+import { seeded } from '../core/random'
+import { rankDay } from '../core/ranks/standing'
+import { DAY } from '../core/time'
+import { briefStore } from '../server/data/briefs'
+import { standAgain } from '../server/data/channelSeries'
+import { openUserData, type Db } from '../server/data/open'
+
+/** Does something to a data file that no server has open, in one transaction that nobody waits for. */
+function filling(file: string, work: (db: Db) => void): void {
+  const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
+  try {
+    db.pragma('synchronous = OFF')
+    db.transaction(() => work(db))()
+    db.pragma('wal_checkpoint(TRUNCATE)')
+  } finally {
+    db.close()
+  }
+}
+
+/** Briefs with what was written in them over a year. @param history entries of all of them together. */
+export function fillBriefs(file: string, { briefs: count, history }: { briefs: number; history: number }): void {
+  filling(file, db => {
+    const briefs = briefStore(db)
+    const description = 'The chain runs over two pulleys and wears both of them. '.repeat(20)
+    const entry = db.prepare(
+      'INSERT INTO field_history (brief_id, field, value, client, begun_at, saved_at) VALUES (?, ?, ?, ?, ?, ?)',
+    )
+    for (let i = 0; i < count; i++) {
+      const { id } = briefs.create({
+        topic: `A year of videos ${i}`,
+        title: `How to true a wheel ${i}`,
+        description,
+        tray: { ...emptyFields().tray, lead: 'true a wheel' },
+      })
+      for (let n = 0; n < history / count; n++) {
+        const at = Date.now() - 365 * DAY + n * DAY
+        entry.run(id, 'description', JSON.stringify(description.slice(0, 200 + ((n * 37) % 900))), 'bench', at, at)
+      }
+    }
+  })
+}
+
+const PARTS = ['chain', 'wheel', 'rear derailleur', 'disc brake', 'bottom bracket', 'headset', 'saddle', 'tyre']
+const WORK = ['clean', 'fix', 'adjust', 'choose', 'true', 'replace', 'grease', 'measure']
+
+/** Videos of the workspace's own channel, named `bench-0` and so on. */
+export function fillVideos(file: string, count: number): void {
+  filling(file, db => addVideos(db, count))
+}
+
+function addVideos(db: Db, count: number): void {
+  const random = seeded(7)
+  const one = (list: readonly string[]) => list[Math.floor(list.length * random())]!
+  const channel = db.prepare<[], string>('SELECT channel_id FROM workspace LIMIT 1').pluck().get()!
+  const add = db.prepare(
+    `INSERT INTO video (code, channel_id, title, description, tags, published_at, seconds, views, at)
+      VALUES (?, ?, ?, ?, ?, ?, 400, ?, ?)`,
+  )
+  for (let i = 0; i < count; i++) {
+    const [work, part] = [one(WORK), one(PARTS)]
+    const description = `How I ${work} a ${part}, step by step.\n\n${'What to look for, and what it costs. '.repeat(20)}`
+    const views = Math.round(10 ** (1 + 4 * random()))
+    const at = Date.now()
+    add.run(
+      ...[
+        `bench-${i}`,
+        channel,
+        `How to ${work} a ${part} ${i}`,
+        description,
+        JSON.stringify([part, `${work} ${part}`]),
+      ],
+      ...[at - (30 + ((i * 7) % 2000)) * DAY, views, at],
+    )
+  }
+}
+
+/**
+ * A year of daily ranks of the channel's own videos.
+ * @returns how many ranks they are.
+ */
+export function fillRanks(
+  file: string,
+  { videos, phrases, regions }: { videos: number; phrases: number; regions: readonly string[] },
+): number {
+  const DAYS = 365
+  filling(file, db => {
+    addVideos(db, videos)
+    const random = seeded(5)
+    const phrase = db.prepare('INSERT INTO phrase (language, text, words) VALUES (?, ?, 3)')
+    const series = db.prepare('INSERT INTO rank_series (video, phrase_id, region, kind) VALUES (?, ?, ?, ?)')
+    const day = db.prepare('INSERT INTO rank_day (series_id, day, rank, depth) VALUES (?, ?, ?, 60)')
+    const today = rankDay(Date.now())
+    for (let video = 0; video < videos; video++)
+      for (let p = 0; p < phrases; p++) {
+        const id = phrase.run('en', `bench phrase ${video * phrases + p}`).lastInsertRowid
+        for (const region of regions) {
+          const of = series.run(`bench-${video}`, id, region, 'site').lastInsertRowid
+          for (let ago = DAYS; ago > 0; ago--) {
+            const rank = 1 + Math.floor(80 * random())
+            day.run(of, today - ago, rank > 60 ? null : rank)
+          }
+        }
+      }
+    const standAnew = standAgain(db)
+    for (const id of db.prepare<[], number>('SELECT id FROM rank_series').pluck().all()) standAnew(id)
+  })
+  return videos * phrases * regions.length * DAYS
+}
