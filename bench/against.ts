@@ -2,10 +2,9 @@ import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
-import { compare, type Round } from './compare'
+import { compare, LEAST_ROUNDS, type Round, type Run } from './compare'
 import { commitHere, keep, machine } from './kept'
 import { PARTS } from './parts'
-import type { PartsRun } from './runParts'
 
 const HOME = process.cwd()
 const PLACE = join(HOME, '.cache/against')
@@ -53,7 +52,7 @@ function builtAt(commit: string): string {
 }
 
 const { values, positionals } = parseArgs({
-  options: { against: { type: 'string' }, rounds: { type: 'string', default: '3' } },
+  options: { against: { type: 'string' }, rounds: { type: 'string', default: String(LEAST_ROUNDS) } },
   allowPositionals: true,
 })
 const rounds = Number(values.rounds)
@@ -66,7 +65,7 @@ const here = commitHere()
 const there = builtAt(commit)
 
 /** One run of the parts in a build. */
-function measured(folder: string): PartsRun {
+function measured(folder: string): Run {
   const to = join(PLACE, 'run.json')
   rmSync(to, { force: true })
   run(
@@ -74,18 +73,16 @@ function measured(folder: string): PartsRun {
     ['--expose-gc', '--max-old-space-size=8192', join(folder, '.output/tools/parts.mjs'), to, ...names],
     folder,
   )
-  return JSON.parse(readFileSync(to, 'utf8')) as PartsRun
+  return JSON.parse(readFileSync(to, 'utf8')) as Run
 }
 
 const done: Round[] = []
-const yardsticks: number[] = []
 for (let round = 0; round < rounds; round++) {
   console.log(`Round ${round + 1} of ${rounds} …`)
   // Each goes first in turn: a machine that tires or warms up favours neither.
   const order = round % 2 ? ([there, HOME] as const) : ([HOME, there] as const)
   const runs = new Map(order.map(folder => [folder, measured(folder)]))
-  for (const { yardstick } of runs.values()) yardsticks.push(yardstick)
-  done.push({ here: runs.get(HOME)!.timings, there: runs.get(there)!.timings })
+  done.push({ here: runs.get(HOME)!, there: runs.get(there)! })
   for (const [folder, of] of [
     [HOME, here],
     [there, commit.slice(0, 10)],
@@ -95,9 +92,10 @@ for (let round = 0; round < rounds; round++) {
 
 const ms = (value: number) => (value < 10 ? value.toFixed(2) : value < 100 ? value.toFixed(1) : value.toFixed(0))
 const rows = compare(done)
+const yardsticks = done.flatMap(each => [each.here.yardstick, each.there.yardstick])
 const report = `# ${here} against ${commit.slice(0, 10)}
 
-${machine()}; ${new Date().toISOString().slice(0, 10)}; ${rounds} rounds in turn. Yardstick ${ms(Math.min(...yardsticks))} to ${ms(Math.max(...yardsticks))} ms. Milliseconds, medians; “times” is how many times as long it takes here, with the rounds’ spread.
+${machine()}; ${new Date().toISOString().slice(0, 10)}; ${rounds} rounds in turn. Yardstick ${ms(Math.min(...yardsticks))} to ${ms(Math.max(...yardsticks))} ms. Milliseconds, medians; “times” is how many times as long it takes here by the yardstick of its run, with the rounds’ spread.${rounds < LEAST_ROUNDS ? ` With fewer than ${LEAST_ROUNDS} rounds nothing is called slower or faster.` : ''}
 
 | what | sizes | here | there | times | spread | |
 |---|---|---:|---:|---:|---|---|

@@ -93,9 +93,9 @@ const ACTS = [
 <template>
   <v-app>
     <a class="unseen" href="#main">Skip to the content</a>
-    <v-navigation-drawer permanent :width="phone ? 52 : 88" class="rail" :class="{ phone }" aria-label="Areas">
-      <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
+    <v-navigation-drawer tag="div" permanent :width="phone ? 52 : 88" class="rail" :class="{ phone }">
       <nav aria-label="Areas">
+        <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
         <NuxtLink
           :to="linkTo(NEXT)"
           class="area"
@@ -159,6 +159,7 @@ const ACTS = [
       <v-navigation-drawer
         v-if="narrow"
         v-model="trayOver"
+        tag="aside"
         location="right"
         temporary
         :width="280"
@@ -166,7 +167,14 @@ const ACTS = [
         aria-label="Tray"
         ><TrayPanel
       /></v-navigation-drawer>
-      <v-navigation-drawer v-else-if="trayOpen" location="right" permanent :width="248" class="tray" aria-label="Tray"
+      <v-navigation-drawer
+        v-else-if="trayOpen"
+        tag="aside"
+        location="right"
+        permanent
+        :width="248"
+        class="tray"
+        aria-label="Tray"
         ><TrayPanel
       /></v-navigation-drawer>
     </template>

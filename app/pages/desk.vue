@@ -164,6 +164,7 @@ function restore(field: BriefField, value: unknown) {
             v-for="(each, i) in PARTS"
             :key="each.part"
             :value="each.part"
+            :aria-pressed="part === each.part"
             size="small"
             :title="`Key ${i + 1}`"
             :data-test="`part-${each.part}`"

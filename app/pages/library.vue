@@ -40,6 +40,7 @@ const show = (next: string) =>
           v-for="each in tabs"
           :key="each.tab"
           :value="each.tab"
+          :aria-pressed="tab === each.tab"
           size="small"
           :data-test="`library-${each.tab}`"
           @click="show(each.tab)"

@@ -85,10 +85,16 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
         color="primary"
         divided
         aria-label="Source of the results"
-        ><v-btn value="site" size="small" title="Result pages of the video site" @click="set({ from: undefined })"
+        ><v-btn
+          value="site"
+          :aria-pressed="from === 'site'"
+          size="small"
+          title="Result pages of the video site"
+          @click="set({ from: undefined })"
           >Video site</v-btn
         ><v-btn
           value="web"
+          :aria-pressed="from === 'web'"
           size="small"
           title="The video block of a web search"
           data-test="from-web"
@@ -109,6 +115,7 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
           v-for="each in [20, 40, 60]"
           :key="each"
           :value="each"
+          :aria-pressed="depth === each"
           size="small"
           :data-test="`depth-${each}`"
           :title="`${each / 20} result ${each === 20 ? 'page' : 'pages'}`"
@@ -151,6 +158,7 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
             v-for="each in views"
             :key="each.view"
             :value="each.view"
+            :aria-pressed="view === each.view"
             size="small"
             :data-test="`tab-${each.view}`"
             @click="turn(each.view)"

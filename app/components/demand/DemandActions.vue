@@ -148,9 +148,9 @@ async function exportCsv(all: boolean) {
       <template #activator="{ props: menu }"
         ><v-btn v-bind="menu" :prepend-icon="mdiDownloadOutline">Export CSV</v-btn></template
       >
-      <v-list density="compact">
-        <v-list-item title="Phrases alone" @click="exportCsv(false)" />
-        <v-list-item title="All columns" @click="exportCsv(true)" />
+      <v-list role="menu" density="compact">
+        <v-list-item role="menuitem" title="Phrases alone" @click="exportCsv(false)" />
+        <v-list-item role="menuitem" title="All columns" @click="exportCsv(true)" />
       </v-list>
     </v-menu>
     <v-btn :prepend-icon="mdiArchiveArrowDownOutline" data-test="set-aside" @click="done(list => tray.setAside(list))"

@@ -76,10 +76,11 @@ async function make() {
       ></template
     >
     <v-card class="pa-3" width="280" data-test="list-menu">
-      <v-list v-if="lists.length" density="compact" class="mb-2"
+      <v-list v-if="lists.length" role="menu" aria-label="Lists" density="compact" class="mb-2"
         ><v-list-item
           v-for="list in lists"
           :key="list.id"
+          role="menuitem"
           :title="list.name"
           :subtitle="counted(list.phrases, 'phrase')"
           @click="add(list)"

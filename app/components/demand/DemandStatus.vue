@@ -120,6 +120,7 @@ async function withoutTrend() {
         v-for="each in VIEWS"
         :key="each.view"
         :value="each.view"
+        :aria-pressed="view === each.view"
         size="small"
         :prepend-icon="each.icon"
         :data-test="`view-${each.view}`"

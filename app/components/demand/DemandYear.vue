@@ -101,8 +101,10 @@ function monthTitle(i: number, value: number | null, most: number): string {
         color="primary"
         divided
         aria-label="Months shown"
-        ><v-btn size="small" :value="12" @click="set('span', undefined)">A year</v-btn
-        ><v-btn size="small" :value="36" @click="set('span', '36')">36 months</v-btn></v-btn-toggle
+        ><v-btn size="small" :value="12" :aria-pressed="span === 12" @click="set('span', undefined)">A year</v-btn
+        ><v-btn size="small" :value="36" :aria-pressed="span === 36" @click="set('span', '36')"
+          >36 months</v-btn
+        ></v-btn-toggle
       >
       <v-btn-toggle
         :model-value="absolute ? 'absolute' : 'own'"
@@ -112,8 +114,19 @@ function monthTitle(i: number, value: number | null, most: number): string {
         color="primary"
         divided
         aria-label="Scale"
-        ><v-btn size="small" value="own" @click="set('scale', undefined)">Each phrase on its own scale</v-btn
-        ><v-btn size="small" value="absolute" @click="set('scale', 'absolute')">All on one scale</v-btn></v-btn-toggle
+        ><v-btn
+          size="small"
+          value="own"
+          :aria-pressed="(absolute ? 'absolute' : 'own') === 'own'"
+          @click="set('scale', undefined)"
+          >Each phrase on its own scale</v-btn
+        ><v-btn
+          size="small"
+          value="absolute"
+          :aria-pressed="(absolute ? 'absolute' : 'own') === 'absolute'"
+          @click="set('scale', 'absolute')"
+          >All on one scale</v-btn
+        ></v-btn-toggle
       >
       <v-btn-toggle
         v-model="by"
@@ -123,8 +136,8 @@ function monthTitle(i: number, value: number | null, most: number): string {
         color="primary"
         divided
         aria-label="Order"
-        ><v-btn size="small" value="peak">By peak month</v-btn
-        ><v-btn size="small" value="volume">By searches</v-btn></v-btn-toggle
+        ><v-btn size="small" value="peak" :aria-pressed="by === 'peak'">By peak month</v-btn
+        ><v-btn size="small" value="volume" :aria-pressed="by === 'volume'">By searches</v-btn></v-btn-toggle
       >
       <span class="small muted">Darker means more searches. Publish a few weeks before the peak.</span>
     </div>

@@ -19,15 +19,6 @@ const props = defineProps<{
   /** What an insertion brings under the rule set. */
   gainOf: (fix: Fix) => Promise<number>
 }>()
-/** Points of the insertion whose menu is open. */
-const gain = ref<number | null>(null)
-async function weigh(fix: Fix) {
-  gain.value = null
-  gain.value = await props.gainOf(fix)
-}
-const gainText = computed(() =>
-  gain.value === null ? '' : gain.value > 0.05 ? `+${gain.value.toFixed(1)} points` : 'No points under this rule set',
-)
 const tray = useTray()
 /** Folded it shows only how many places each phrase has. */
 const folded = ref(localStorage.getItem('fonetra.grid') === 'folded')
@@ -158,25 +149,19 @@ const cells = computed(() => {
             >
               <ShellShape :state="cell.state" :label="cell.label" />
             </button>
-            <v-menu v-else-if="cell.insertion" @update:model-value="$event && weigh(cell.insertion)">
-              <template #activator="{ props: menu }"
-                ><button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`">
-                  <ShellShape :state="cell.state" :label="cell.label" /></button
-              ></template>
-              <v-list density="compact">
-                <v-list-item
-                  :title="cell.insertion.label"
-                  :subtitle="gainText"
-                  data-test="insert"
-                  @click="emit('insert', cell.insertion)"
-                />
-                <v-list-item
-                  v-if="cell.placement?.grade === 'fragment'"
-                  title="Go to the part that is there"
-                  @click="emit('show', cell.placement)"
-                />
-              </v-list>
-            </v-menu>
+            <DeskGridInsertion
+              v-else-if="cell.insertion"
+              v-slot="{ menu }"
+              :insertion="cell.insertion"
+              :gain-of="gainOf"
+              :has-part="cell.placement?.grade === 'fragment'"
+              @insert="emit('insert', cell.insertion)"
+              @show="emit('show', cell.placement!)"
+            >
+              <button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`">
+                <ShellShape :state="cell.state" :label="cell.label" />
+              </button>
+            </DeskGridInsertion>
             <span v-else class="cell" :class="cell.state === 'missing' ? 'missing' : 'none'" :title="cell.label"
               ><ShellShape :state="cell.state" :label="cell.label"
             /></span>

@@ -98,10 +98,11 @@ const turn = (to: string) => address({ side: to === 'phrases' ? undefined : to }
         <template #activator="{ props: menu }"
           ><v-btn v-bind="menu" size="small" :prepend-icon="mdiPlus" data-test="language-add">Language</v-btn></template
         >
-        <v-list density="compact" max-height="360">
+        <v-list role="menu" density="compact" max-height="360">
           <v-list-item
             v-for="code in offered"
             :key="code"
+            role="menuitem"
             :title="languageName(code)"
             :data-test="`language-${code}`"
             @click="add(code)"

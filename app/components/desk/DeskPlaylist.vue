@@ -56,10 +56,11 @@ async function makeNew() {
         <template #activator="{ props: menu }"
           ><v-btn v-bind="menu" size="small" data-test="playlist-join">Add to a playlist</v-btn></template
         >
-        <v-list density="compact">
+        <v-list role="menu" density="compact">
           <v-list-item
             v-for="line in others"
             :key="line.id"
+            role="menuitem"
             :title="line.title || 'Untitled'"
             @click="playlists.hold(line, entry, true).then(() => show(line.id))"
           />

@@ -15,6 +15,7 @@ const side = defineModel<Side>({ required: true })
       v-for="each in sides"
       :key="each.side"
       :value="each.side"
+      :aria-pressed="side === each.side"
       size="small"
       :data-test="`${named}-${each.side}`"
       @click="side = each.side"

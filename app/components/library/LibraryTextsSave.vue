@@ -41,9 +41,9 @@ const save = (format: 'csv' | 'json') => {
     <template #activator="{ props: menu }">
       <v-btn v-bind="menu" size="small" :prepend-icon="mdiDownloadOutline" :disabled="!many.rows.length">Save</v-btn>
     </template>
-    <v-list density="compact">
-      <v-list-item title="CSV" data-test="texts-csv" @click="save('csv')" />
-      <v-list-item title="JSON Lines" @click="save('json')" />
+    <v-list role="menu" density="compact">
+      <v-list-item role="menuitem" title="CSV" data-test="texts-csv" @click="save('csv')" />
+      <v-list-item role="menuitem" title="JSON Lines" @click="save('json')" />
     </v-list>
   </v-menu>
 </template>

@@ -90,6 +90,7 @@ function take() {
         v-for="each in question.answer"
         :key="String(each.value)"
         :value="each.value"
+        :aria-pressed="value === each.value"
         size="x-small"
         :data-test="`answer-${question.id}-${each.value}`"
         >{{ each.label }}</v-btn

@@ -90,9 +90,14 @@ function toTray() {
         color="primary"
         divided
         aria-label="Order"
-        ><v-btn v-for="each in ORDERS" :key="each.value" :value="each.value" size="small">{{
-          each.title
-        }}</v-btn></v-btn-toggle
+        ><v-btn
+          v-for="each in ORDERS"
+          :key="each.value"
+          :value="each.value"
+          :aria-pressed="order === each.value"
+          size="small"
+          >{{ each.title }}</v-btn
+        ></v-btn-toggle
       >
       <span class="small muted lift" :title="answer?.neighbours.join(', ')"
         >Lift: against

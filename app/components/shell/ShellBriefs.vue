@@ -44,8 +44,7 @@ function create() {
         {{ name }}
       </v-btn>
     </template>
-    <v-list density="compact" width="420" max-width="96vw">
-      <v-list-item :prepend-icon="mdiPlus" title="New brief" @click="create" />
+    <v-card width="420" max-width="96vw">
       <v-text-field
         v-if="mine.length > SHOWN"
         v-model="sought"
@@ -56,25 +55,33 @@ function create() {
         class="find"
         data-test="switch-find"
       />
-      <v-divider />
-      <v-list-item
-        v-for="line in found"
-        :key="line.id"
-        :active="line.id === brief.brief?.id"
-        :title="line.topic || 'Untitled brief'"
-        :subtitle="line.lead ?? 'no lead yet'"
-        @click="show(line.id)"
-      />
-      <v-list-item v-if="!found.length && mine.length" class="muted">No brief contains these words.</v-list-item>
-      <template v-if="mine.length > SHOWN">
+      <v-list role="menu" aria-label="Briefs" density="compact">
+        <v-list-item role="menuitem" :prepend-icon="mdiPlus" title="New brief" @click="create" />
         <v-divider />
         <v-list-item
-          :title="`All ${mine.length} in the Library`"
-          :to="{ path: '/library', query: { brief: brief.brief?.id } }"
-          @click="open = false"
+          v-for="line in found"
+          :key="line.id"
+          role="menuitem"
+          :active="line.id === brief.brief?.id"
+          :aria-current="line.id === brief.brief?.id || undefined"
+          :title="line.topic || 'Untitled brief'"
+          :subtitle="line.lead ?? 'no lead yet'"
+          @click="show(line.id)"
         />
-      </template>
-    </v-list>
+        <v-list-item v-if="!found.length && mine.length" role="none" class="muted"
+          >No brief contains these words.</v-list-item
+        >
+        <template v-if="mine.length > SHOWN">
+          <v-divider />
+          <v-list-item
+            role="menuitem"
+            :title="`All ${mine.length} in the Library`"
+            :to="{ path: '/library', query: { brief: brief.brief?.id } }"
+            @click="open = false"
+          />
+        </template>
+      </v-list>
+    </v-card>
   </v-menu>
 </template>
 
@@ -91,6 +98,6 @@ function create() {
   text-overflow: ellipsis;
 }
 .find {
-  padding: 8px 16px;
+  padding: 12px 16px 4px;
 }
 </style>

@@ -38,8 +38,15 @@ const channelTitle = computed(() => {
     data-test="perspective"
     @update:model-value="setPerspective"
   >
-    <v-btn value="anyone" size="small">For anyone</v-btn>
-    <v-btn value="channel" size="small" :disabled="!workspace.current?.own" :title="channelTitle">For my channel</v-btn>
+    <v-btn value="anyone" :aria-pressed="workspace.perspective === 'anyone'" size="small">For anyone</v-btn>
+    <v-btn
+      value="channel"
+      :aria-pressed="workspace.perspective === 'channel'"
+      size="small"
+      :disabled="!workspace.current?.own"
+      :title="channelTitle"
+      >For my channel</v-btn
+    >
   </v-btn-toggle>
 </template>
 

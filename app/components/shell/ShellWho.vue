@@ -30,10 +30,10 @@ async function signOut() {
         :aria-label="`Signed in as ${access.who.name}`"
         data-test="who"
     /></template>
-    <v-list density="compact" min-width="220">
-      <v-list-item :title="access.who.name" :subtitle="ROLE_WORDS[access.who.role]" />
+    <v-list role="menu" density="compact" min-width="220">
+      <v-list-item role="none" :title="access.who.name" :subtitle="ROLE_WORDS[access.who.role]" />
       <v-divider />
-      <v-list-item :prepend-icon="mdiLogout" title="Sign out" data-test="sign-out" @click="signOut" />
+      <v-list-item role="menuitem" :prepend-icon="mdiLogout" title="Sign out" data-test="sign-out" @click="signOut" />
     </v-list>
   </v-menu>
 </template>

@@ -30,10 +30,11 @@ async function go(id: string) {
         workspace.current?.name
       }}</v-btn></template
     >
-    <v-list density="compact" min-width="260"
+    <v-list role="menu" density="compact" min-width="260"
       ><v-list-item
         v-for="each in workspace.workspaces"
         :key="each.id"
+        role="menuitem"
         :active="each.id === workspace.id"
         :title="each.name"
         :subtitle="`${each.channelTitle ?? 'no channel yet'} · ${counted(each.briefs, 'brief')}`"

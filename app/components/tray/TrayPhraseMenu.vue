@@ -23,24 +23,31 @@ const place = computed(() => support.value.indexOf(props.phrase))
     <template #activator="{ props: menu }"
       ><v-btn v-bind="menu" size="x-small" :icon="mdiDotsVertical" :aria-label="`More for ${phrase}`"
     /></template>
-    <v-list density="compact">
+    <v-list role="menu" density="compact">
       <template v-if="place >= 0">
-        <v-list-item :prepend-icon="mdiStarOutline" title="Make lead" @click="tray.makeLead(phrase)" />
+        <v-list-item role="menuitem" :prepend-icon="mdiStarOutline" title="Make lead" @click="tray.makeLead(phrase)" />
         <v-list-item
+          role="menuitem"
           :prepend-icon="mdiArrowUp"
           title="Move up"
           :disabled="place === 0"
           @click="tray.move(phrase, -1)"
         />
         <v-list-item
+          role="menuitem"
           :prepend-icon="mdiArrowDown"
           title="Move down"
           :disabled="place === support.length - 1"
           @click="tray.move(phrase, 1)"
         />
       </template>
-      <v-list-item :prepend-icon="mdiArchiveArrowDownOutline" title="Set aside" @click="tray.setAside([phrase])" />
-      <v-list-item :prepend-icon="mdiClose" title="Remove" @click="tray.remove(phrase)" />
+      <v-list-item
+        role="menuitem"
+        :prepend-icon="mdiArchiveArrowDownOutline"
+        title="Set aside"
+        @click="tray.setAside([phrase])"
+      />
+      <v-list-item role="menuitem" :prepend-icon="mdiClose" title="Remove" @click="tray.remove(phrase)" />
     </v-list>
   </v-menu>
 </template>

@@ -186,11 +186,12 @@ onChange(async files => {
         <template #activator="{ props: menu }"
           ><v-btn v-bind="menu" size="small" :disabled="!marks.length" data-test="chapters-save">Save</v-btn></template
         >
-        <v-list density="compact">
-          <v-list-item title="Copy" data-test="chapters-copy" @click="copy" />
+        <v-list role="menu" density="compact">
+          <v-list-item role="menuitem" title="Copy" data-test="chapters-copy" @click="copy" />
           <v-list-item
             v-for="format in CHAPTER_FORMATS"
             :key="format"
+            role="menuitem"
             :title="FORMAT_NAMES[format]"
             :data-test="`chapters-${format}`"
             @click="save(format)"

@@ -136,7 +136,9 @@ async function compose() {
       </div>
       <div class="row">
         <v-btn-toggle v-model="length" mandatory density="compact" variant="outlined" divided aria-label="Length">
-          <v-btn v-for="each in LENGTHS" :key="each" :value="each" size="small">{{ LENGTH_NAMES[each] }}</v-btn>
+          <v-btn v-for="each in LENGTHS" :key="each" :value="each" :aria-pressed="length === each" size="small">{{
+            LENGTH_NAMES[each]
+          }}</v-btn>
         </v-btn-toggle>
         <v-btn type="submit" variant="tonal" :loading="busy" :disabled="!lead" data-test="compose-run">{{
           open ? 'Other wording' : 'Compose'

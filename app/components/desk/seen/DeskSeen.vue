@@ -109,9 +109,15 @@ const earned = useEarned(
       divided
       aria-label="Where it is seen"
     >
-      <v-btn v-for="each in SURFACES" :key="each" :value="each" size="small" :data-test="`surface-${each}`">{{
-        SURFACE_NAMES[each]
-      }}</v-btn>
+      <v-btn
+        v-for="each in SURFACES"
+        :key="each"
+        :value="each"
+        :aria-pressed="surface === each"
+        size="small"
+        :data-test="`surface-${each}`"
+        >{{ SURFACE_NAMES[each] }}</v-btn
+      >
     </v-btn-toggle>
     <p v-if="problem" role="alert" class="small">
       {{ problem }} <button class="plain link" @click="load()">Try again</button>

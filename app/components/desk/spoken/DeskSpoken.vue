@@ -78,8 +78,9 @@ const last = computed(() => spoken.captions.cues.at(-1)?.end ?? 0)
         divided
         aria-label="Captions or outline"
       >
-        <v-btn value="captions" size="small" data-test="view-captions">Captions</v-btn
-        ><v-btn value="outline" size="small" data-test="view-outline">Outline</v-btn>
+        <v-btn value="captions" :aria-pressed="view === 'captions'" size="small" data-test="view-captions"
+          >Captions</v-btn
+        ><v-btn value="outline" :aria-pressed="view === 'outline'" size="small" data-test="view-outline">Outline</v-btn>
       </v-btn-toggle>
       <label class="small length"
         >Length

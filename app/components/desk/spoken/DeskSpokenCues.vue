@@ -137,11 +137,16 @@ function save(format: CaptionFormat) {
             aria-label="Save or clear the captions"
             data-test="captions-more"
         /></template>
-        <v-list density="compact">
-          <v-list-item title="Save as SRT" data-test="save-srt" @click="save('srt')" />
-          <v-list-item title="Save as WebVTT" data-test="save-webvtt" @click="save('webvtt')" />
-          <v-list-item title="Save as text" @click="save('text')" />
-          <v-list-item title="Clear" data-test="captions-clear" @click="spoken.setCues([], 'Captions cleared.')" />
+        <v-list role="menu" density="compact">
+          <v-list-item role="menuitem" title="Save as SRT" data-test="save-srt" @click="save('srt')" />
+          <v-list-item role="menuitem" title="Save as WebVTT" data-test="save-webvtt" @click="save('webvtt')" />
+          <v-list-item role="menuitem" title="Save as text" @click="save('text')" />
+          <v-list-item
+            role="menuitem"
+            title="Clear"
+            data-test="captions-clear"
+            @click="spoken.setCues([], 'Captions cleared.')"
+          />
         </v-list>
       </v-menu>
     </div>

@@ -109,8 +109,10 @@ const isIn = (phrase: string) => phrases.value.includes(phrase) || tray.tray.set
     <h3>Phrases in a text</h3>
     <div class="bar">
       <v-btn-toggle v-model="source" mandatory density="compact" variant="outlined" divided aria-label="Which text">
-        <v-btn value="spoken" size="small">What is spoken</v-btn
-        ><v-btn value="pasted" size="small" data-test="found-pasted">Pasted text</v-btn>
+        <v-btn value="spoken" :aria-pressed="source === 'spoken'" size="small">What is spoken</v-btn
+        ><v-btn value="pasted" :aria-pressed="source === 'pasted'" size="small" data-test="found-pasted"
+          >Pasted text</v-btn
+        >
       </v-btn-toggle>
       <v-btn
         size="small"

@@ -47,14 +47,15 @@ async function fetch({ videoId, durationSeconds }: ChannelVideo) {
     <template #activator="{ props: menu }"
       ><v-btn v-bind="menu" size="small" data-test="captions-mine">From my videos</v-btn></template
     >
-    <v-list density="compact" max-width="420">
-      <v-list-item v-if="!channel" title="Choose your channel in the Library first." />
-      <v-list-item v-else-if="problem" :title="problem" @click="look" />
-      <v-list-item v-else-if="!videos" title="Loading your videos …" />
-      <v-list-item v-else-if="!videos.length" title="No videos of your channel are known." />
+    <v-list role="menu" density="compact" max-width="420">
+      <v-list-item v-if="!channel" role="none" title="Choose your channel in the Library first." />
+      <v-list-item v-else-if="problem" role="menuitem" :title="problem" @click="look" />
+      <v-list-item v-else-if="!videos" role="none" title="Loading your videos …" />
+      <v-list-item v-else-if="!videos.length" role="none" title="No videos of your channel are known." />
       <v-list-item
         v-for="video in videos ?? []"
         :key="video.videoId"
+        role="menuitem"
         :title="video.title"
         :subtitle="video.publishedAt === null ? '' : dateOnly(video.publishedAt)"
         data-test="captions-video"

@@ -118,22 +118,29 @@ onChange(files => {
         <template #activator="{ props: menu }"
           ><v-btn v-bind="menu" size="small" data-test="tag-more">More</v-btn></template
         >
-        <v-list density="compact">
-          <v-list-item title="Copy, separated by commas" @click="copy(', ')" />
-          <v-list-item title="Copy, one on each line" @click="copy('\n')" />
-          <v-list-item title="Add from a file" @click="openFile()" />
-          <v-list-item title="Leave filler words out" @click="dropFiller" />
+        <v-list role="menu" density="compact">
+          <v-list-item role="menuitem" title="Copy, separated by commas" @click="copy(', ')" />
+          <v-list-item role="menuitem" title="Copy, one on each line" @click="copy('\n')" />
+          <v-list-item role="menuitem" title="Add from a file" @click="openFile()" />
+          <v-list-item role="menuitem" title="Leave filler words out" @click="dropFiller" />
           <v-list-item
+            role="menuitem"
             :title="texts.newTags === 'start' ? 'Put new tags at the end' : 'Put new tags at the start'"
             @click="saveTexts({ newTags: texts.newTags === 'start' ? 'end' : 'start' })"
           />
-          <v-list-item title="Make these the default tags" data-test="default-set" @click="setDefaults" />
+          <v-list-item
+            role="menuitem"
+            title="Make these the default tags"
+            data-test="default-set"
+            @click="setDefaults"
+          />
           <v-list-item
             v-if="texts.tags.length"
+            role="menuitem"
             :title="`Add the ${counted(texts.tags.length, 'default tag')}`"
             @click="add(texts.tags)"
           />
-          <v-list-item title="Clear" data-test="tags-clear" @click="change('All tags removed.', [])" />
+          <v-list-item role="menuitem" title="Clear" data-test="tags-clear" @click="change('All tags removed.', [])" />
         </v-list>
       </v-menu>
     </div>

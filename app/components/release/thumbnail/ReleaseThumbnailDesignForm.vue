@@ -157,10 +157,11 @@ const LAYER = [
             >A picture on top</v-btn
           ></template
         >
-        <v-list density="compact">
+        <v-list role="menu" density="compact">
           <v-list-item
             v-for="each in pictures"
             :key="each.id"
+            role="menuitem"
             :title="each.name"
             data-test="design-layer-of"
             @click="addLayer(each.picture.hash)"

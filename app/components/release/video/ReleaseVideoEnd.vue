@@ -89,10 +89,11 @@ async function saveLayout() {
         <template #activator="{ props: menu }"
           ><v-btn v-bind="menu" size="small" variant="text" data-test="layouts">Layouts</v-btn></template
         >
-        <v-list density="compact">
+        <v-list role="menu" density="compact">
           <v-list-item
             v-for="layout in items.endLayouts"
             :key="layout.id"
+            role="menuitem"
             :title="layout.name"
             @click="leads.takeLayout(layout.name, layout.elements)"
           >
