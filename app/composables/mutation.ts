@@ -1,3 +1,4 @@
+import { ref } from 'vue'
 import { messageOf } from '~/composables/api'
 import { useNotices } from '~/stores/notices'
 
@@ -12,4 +13,16 @@ export function useMutation(refresh: () => Promise<void> = () => Promise.resolve
       notices.show(messageOf(error), { serious: true })
     }
   }
+}
+
+/** The same for buttons that wait until it is done. */
+export function useBusyMutation() {
+  const busy = ref(false)
+  const mutate = useMutation()
+  async function act(work: () => Promise<unknown>): Promise<void> {
+    busy.value = true
+    await mutate(work)
+    busy.value = false
+  }
+  return { busy, act }
 }

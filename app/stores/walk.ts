@@ -1,6 +1,5 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { api } from '~/composables/api'
 import { remember } from '~/composables/remember'
 import { WALK_BRIEF, WALK_STEPS } from '~/composables/walkSteps'
 import { useBrief } from './brief'
@@ -81,9 +80,8 @@ export const useWalk = defineStore('walk', () => {
     if (!walk.value) return
     const { brief: id } = walk.value
     await brief.flush()
-    if (library.briefs.some(each => each.id === id)) await api('DELETE /api/briefs/:id', { params: { id } })
+    if (library.briefs.some(each => each.id === id)) await library.remove(id)
     walk.value = null
-    await library.refresh()
     await navigateTo({ path: '/next', query: {} })
   }
 

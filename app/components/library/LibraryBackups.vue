@@ -17,7 +17,7 @@ const KINDS: Record<BackupKind, string> = {
 const notices = useNotices()
 const answer = shallowRef<BackupsAnswer | null>(null)
 const problem = ref('')
-const busy = ref(false)
+const { busy, act } = useBusyMutation()
 const chosen = ref<Backup | null>(null)
 
 async function refresh() {
@@ -30,16 +30,6 @@ async function refresh() {
 }
 void refresh()
 
-async function act(work: () => Promise<void>) {
-  busy.value = true
-  try {
-    await work()
-  } catch (error) {
-    notices.show(messageOf(error), { serious: true })
-  } finally {
-    busy.value = false
-  }
-}
 const make = () =>
   act(async () => {
     const { bytes } = await api('POST /api/data/backups')

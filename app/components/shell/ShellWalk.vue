@@ -1,33 +1,14 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { messageOf } from '~/composables/api'
+import { computed } from 'vue'
 import { WALK_STEPS } from '~/composables/walkSteps'
-import { useNotices } from '~/stores/notices'
 import { useWalk } from '~/stores/walk'
 
 /** The walk's step at the foot of every screen: what is to be done, whether it is, and the next one. */
 const walk = useWalk()
-const notices = useNotices()
-const busy = ref(false)
+const { busy, act } = useBusyMutation()
 const at = computed(() => walk.walk?.at ?? 0)
 const done = computed(() => walk.walk?.done.includes(at.value) ?? false)
 const last = computed(() => at.value === WALK_STEPS.length - 1)
-
-async function act(work: () => Promise<unknown>) {
-  busy.value = true
-  try {
-    await work()
-  } catch (error) {
-    notices.show(messageOf(error), { serious: true })
-  } finally {
-    busy.value = false
-  }
-}
-const finish = () =>
-  act(async () => {
-    await walk.end()
-    notices.show('The walk has ended. Its brief is deleted, and nothing else has changed.')
-  })
 </script>
 
 <template>
@@ -64,7 +45,7 @@ const finish = () =>
         :disabled="busy"
         title="Deletes the brief of the walk; nothing else was changed"
         data-test="walk-end"
-        @click="finish"
+        @click="act(walk.end)"
         >End the walk</v-btn
       >
     </div>
