@@ -161,8 +161,8 @@ export function workspaceStore(
       return all.all().map(toWorkspace)
     },
     /**
-     * A workspace by id, or the first one; `null` for an unknown id. What its channel is worth takes all its videos:
-     * `standing` tells that.
+     * A workspace by id, or the first one; `null` for an unknown id. How strong its channel is, which takes all of its
+     * videos, `standing` tells.
      */
     get(id?: string): WorkspaceFacts | null {
       const row = id ? one.get(id) : first()

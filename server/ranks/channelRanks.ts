@@ -27,7 +27,7 @@ export interface ChannelRanksQuestion {
 /** What a row is ordered by; `null` comes last, whichever way. */
 const KEYS: Record<ChannelRankSort['column'], (row: ChannelRankRow) => number | string | null> = {
   phrase: row => row.phrase,
-  title: row => row.title,
+  title: row => row.title.toLowerCase(),
   seen: row => row.standing.now.day,
   now: row => row.standing.now.rank,
   best: row => row.standing.best?.rank ?? null,

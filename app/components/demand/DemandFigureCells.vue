@@ -19,15 +19,18 @@ const props = defineProps<{
 const emit = defineEmits<{ worth: [] }>()
 const today = now()
 const worth = computed(() => props.row.worth[props.perspective])
-const lastYear = computed(() => props.row.months.slice(-12).map(month => month ?? 0))
-const flat = computed(() => lastYear.value.every(value => value === lastYear.value[0]))
+/** The months of the last year whose searches are known, each with its place among the twelve. */
+const lastYear = computed(() =>
+  props.row.months.slice(-12).flatMap((value, place) => (value === null ? [] : [{ value, place }])),
+)
+const flat = computed(() => lastYear.value.every(({ value }) => value === lastYear.value[0]!.value))
 /** The year as a line, from its least to its most searched month. */
 const line = computed(() => {
-  const year = lastYear.value
-  const [least, most] = [Math.min(...year), Math.max(...year)]
-  const at = (value: number, i: number) =>
-    `${(3 + (i / (year.length - 1)) * 66).toFixed(1)},${(22 - ((value - least) / (most - least)) * 18).toFixed(1)}`
-  return year.map(at).join(' ')
+  const values = lastYear.value.map(({ value }) => value)
+  const [least, most] = [Math.min(...values), Math.max(...values)]
+  const x = (place: number) => (3 + (place / 11) * 66).toFixed(1)
+  const y = (value: number) => (22 - ((value - least) / (most - least)) * 18).toFixed(1)
+  return lastYear.value.map(({ value, place }) => `${x(place)},${y(value)}`).join(' ')
 })
 const difficultyTitle = computed(() => {
   const { difficulty, results, chance, readAs } = props.row

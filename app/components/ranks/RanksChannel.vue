@@ -36,23 +36,23 @@ const asked = () => ({
   ...{ workspace: workspace.id, region: ranks.region, kind: ranks.kind, contains: sought.value.trim() },
   sort: sortBy.value.map(({ key, order }) => `${key}:${order === 'asc' ? 'asc' : 'desc'}`)[0],
 })
-const question = computed(() => JSON.stringify(asked()))
+let loads = 0
 async function load() {
-  const mine = question.value
+  const mine = ++loads
   const query = asked()
   try {
     const found = await api('GET /api/ranks/channel', { query: { ...query, limit: FIRST } })
-    if (mine !== question.value) return
+    if (mine !== loads) return
     answer.value = found
     problem.value = ''
     if (found.rows.length >= found.total) return
     const rest = await api('GET /api/ranks/channel', { query: { ...query, offset: FIRST, limit: MOST - FIRST } })
-    if (mine === question.value) answer.value = { ...rest, rows: [...found.rows, ...rest.rows] }
+    if (mine === loads) answer.value = { ...rest, rows: [...found.rows, ...rest.rows] }
   } catch (error) {
-    if (mine === question.value) problem.value = messageOf(error)
+    if (mine === loads) problem.value = messageOf(error)
   }
 }
-watch([question, () => useChanges().revisions.ranks], () => void load(), { immediate: true })
+watch([() => JSON.stringify(asked()), () => useChanges().revisions.ranks], () => void load(), { immediate: true })
 const rows = computed(() =>
   (answer.value?.rows ?? []).map(row => ({
     line: row,

@@ -92,6 +92,8 @@ test('some of the rows in any order; what is not known comes last either way, an
   expect(await names({ sort: { column: 'now', direction: 'desc' } })).toEqual([
     ...['old chain', 'wheel size', 'true a wheel', 'rusty chain'],
   ])
+  const titles = (await table('site', { sort: { column: 'title', direction: 'asc' } })).rows.map(({ title }) => title)
+  expect(titles).toEqual([...titles].sort((a, b) => (a.toLowerCase() < b.toLowerCase() ? -1 : 1)))
   expect(await names({ sort: { column: 'brings', direction: 'asc' }, limit: 1 })).toEqual(['wheel size'])
   expect(await names({ offset: 1, limit: 1 })).toEqual(['wheel size'])
   expect(await names({ offset: 9 })).toEqual([])
