@@ -88,8 +88,13 @@ export const channelRanksQuery = z.object({
   kind: kind.default('site'),
   contains: z.string().max(100).optional(),
   sort: sortInput(CHANNEL_SORTS, 'brings:desc'),
-  limit: z.coerce.number('Give a whole number.').int('Give a whole number.').min(1).max(10_000).default(10_000),
-  offset: z.coerce.number('Give a whole number.').int('Give a whole number.').min(0).default(0),
+  limit: z.coerce
+    .number('Give a whole number.')
+    .int('Give a whole number.')
+    .min(1, 'Ask for one row at least.')
+    .max(10_000, '10,000 come in one answer.')
+    .default(10_000),
+  offset: z.coerce.number('Give a whole number.').int('Give a whole number.').min(0, 'Give 0 or more.').default(0),
 })
 
 /** A video that is looked up on a page again and again. */

@@ -65,6 +65,7 @@ const rows = computed(() =>
 /** What the ranks of the last weeks bring together, and which of all are in the table. */
 const said = computed(() => {
   const { total, fresh, more } = answer.value!
+  if (!total) return ''
   return [
     `${counted(total, 'rank')}.`,
     `${inDigits(fresh.rows)} of the last ${FRESH_DAYS} days bring ${fewViews(fresh.brings)} views a month together.`,
