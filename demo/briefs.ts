@@ -70,6 +70,18 @@ export const BRIEFS: BriefFields[] = [
   },
   {
     ...emptyFields(),
+    topic: 'A wheel that wobbles',
+    region: 'GB',
+    language: 'en',
+    tray: {
+      lead: 'how to true a bike wheel',
+      support: ['bike wheel wobbling', 'how to fix a wobbly bike wheel', 'truing a bike wheel'],
+      setAside: ['bike wheel price'],
+    },
+    sheet: USUAL_SHEET,
+  },
+  {
+    ...emptyFields(),
     topic: 'Indexing a rear derailleur',
     region: 'GB',
     language: 'en',

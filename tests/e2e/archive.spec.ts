@@ -52,7 +52,7 @@ test('everything leaves in one file, and an empty Fonetra is the same after read
     await page.getByTestId('archive-file').setInputFiles(file)
     await page.getByTestId('archive-confirm').click()
     await expect(page).toHaveURL(/\/library(\?brief=[^&]*)?$/u)
-    await expect.poll(async () => (await call(other, '/api/briefs')).json.briefs.length).toBe(4)
+    await expect.poll(async () => (await call(other, '/api/briefs')).json.briefs.length).toBe(5)
     const { backups } = (await call(other, '/api/data')).json
     expect(backups.filter(({ kind }) => kind === 'before-restore')).toHaveLength(2)
   } finally {

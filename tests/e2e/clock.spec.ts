@@ -5,7 +5,7 @@ test('the demo’s clock is moved on by days, stops on request, and ages and mon
   try {
     await page.goto(`${app.url}/rivals?phrase=bike+chain&region=GB`)
     await expect(page.getByText(/video site, seen/u)).toBeVisible()
-    const before = (await call(app, '/api/phrases?seed=bike%20chain&region=GB', { method: 'POST' })).json
+    const before = (await call(app, '/api/phrases?seed=bike%20chain&region=GB&limit=20', { method: 'POST' })).json
     await page.goto(`${app.url}/library?tab=sources`)
     const days = page.getByTestId('clock-days').locator('input')
     for (const [wrong, why] of [
@@ -30,7 +30,7 @@ test('the demo’s clock is moved on by days, stops on request, and ages and mon
     await expect
       .poll(
         async () =>
-          (await call(app, '/api/phrases?seed=bike%20chain&region=GB', { method: 'POST' })).json.monthsEnd! >
+          (await call(app, '/api/phrases?seed=bike%20chain&region=GB&limit=20', { method: 'POST' })).json.monthsEnd! >
           before.monthsEnd!,
       )
       .toBe(true)

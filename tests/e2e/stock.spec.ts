@@ -66,28 +66,26 @@ test('a long list is imported into, shown in parts, sorted by its headers and ex
     name: 'mills.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
-      `phrase,volume\n${Array.from({ length: 1200 }, (_, i) => `mill stone ${i},${i + 7}\n`).join('')}`,
+      `phrase,volume\n${Array.from({ length: 500 }, (_, i) => `mill stone ${i},${i + 7}\n`).join('')}`,
     ),
   })
-  await expect(page.getByTestId('notice')).toContainText('1,200 phrases read from mills.csv')
-  await expect(shown).toContainText('The first 500 of 1,205 phrases')
+  await expect(page.getByTestId('notice')).toContainText('500 phrases read from mills.csv')
+  await expect(shown).toContainText('The first 500 of 505 phrases')
   await page.getByTestId('list-more').click()
-  await expect(shown).toContainText('The first 1,000 of 1,205 phrases')
-  await page.getByTestId('list-more').click()
-  await expect(shown).toHaveText('1,205 phrases.')
+  await expect(shown).toHaveText('505 phrases.')
   const phrases = page.getByTestId('list-phrases')
   for (let twice = 0; twice < 2; twice++) await phrases.getByRole('columnheader', { name: 'Searches' }).click()
-  await expect(phrases.locator('tbody tr td:nth-child(3)').filter({ hasText: /\d/u }).first()).toHaveText('1,206')
+  await expect(phrases.locator('tbody tr td:nth-child(3)').filter({ hasText: /\d/u }).first()).toHaveText('506')
   const id = new URL(page.url()).searchParams.get('list')!
   const csv = await call(app, `/api/lists/${id}/export?format=csv&region=GB`)
-  expect(csv.text.trim().split('\r\n')).toHaveLength(1206)
+  expect(csv.text.trim().split('\r\n')).toHaveLength(506)
   const { json } = await call(app, `/api/lists/${id}/export?format=json&region=GB`)
   expect(json).toMatchObject({ format: 1, kind: 'fonetra-list', name: 'Local work' })
-  expect((json as { phrases: unknown[] }).phrases).toHaveLength(1205)
+  expect((json as { phrases: unknown[] }).phrases).toHaveLength(505)
   expect((json as { phrases: unknown[] }).phrases.at(-1)).toEqual({
-    phrase: 'mill stone 1199',
+    phrase: 'mill stone 499',
     note: '',
-    volume: 1206,
+    volume: 506,
     difficulty: null,
     worth: null,
   })

@@ -1,7 +1,7 @@
-import type { Part, Task, Trade } from './trades/trade'
+import { isBare, type Part, type Task, type Trade } from './trades/trade'
 import { ofFault } from './grammarFaults'
 import { about, type About, type Grown } from './grown'
-import { article, compound, isPlural, joined, pluralOf, withArticle } from './wording'
+import { article, compound, isPlural, joined, lacking, pluralOf, withArticle } from './wording'
 
 /** Endings that go with anything done; how often, against the phrase alone. */
 const DOING: [ending: string, weight: number][] = [
@@ -117,7 +117,7 @@ function* ofTask(
   const weight = part.weight * share * task.weight * 0.16
   const a = withArticle(part, name)
   const my = `my ${name}`
-  const bare = (trade.bare ?? []).includes(key)
+  const bare = isBare(trade, key)
   const make = (text: string, times: number, more: Partial<About> = {}): Grown => ({
     text,
     weight: weight * times,
@@ -136,12 +136,12 @@ function* ofTask(
   yield make(`how do i ${verb} ${my}`, 0.07)
   yield make(`best way to ${verb} ${a}`, 0.08)
   yield make(`easy way to ${verb} ${a}`, 0.04)
-  yield make(`can you ${verb} ${a} yourself`, 0.012)
+  if (task.paid) yield make(`can you ${verb} ${a} yourself`, 0.012)
   if (!bare) {
     yield make(`tools to ${verb} ${a}`, 0.02)
     yield make(`what do i need to ${verb} ${a}`, 0.01)
+    yield make(`how long does it take to ${verb} ${a}`, 0.02)
   }
-  yield make(`how long does it take to ${verb} ${a}`, 0.02)
   if (noun) {
     yield make(`${compound(part, name)} ${noun} tutorial`, 0.03)
     yield make(`${compound(part, name)} ${noun} tips`, 0.02)
@@ -161,11 +161,11 @@ function* ofTask(
     ...DOING.filter(
       ([ending]) =>
         !(ending === 'yourself' && !task.paid) &&
-        !(ending === 'quickly' && bare) &&
+        !((ending === 'quickly' || ending === 'at home') && bare) &&
         !(trade.unsaid ?? []).includes(ending),
     ),
     ...[...(task.without ?? []), ...((key === 'replace' && part.without) || [])].map((tool): [string, number] => [
-      `without ${tool}`,
+      `without ${lacking(part, name, tool)}`,
       0.07,
     ]),
     ...(task.using ?? []).map((what): [string, number] => [`with ${what}`, 0.06]),

@@ -24,8 +24,8 @@ export function* ofFault(
   })
   yield make(`${name} ${fault.is}`, 1)
   yield make(`why ${is} my ${name} ${fault.is}`, 0.5)
-  // “Keeps not shifting” and “getting not charging” nobody says.
-  if (!fault.is.startsWith('not ')) {
+  // “Keeps not shifting” and “getting broken” nobody says.
+  if (!/^(?:not|broken|too)\b/u.test(fault.is)) {
     const going = /^\S+ing/u.test(fault.is) ? fault.is : `getting ${fault.is}`
     yield make(`${name} ${many ? 'keep' : 'keeps'} ${going}`, 0.12)
     yield make(`how to stop ${name} ${going}`, 0.25)

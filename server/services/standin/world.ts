@@ -17,7 +17,7 @@ export interface WorldSize {
 export const DEMO_SIZE: WorldSize = { phrases: 40_000, videos: 8_000, channels: 600 }
 export const DEMO_SEED = 20_117
 /** Grows when a world made by an older generator must be made anew. */
-export const WORLD_FORMAT = 4
+export const WORLD_FORMAT = 5
 
 /**
  * Makes a world in a new file. Same seed, size and day: the same world on any machine.

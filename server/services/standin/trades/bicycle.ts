@@ -1,5 +1,6 @@
 import { fittings } from './bicycleFittings'
 import { runningParts } from './bicycleParts'
+import { bicycleSteps } from './bicycleSteps'
 import { bicycleTasks } from './bicycleTasks'
 import type { Trade } from './trade'
 
@@ -63,6 +64,7 @@ export const bicycle: Trade = {
     notShifting: { is: 'not shifting', when: ['to the biggest cog', 'to the smallest cog'] },
   },
   tasks: bicycleTasks,
+  steps: bicycleSteps,
   parts: [...runningParts, ...fittings],
   remarks: [
     'We run a small workshop and film what comes through the door.',

@@ -83,7 +83,7 @@ export const fittings: Part[] = [
   part('bike computer', 6, 'install fix', { buy: true, made: true, growth: -0.12, on: [] }),
   part('cleats', 7, 'install adjust replace', { mass: true, faults: ['loose', 'squeaking'], on: ROAD, buy: true }),
   part('bike pump', 14, 'fix', { buy: true, made: true, on: [], faults: ['leaking'] }),
-  part('torque wrench', 7, 'adjust', { buy: true, on: [] }),
+  part('torque wrench', 7, '', { buy: true, on: [] }),
   part('bike rack', 15, 'install', { buy: true, on: ['electric bike', 'mountain bike'], faults: ['loose'] }),
   part('bike lock', 14, 'remove fix', { plain: true, buy: true, made: true, faults: ['stuck'], on: [] }),
   part('bike helmet', 22, 'adjust fit clean', { plain: true, worn: true, buy: true, sized: true, on: [], peak: 4 }),

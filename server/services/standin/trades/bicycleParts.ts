@@ -182,7 +182,7 @@ export const runningParts: Part[] = [
   }),
   part('saddle', 14, 'adjust fit', { faults: ['creaking', 'loose'], buy: true }),
   part('seatpost', 6, 'remove adjust', { faults: ['stuck', 'creaking', 'bent'], buy: true, sized: true }),
-  part('dropper post', 5, 'install service fix bleed', {
+  part('dropper post', 5, 'install service fix', {
     faults: ['stuck', 'oily', 'loose'],
     buy: true,
     made: true,

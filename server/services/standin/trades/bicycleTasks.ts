@@ -128,9 +128,9 @@ export const bicycleTasks: Record<string, Task> = {
     'fix/fixing/fix',
     1,
     [
-      'Find out where the noise comes from before you change anything.',
+      'Find out where it begins before you change anything.',
       'Nine times in ten it is the cheap part next to the {part}.',
-      'Try the simplest thing first and ride it round the block.',
+      'Try the simplest thing first, and test it before you go on.',
       'If it comes back within a week, look at what it is bolted to.',
     ],
     { without: ['a shop', 'tools'], using: ['household tools'] },
@@ -185,7 +185,6 @@ export const bicycleTasks: Record<string, Task> = {
     'service/servicing/service',
     0.5,
     [
-      'Note the pressure before you let the air out.',
       'Turn the axle with two fingers: what feels like sand is worn.',
       'Clean the old grease out until the metal shines.',
       'Fill with fresh grease, not to the brim.',
@@ -206,8 +205,8 @@ export const bicycleTasks: Record<string, Task> = {
     'measure/measuring/measurement',
     0.35,
     [
-      'Measure twelve links; more than half a percent and it is done.',
-      'Hold the rule at the middle of the pin, not at the edge.',
+      'Clean it first: dirt is worth a millimetre.',
+      'Measure from the middle and not from the edge, and do it twice.',
       'Write the number on the frame with a soft pencil.',
     ],
     { without: ['a gauge'] },

@@ -77,6 +77,48 @@ export const cars: Trade = {
       { care: true, paid: true, without: ['a ramp', 'a jack'] },
     ),
   },
+  steps: {
+    'car battery': {
+      replace: [
+        'Black off first, red off second; on again the other way round.',
+        'Write down the radio code before you take anything off.',
+        'A little grease on the poles, and none between them.',
+      ],
+    },
+    'car tyre': {
+      replace: [
+        'Loosen the nuts while it still stands on the ground.',
+        'Jack it at the marked point, and put a stand under it.',
+        'Tighten crosswise, and once more after fifty miles.',
+      ],
+      change: [
+        'Loosen the nuts while it still stands on the ground.',
+        'The bad one goes under the sill, in case the jack gives.',
+        'Tighten crosswise, and once more after fifty miles.',
+      ],
+    },
+    'spark plugs': {
+      replace: [
+        'One at a time, or you mix up the leads.',
+        'Blow the dust out of the hole before you turn anything.',
+        'By hand until it sits, then a quarter turn.',
+      ],
+    },
+    'air filter, wiper blades': {
+      replace: [
+        'Take the old one to the shop and hold the new one against it.',
+        'There is a clip on the underside; press it and do not pull.',
+        'Put a rag where the metal could fall.',
+      ],
+    },
+    'timing chain': {
+      replace: [
+        'Lock the engine before you touch the tensioner.',
+        'Mark three teeth with paint and take a picture.',
+        'Turn it round twice by hand before it turns by itself.',
+      ],
+    },
+  },
   parts: [
     part('car battery', 34, 'replace charge clean check', {
       plural: 'car batteries',
@@ -96,8 +138,8 @@ export const cars: Trade = {
     }),
     part('brake caliper', 10, 'replace clean bleed', { faults: ['seized', 'leaking'] }),
     part('timing chain', 13, 'replace check', { faults: ['rattling'], against: ['timing belt'] }),
-    part('tune-up', 10, '', { on: ['diesel', 'van'] }),
-    part('engine tune-up', 8, '', {}),
+    part('tune-up', 10, '', { idea: true, on: ['diesel', 'van'] }),
+    part('engine tune-up', 8, '', { idea: true }),
     part('spark plugs', 16, 'replace clean check', { mass: true, buy: true, kinds: ['iridium'] }),
     part('car tyre', 26, 'change check replace', {
       without: ['a jack'],

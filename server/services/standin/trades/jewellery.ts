@@ -46,7 +46,7 @@ export const jewellery: Trade = {
         'Long strokes, always in one direction.',
         'Stop before the corners lose their edge.',
       ],
-      { care: true, using: ['toothpaste', 'a nail file'], without: ['a machine'] },
+      { care: true, using: ['toothpaste', 'a soft cloth'], without: ['a machine'] },
     ),
     fix: task(
       'fix/fixing/repair',
@@ -115,6 +115,7 @@ export const jewellery: Trade = {
   },
   parts: [
     part('gold chain', 20, 'clean polish fix wear shorten', {
+      on: [],
       plain: true,
       worn: true,
       buy: true,
@@ -124,6 +125,7 @@ export const jewellery: Trade = {
       against: ['silver chain'],
     }),
     part('silver chain', 15, 'clean polish fix untangle', {
+      on: [],
       plain: true,
       buy: true,
       kinds: ['sterling', 'rope', 'thin'],
@@ -183,5 +185,17 @@ export const jewellery: Trade = {
     'If a stone is loose, stop and bring it to somebody with a loupe.',
     'My grandmother did it this way, and her ring is on my hand.',
     'The light in the first minute is bad, it gets better.',
+  ],
+  causes: [
+    'Look at it through a glass before you touch it.',
+    'Sweat, perfume and chlorine do most of it; time does the rest.',
+    'Put it on a white cloth: what has come off tells you where it was.',
+    'Do not pull: what is bent can be saved, what is torn cannot.',
+    'Most of them fail at the same small ring.',
+    'If it is plated, rubbing makes it worse.',
+    'Keep the pieces, even the ones that look useless.',
+    'A jeweller needs ten minutes for this and should not charge for an hour.',
+    'What is stamped on the inside tells you what you may use on it.',
+    'I have mended this one twice, and the second time properly.',
   ],
 }

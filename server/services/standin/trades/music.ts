@@ -92,6 +92,20 @@ export const music: Trade = {
       { without: ['a teacher'] },
     ),
   },
+  steps: {
+    piano: {
+      tune: [
+        'Mute two of the three strings, and begin in the middle.',
+        'Octaves outwards from there, each against the one before.',
+        'Turn the pin less than you think, and let it settle.',
+      ],
+      clean: [
+        'A soft cloth, hardly damp, one key at a time and from you to the front.',
+        'Nothing wet goes near the felt.',
+        'The dust under the lid comes out with a brush and not with breath.',
+      ],
+    },
+  },
   parts: [
     part('guitar', 60, 'tune play string clean learn', {
       plain: true,
@@ -132,10 +146,10 @@ export const music: Trade = {
       kinds: ['nylon', 'steel', 'bass'],
     }),
     part('tuning pegs', 6, 'replace adjust', { mass: true, faults: ['slipping', 'stuck'] }),
-    part('piano tune-up', 4, '', {}),
-    part('tuning fork', 5, 'play', { buy: true, on: [] }),
+    part('piano tune-up', 4, '', { idea: true }),
+    part('tuning fork', 5, '', { buy: true, on: [] }),
     part('guitar pickup', 7, 'replace adjust', { buy: true, faults: ['crackling', 'buzzing'] }),
-    part('barre chord', 9, 'play learn', { plain: true, faults: ['buzzing'], on: [] }),
+    part('barre chord', 9, 'play learn', { idea: true, plain: true, faults: ['buzzing'], on: [] }),
   ],
   remarks: [
     'Tab is on the screen the whole time.',
@@ -143,5 +157,17 @@ export const music: Trade = {
     'The neighbours know this song by now.',
     'Slow it down in the player if I am too fast.',
     'One take, wrong notes included.',
+  ],
+  causes: [
+    'New strings first: half of all complaints end there.',
+    'Play every note on every fret and write down where you hear it.',
+    'Look along the neck with one eye closed.',
+    'Dry air in winter and damp air in summer move wood more than you think.',
+    'If it is only one string, look at its two ends.',
+    'A little graphite from a pencil tells you whether the nut is to blame.',
+    'Tune it, wait an hour, and tune it again before you judge.',
+    'Try it through another cable before you open anything.',
+    'I show what I do at home and what I leave to a luthier.',
+    'What was changed last is the first suspect.',
   ],
 }

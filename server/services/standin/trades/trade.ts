@@ -42,6 +42,8 @@ export interface Part {
   also?: string[]
   /** Nobody asks what it is or how it works. */
   plain?: boolean
+  /** It cannot be held, bought or taken apart: a speech, a tune-up. */
+  idea?: boolean
   /** Neither “a” nor a plural: “brake pads”, “bar tape”. */
   mass?: boolean
   plural?: string
@@ -90,6 +92,8 @@ export interface Trade {
   makers: string[]
   parts: Part[]
   tasks: Record<string, Task>
+  /** Steps of a task where they are others for a part: by part, or parts separated by commas, and task. */
+  steps?: Record<string, Record<string, string[]>>
   faults: Record<string, Fault>
   /** What is asked for in a town: “bike repair”, with its weight. */
   services: [name: string, weight: number][]
@@ -101,6 +105,18 @@ export interface Trade {
   people: string
   /** Sentences creators of this trade write, beside those of all trades. */
   remarks: string[]
+  /** What they say when something goes wrong, where its faults are not those of machines. */
+  causes?: string[]
+}
+
+/** Whether a task needs neither tools nor haste: to give a speech, to play a chord. */
+export const isBare = (trade: Trade, task: string | null) => task !== null && (trade.bare ?? []).includes(task)
+
+/** What is done, step by step, when a part is worked on. */
+export function stepsOf(trade: Trade, part: Part, task: string): readonly string[] {
+  for (const [parts, tasks] of Object.entries(trade.steps ?? {}))
+    if (parts.split(', ').includes(part.name) && tasks[task]) return tasks[task]
+  return trade.tasks[task]!.steps
 }
 
 /** A task by its forms. */

@@ -1,5 +1,23 @@
-import { pluralOf, withArticle } from '../wording'
-import { CONTACT, FIRST_CHAPTERS, GEAR, LAST_CHAPTERS, LEGAL, MIDDLES, MORE, OPENINGS, REQUESTS } from './sentences'
+import { isBare, stepsOf } from '../trades/trade'
+import { isPlural, pluralOf, withArticle } from '../wording'
+import {
+  CONTACT,
+  FIRST_CHAPTERS,
+  GEAR,
+  LAST_CHAPTERS,
+  LEGAL,
+  MIDDLES,
+  MIDDLES_BY_HAND,
+  MIDDLES_OF_IDEAS,
+  MIDDLES_OF_MACHINES,
+  MIDDLES_OF_WORKSHOPS,
+  MORE,
+  OPENINGS,
+  OPENINGS_BY_HAND,
+  OPENINGS_OF_IDEAS,
+  OPENINGS_OF_MACHINES,
+  REQUESTS,
+} from './sentences'
 import type { Subject } from './titles'
 
 type Random = () => number
@@ -41,6 +59,8 @@ function filled(sentence: string, { trade, part, about }: Subject, channel: stri
     part: about.name,
     parts: pluralOf(part, about.name),
     a: withArticle(part, about.name),
+    is: isPlural(part, about.name) ? 'are' : 'is',
+    does: isPlural(part, about.name) ? 'do' : 'does',
     verb: task?.verb ?? 'use',
     ing: task?.ing ?? 'using',
     people: trade.people,
@@ -53,17 +73,38 @@ function filled(sentence: string, { trade, part, about }: Subject, channel: stri
   return capital(text)
 }
 
+/** Sentences that fit what the video is about: of any kind, and those of things, ideas and machines. */
+function sentencesFor({ trade, part, about }: Subject): { openings: readonly string[]; middles: readonly string[] } {
+  const kind = about.kind === 'name' ? 'learn' : about.kind
+  const [openings, middles] = [OPENINGS[kind], MIDDLES[kind]]
+  const machine = !trade.causes
+  if (kind === 'fault')
+    return machine
+      ? { openings: [...openings, ...OPENINGS_OF_MACHINES], middles }
+      : { openings, middles: trade.causes! }
+  if (kind === 'learn') {
+    if (part.idea) return { openings: OPENINGS_OF_IDEAS, middles: MIDDLES_OF_IDEAS }
+    return { openings, middles: machine ? [...middles, ...MIDDLES_OF_MACHINES] : middles }
+  }
+  if (kind === 'local') return { openings, middles: machine ? [...middles, ...MIDDLES_OF_WORKSHOPS] : middles }
+  if (kind !== 'do' || isBare(trade, about.task)) return { openings, middles }
+  return { openings: [...openings, ...OPENINGS_BY_HAND], middles: [...middles, ...MIDDLES_BY_HAND] }
+}
+
 /** What the video shows: an opening, and steps of the task where there is one. */
 export function outlineOf(subject: Subject, channel: string, random: Random): Outline {
   const pick: Pick = list => list[Math.floor(random() * list.length)]!
-  const { trade, about } = subject
-  const kind = about.kind === 'name' ? 'learn' : about.kind
+  const { trade, part, about } = subject
+  const { openings, middles } = sentencesFor(subject)
   const task = trade.tasks[about.task ?? '']
   const sentences = task
-    ? [...some(task.steps, 2 + Math.floor(random() * 2), random), ...some(MIDDLES.do, Math.floor(random() * 2), random)]
-    : some(MIDDLES[kind], 2 + Math.floor(random() * 3), random)
+    ? [
+        ...some(stepsOf(trade, part, about.task!), 2 + Math.floor(random() * 2), random),
+        ...some(middles, Math.floor(random() * 2), random),
+      ]
+    : some(middles, 2 + Math.floor(random() * 3), random)
   return {
-    opening: filled(pick(OPENINGS[kind]), subject, channel),
+    opening: filled(pick(openings), subject, channel),
     steps: sentences.map(sentence => {
       const text = filled(sentence, subject, channel)
       return { label: labelOf(text), sentence: text }
@@ -85,6 +126,13 @@ const HANGING = new Set(
   'a an the and or with than you your of in to at is it its will are from for by on more'.split(' '),
 )
 
+/** Phrases that are questions; “how to …” is the name of a job. */
+const ASKED = /^(?:how (?!to )|(?:why|what|which|when|can|is|are|do|does|should) )/u
+/** The phrase before the opening, as those write who want to be found for it. */
+function ledBy(phrase: string, opening: string): string {
+  if (opening.includes(':')) return opening
+  return ASKED.test(phrase) ? `${capital(phrase)}? ${opening}` : `${capital(phrase)}: ${uncapital(opening)}`
+}
 /** A sentence as it goes on after a colon. */
 const uncapital = (text: string) => (/^I\b/u.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1))
 const stamp = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
@@ -114,11 +162,13 @@ export function descriptionOf(
   if (effort < 0.12) return random() < 0.5 ? capital(phrase) : `${phrase}, ${near.slice(0, 4).join(', ')}`
 
   const begins = random()
-  const opening = begins < 0.3 ? `${capital(phrase)}: ${uncapital(outline.opening)}` : outline.opening
+  const opening = begins < 0.3 ? ledBy(phrase, outline.opening) : outline.opening
   paragraphs.push([opening, ...outline.steps.slice(0, 1).map(step => step.sentence)].join(' '))
   const rest = outline.steps.slice(1).map(step => step.sentence)
   if (rest.length)
-    paragraphs.push(random() < 0.25 ? rest.map((line, i) => `${i + 1}. ${line}`).join('\n') : rest.join(' '))
+    paragraphs.push(
+      random() < 0.25 && rest.length > 1 ? rest.map((line, i) => `${i + 1}. ${line}`).join('\n') : rest.join(' '),
+    )
   if (random() < 0.5) paragraphs.push(some(trade.remarks, 1 + Math.floor(random() * 2), random).join(' '))
   const body = paragraphs.slice(0, Math.max(1, habits.paragraphs))
 
@@ -131,13 +181,10 @@ export function descriptionOf(
         .map(each => `${capital(each)}: https://${habits.domain}/${each.replace(/[^a-z0-9]+/gu, '-')}`)
         .join('\n')}`,
     )
-  if (random() < 0.2)
+  const gear = trade.parts.filter(each => each.buy)
+  if (random() < 0.2 && gear.length)
     after.push(
-      `${pick(GEAR)}\n${some(
-        trade.parts.filter(each => each.buy),
-        3,
-        random,
-      )
+      `${pick(GEAR)}\n${some(gear, 3, random)
         .map(each => `- ${capital(each.name)}`)
         .join('\n')}`,
     )

@@ -1,7 +1,7 @@
 /**
  * Sentences that creators of every trade write, by what they are for. `{a}` is the part with its article, `{part}` its
- * name, `{parts}` its plural, `{ing}` what is done, `{verb}` the same as a verb, `{people}` who watches, `{fault}` what
- * is wrong, `{other}` what it is weighed against.
+ * name, `{parts}` its plural, `{is}` and `{does}` its verbs, `{ing}` what is done, `{verb}` the same as a verb,
+ * `{people}` who watches, `{fault}` what is wrong, `{other}` what it is weighed against.
  */
 
 export const OPENINGS = {
@@ -13,34 +13,24 @@ export const OPENINGS = {
     'You asked for it, so here it is: {ing} {a}.',
     'Everything I know about {ing} {a} in one place.',
     'Today’s job: {ing} {a}.',
-    'Do you want to {verb} {a} yourself? This is how we do it every day.',
     'The third time I {verb} {a} on camera, and the first time I am happy with it.',
-    'No talking head, just hands and {a}.',
-    'If you have never done it, start here: {ing} {a} for somebody with no tools and no clue.',
     'I show two ways to {verb} {a}, and which one I would use myself.',
     'This is the short version of {ing} {a}.',
     'Half an hour and a bit of patience are all you need to {verb} {a}.',
-    'My neighbour wanted to throw it away; I wanted to {verb} it.',
+    'Ask ten people how to {verb} {a} and you get ten answers; here is mine.',
     'What nobody says about {ing} {a}: the preparation is the work.',
-    'Two cameras, one {part}, no cuts in the important part.',
     'A reader asked whether {ing} {a} can go wrong. It can, and I show how.',
-    'This is my third {part} this month, so I have had practice.',
-    'First slowly, then once more at full speed: {ing} {a}.',
-    'I forgot one tool, so you see how to {verb} {a} without it.',
+    'I learned {ing} {a} the slow way; here is the quick one.',
     'Everyone has a way to {verb} {a}; this one has not failed me yet.',
     'Allow yourself an evening for {ing} {a}, and no phone.',
-    'From the box to the first try: {ing} {a}.',
   ],
   fault: [
-    'Your {part} is {fault}? Let us find out why.',
-    'There are only a few reasons why {a} is {fault}, and we go through all of them.',
-    'This {part} came in {fault}, and the owner had already bought new parts.',
-    'A {part} that is {fault} is nearly always a cheap repair.',
+    'Your {part} {is} {fault}? Let us find out why.',
+    'There are only a few reasons why {a} {is} {fault}, and we go through all of them.',
     'Before you spend money: why your {part} may be {fault}.',
     'I had the same trouble for weeks, until I looked in the right place.',
-    'The noise, the cause, the cure, in that order.',
-    'Three things to check when your {part} is {fault}.',
-    'It sounds worse than it is.',
+    'What you notice, the cause, the cure, in that order.',
+    'Three things to check when your {part} {is} {fault}.',
     'Start with the first check; seven of ten {people}s can stop there.',
   ],
   buy: [
@@ -55,20 +45,20 @@ export const OPENINGS = {
     'My opinion on {parts} after a season of daily use.',
   ],
   learn: [
-    'What {a} does, what it is made of, and when it matters.',
+    'What {a} {does}, what goes wrong with it, and when it matters.',
     'A plain explanation of {parts} for everyone who nods politely.',
     'I took {a} apart so that you can see inside.',
     'All the words around {parts}, without the jargon.',
     'Sizes, standards and traps: {parts} from the beginning.',
     'If you only remember one thing about {parts}, make it the thing at the end.',
     'Twenty years ago there was one kind of {part}; today there are nine.',
-    'Somebody asked me what {a} is for, and I could not say it in one sentence.',
+    'Somebody asked me what {a} {is} for, and I could not say it in one sentence.',
   ],
   compare: [
     '{part} against {other}, on the same day and by the same person.',
     'I used {other} for years before I tried {a}.',
     'There is no winner here, but there is a right answer for you.',
-    'Price, weight, work and noise: {part} and {other} side by side.',
+    'Price, looks, work and upkeep: {part} and {other} side by side.',
     'If you are about to change from {other}, watch this first.',
     'Both have their place; I say which one.',
   ],
@@ -82,8 +72,36 @@ export const OPENINGS = {
   ],
 } as const
 
+/** More openings for work on a thing with hands and tools. */
+export const OPENINGS_BY_HAND = [
+  'Do you want to {verb} {a} yourself? This is how we do it every day.',
+  'No talking head, just hands and {a}.',
+  'If you have never done it, start here: {ing} {a} for somebody with no tools and no clue.',
+  'Two cameras, {a}, and no cuts in the important part.',
+  'This is not my first {part} this month, so I have had practice.',
+  'First slowly, then once more at full speed: {ing} {a}.',
+  'I forgot one tool, so you see how to {verb} {a} without it.',
+] as const
+/** More openings for faults of machines. */
+export const OPENINGS_OF_MACHINES = [
+  'This one came in {fault}, and the owner had already bought new parts.',
+  'A fault like this is nearly always a cheap repair.',
+  'It looks worse than it is.',
+] as const
+/** What is said of what cannot be held, bought or taken apart: a speech, a tune-up. */
+export const OPENINGS_OF_IDEAS = [
+  'What {a} {is} for, what belongs in it, and what does not.',
+  'A plain explanation of {parts} for everyone who nods politely.',
+  'All the words around {parts}, without the jargon.',
+  'If you only remember one thing about {parts}, make it the thing at the end.',
+  'Somebody asked me what {a} {is} for, and I could not say it in one sentence.',
+  'Everything I would have liked to know before my first {part}.',
+  'I have seen a hundred of them, good and bad, and this is what they had in common.',
+] as const
+
 /** What follows the opening where there are no steps to name. */
 export const MIDDLES = {
+  /** Of machines; the other trades bring their own (`Trade.causes`). */
   fault: [
     'First rule out the simple: dirt, a loose bolt, a worn part next to it.',
     'Turn it by hand and listen with a long screwdriver at your ear.',
@@ -114,7 +132,7 @@ export const MIDDLES = {
     'Weight matters less than people say, and fit matters more.',
     'Two of them were the same thing with another sticker.',
     'Returns are part of the price: read how they are handled.',
-    'I would rather repair a good old one than buy a poor new one.',
+    'I would rather buy a good one once than a poor one twice.',
     'Each of them got the same three tests.',
     'If you need it twice a year, borrow it.',
     'There is a table at the end with everything in it.',
@@ -124,31 +142,24 @@ export const MIDDLES = {
     'I would buy number two again, and I give number four away.',
     'Measure what you have before you trust a size on a page.',
     'Two shops sent the wrong {part}, which says something as well.',
-    'If a {part} has no spare parts, it is a toy.',
+    'Ask what others say after a year, not what they say after a week.',
     'Try it in your hands if you can: pictures do not tell the weight.',
   ],
   learn: [
     'There are three sizes that matter and a dozen that do not.',
     'The names differ from maker to maker; the thing is the same.',
-    'I draw it once on paper and once on the real thing.',
-    'Most of it is history: it was made so once, and nobody changed it.',
-    'You do not have to know this to use it, but it helps when it breaks.',
-    'The numbers on the side mean less than they seem to.',
+    'You do not have to know this to use it, but it helps when you buy one.',
     'I made a mistake at 4:20 and left it in with a note.',
-    'The old standard is easier to find second hand.',
     'If yours looks different, it is probably the older kind.',
-    'Everything shown was measured and not looked up.',
-    'I show the inside first, because the outside explains itself then.',
     'There are two words for the same thing, and shops use both.',
     'Take a picture of yours and compare it at 2:10.',
-    'Once you have seen it move, you will not forget it.',
   ],
   compare: [
     'The first wins on price, the second on peace of mind.',
     'On a bad day there is no contest.',
     'After a thousand hours the difference was smaller than I had thought.',
     'I say what I would choose with little money, and what with more.',
-    'The noise alone would decide it for me.',
+    'How it feels in use alone would decide it for me.',
     'One is easier to repair, and that counts in the long run.',
     'Both were bought in the same shop in the same week.',
     'My wife chose the other one, so there is a second opinion.',
@@ -156,31 +167,59 @@ export const MIDDLES = {
   local: [
     'Small jobs are done while you wait; larger ones take two days.',
     'You get a price before we begin, and a call if it changes.',
-    'Bring the old part, even if it is in pieces.',
     'Saturday mornings are full, Wednesday afternoons are quiet.',
-    'We lend you something while yours is here.',
     'Collection is free within five miles.',
-    'Everything we replace is yours to keep.',
     'If it is not worth doing, we say so.',
     'Cash, card or an invoice: as you like.',
     'There is parking behind the building.',
     'We speak plainly, and we write it down.',
   ],
   do: [
-    'You need a clean table and good light.',
-    'Tools are named when they come into the picture.',
     'I repeat the tricky step from a second angle.',
     'The whole thing takes me ten minutes and will take you thirty.',
     'If a step does not work for you, go back one and read the note.',
-    'All of it can be undone, so do not be afraid.',
-    'Wear gloves, or be like me and regret it.',
-    'Do the second one straight after the first, while your hands remember.',
-    'Leave the camera of your phone running: it remembers which way round it was.',
-    'What I use costs less than one visit to a shop.',
-    'Skip to the end if you only want the check.',
+    'Skip to the end if you only want to see how it turned out.',
     'I kept the mistakes in.',
   ],
 } as const
+/** More explanations of machines and their parts. */
+export const MIDDLES_OF_MACHINES = [
+  'I draw it once on paper and once on the real thing.',
+  'Most of it is history: it was made so once, and nobody changed it.',
+  'It does not look like much until it breaks.',
+  'The numbers on the side mean less than they seem to.',
+  'The old standard is easier to find second hand.',
+  'Everything shown was measured and not looked up.',
+  'I show the inside first, because the outside explains itself then.',
+  'Once you have seen it move, you will not forget it.',
+] as const
+/** More of what workshops for machines say. */
+export const MIDDLES_OF_WORKSHOPS = [
+  'Bring the old part, even if it is in pieces.',
+  'We lend you something while yours is here.',
+  'Everything we replace is yours to keep.',
+] as const
+/** More of it for work on a thing with hands and tools. */
+export const MIDDLES_BY_HAND = [
+  'You need a clean table and good light.',
+  'Tools are named when they come into the picture.',
+  'All of it can be undone, so do not be afraid.',
+  'Wear gloves, or be like me and regret it.',
+  'Do the second one straight after the first, while your hands remember.',
+  'Leave the camera of your phone running: it remembers which way round it was.',
+  'What I use costs less than one visit to a shop.',
+] as const
+/** What is said of what cannot be held, bought or taken apart. */
+export const MIDDLES_OF_IDEAS = [
+  'There are three rules that matter and a dozen that do not.',
+  'Most of it is habit: somebody did it so once, and nobody changed it.',
+  'You do not have to know this, but it helps on a bad day.',
+  'I made a mistake at 4:20 and left it in with a note.',
+  'There are two words for the same thing, and you will hear both.',
+  'An example says more than a rule, so there are four of them.',
+  'What works in a small room works in a large one, only slower.',
+  'Once you have seen it done well, you will not forget it.',
+] as const
 
 /** What creators ask of those who watch. */
 export const REQUESTS = [

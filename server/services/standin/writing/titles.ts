@@ -1,6 +1,7 @@
 import type { About } from '../grown'
 import type { Part, Trade } from '../trades/trade'
-import { article, pluralOf, withArticle } from '../wording'
+import { isBare } from '../trades/trade'
+import { article, compound, lacking, pluralOf, withArticle } from '../wording'
 
 /** How a channel likes to title its videos. */
 export const STYLES = ['plain', 'list', 'question', 'result', 'series', 'bracket', 'loud', 'emoji', 'clumsy'] as const
@@ -63,7 +64,8 @@ function wordsOf({ trade, part, about }: Subject, pick: Pick) {
 function doing(subject: Subject, style: Style, pick: Pick): string {
   const { task, name, a, n, minutes, on, with: ending } = wordsOf(subject, pick)
   const { verb, ing, noun } = task!
-  const thing = noun ? `${name} ${noun}` : `${ing} ${a}`
+  const bare = isBare(subject.trade, subject.about.task)
+  const thing = noun ? `${compound(subject.part, name)} ${noun}` : `${ing} ${a}`
   switch (style) {
     case 'list':
       return pick([
@@ -75,9 +77,9 @@ function doing(subject: Subject, style: Style, pick: Pick): string {
       ])
     case 'question':
       return pick([
-        `Should you ${verb} your ${name} yourself?`,
+        ...(task!.paid ? [`Should you ${verb} your ${name} yourself?`] : []),
         ...(task!.care ? [`How often should you ${verb} ${a}?`, `When is it time to ${verb} your ${name}?`] : []),
-        ...(task!.without ? [`Can you ${verb} ${a} without ${pick(task!.without)}?`] : []),
+        ...(task!.without ? [`Can you ${verb} ${a} without ${lacking(subject.part, name, pick(task!.without))}?`] : []),
         ...(task!.using ? [`Can you ${verb} ${a} with ${pick(task!.using)}?`] : []),
         ...(task!.paid ? [`Is it worth paying for ${thing}?`] : []),
         `What do you need to ${verb} ${a}?`,
@@ -88,7 +90,7 @@ function doing(subject: Subject, style: Style, pick: Pick): string {
         `The only way I ${verb} ${a} now`,
         `${capital(verb)} it once and forget about it: ${name}`,
         ...(task!.paid ? [`Never pay for ${thing} again`, `${capital(thing)} at home for the price of a coffee`] : []),
-        `From worn out to like new: ${ing} ${a}`,
+        bare ? `What ${ing} ${a} taught me` : `From worn out to like new: ${ing} ${a}`,
       ])
     case 'series':
       return pick([
@@ -216,7 +218,10 @@ function explaining(subject: Subject, style: Style, pick: Pick): string {
     case 'list':
       return `${n} kinds of ${many} and what they are for`
     case 'question':
-      return pick([`${verbs} ${a} work?`, `What size ${name} do you need?`])
+      return pick([
+        `${verbs} ${a} work?`,
+        subject.part.sized ? `What size ${name} do you need?` : `What are ${many} for?`,
+      ])
     case 'loud':
       return `${capital(name)} EXPLAINED`
     case 'emoji':

@@ -25,10 +25,11 @@ describe('phrases', () => {
   })
   test('“a” and “an” are right', () => {
     const english = phrases.filter(phrase => phrase.language === 'en').map(phrase => phrase.text)
-    expect(english.filter(text => /\ba (?:[aeio]|u(?!n[ai]|ku)|8 |11 |18)/u.test(text))).toEqual([])
+    expect(english.filter(text => /\ba (?:[aio]|e(?!u)|u(?!n[ai]|ku)|8 |11 |18)/u.test(text))).toEqual([])
     expect(english.filter(text => /\ban (?![aeiou]|8 |11 |18|hour)/u.test(text))).toEqual([])
     expect(article('inner tube')).toBe('an')
     expect(article('ukulele')).toBe('a')
+    expect(article('eulogy')).toBe('a')
   })
   test('plurals are what people write', () => {
     const part = { name: 'speech', weight: 1, tasks: [] }
