@@ -1,5 +1,6 @@
 import { DAY } from '../../../core/time'
 import { hash, normal, seeded } from './chance'
+import { HOME_VIDEOS } from './homeVideos'
 import { GERMAN, TRADES } from './trades'
 import { CHANNEL_NOUNS, TOWNS as GERMAN_TOWNS } from './trades/germanBicycle'
 import { TOWNS } from './places'
@@ -29,7 +30,12 @@ export interface WorldChannel {
 }
 
 /** The channel of the demo scenario. */
-export const HOME_CHANNEL = { id: 'ch-marrowby', title: 'Marrowby Wheel Shed', subscribers: 4870, videos: 63 }
+export const HOME_CHANNEL = {
+  id: 'ch-marrowby',
+  title: 'Marrowby Wheel Shed',
+  subscribers: 4870,
+  videos: HOME_VIDEOS.length,
+}
 
 const FIRST = [
   'Tallow Lane',

@@ -5,6 +5,7 @@ import { appealOf } from './appeal'
 import { hash, normal, pickCumulated, seeded } from './chance'
 import type { GermanAbout } from './germanGrammar'
 import type { About } from './grown'
+import { HOME_VIDEOS, type HomeVideo } from './homeVideos'
 import type { WorldPhrase } from './phrases'
 import { TRADES } from './trades'
 import { PARTS as GERMAN_PARTS } from './trades/germanBicycle'
@@ -66,6 +67,7 @@ function written(
   n: number,
   seconds: number,
   luck: () => number,
+  stated?: HomeVideo,
 ): Pick<WorldVideo, 'title' | 'description' | 'tags' | 'captions'> {
   const pick = <Value>(list: readonly Value[]): Value => list[Math.floor(luck() * list.length)]!
   const number = 1 + (n % 60)
@@ -91,8 +93,9 @@ function written(
   }
   const others = [...new Set(near.map(each => each.text))]
   const outline = outlineOf(subject, channel.title, luck)
+  const title = titleOf(subject, luck() < OWN_STYLE ? channel.style : pick(STYLES), pick)
   return {
-    title: titleOf(subject, luck() < OWN_STYLE ? channel.style : pick(STYLES), pick),
+    title: stated?.title ?? title,
     description: descriptionOf(
       subject,
       outline,
@@ -100,14 +103,17 @@ function written(
       luck,
     ),
     tags: tagsOf(subject, channel.title, others, luck),
-    captions: luck() < CAPTIONED ? captionsOf(outline, seconds, luck) : null,
+    captions: (stated?.spoken ?? luck() < CAPTIONED) ? captionsOf(outline, seconds, luck) : null,
   }
 }
 
 /** Who leaves early is more often displeased. */
 export const dislikesOf = (views: number, watched: number) => Math.round(views * 0.002 * (1.4 - watched))
 
-/** @param day the day on which it will be published, for one that is still to come; its views are the first day's. */
+/**
+ * @param day the day on which it will be published, for one that is still to come; its views are the first day's.
+ * @param stated what is known of it beforehand.
+ */
 function videoOf(
   channel: WorldChannel,
   index: number,
@@ -118,15 +124,19 @@ function videoOf(
   newest: number,
   appeal: (title: string) => number,
   day: number | null,
+  stated?: HomeVideo,
 ): WorldVideo {
   const luck = seeded(seed + 31 * n + 5)
-  const seconds = Math.round(Math.exp(5.9 + 0.7 * normal(luck)))
-  const texts = written(channel, phrase, near, n, seconds, luck)
+  const drawnSeconds = Math.round(Math.exp(5.9 + 0.7 * normal(luck)))
+  const seconds = stated?.seconds ?? drawnSeconds
+  // Words have a luck of their own: other ones leave figures as they are.
+  const texts = written(channel, phrase, near, n, seconds, seeded(seed + 31 * n + 17), stated)
   const life = Math.max(YOUNGEST, (newest - channel.foundedAt) / DAY)
   const drawn = YOUNGEST + (life - YOUNGEST) * Math.pow(luck(), AGE_TILT)
-  const age = day === null ? drawn : 1
-  const clicks = Math.min(1, Math.max(0.02, 0.33 + 0.15 * normal(luck) + appeal(texts.title)))
-  const watched = Math.min(1, Math.max(0.05, 0.45 + 0.16 * normal(luck)))
+  const age = stated?.days ?? (day === null ? drawn : 1)
+  const drawnClicks = Math.min(1, Math.max(0.02, 0.33 + 0.15 * normal(luck) + appeal(texts.title)))
+  const drawnWatched = Math.min(1, Math.max(0.05, 0.45 + 0.16 * normal(luck)))
+  const { clicks, watched } = stated ?? { clicks: drawnClicks, watched: drawnWatched }
   const perDay =
     Math.exp(0.42 * Math.log(1 + phrase.base) + 0.38 * Math.log(1 + channel.subscribers) - 2.4 + 1.1 * normal(luck)) *
     (0.4 + clicks + watched)
@@ -189,9 +199,12 @@ export function makeVideos(
 ): WorldVideo[] {
   const draw = drawing(seed + 2, channels, phrases)
   const appeal = appealOf(seed)
+  const byText = new Map(phrases.filter(({ language }) => language === 'en').map(phrase => [phrase.text, phrase]))
   return Array.from({ length: size }, (_, n) => {
-    const { index, phrase, near } = draw(n < HOME_CHANNEL.videos)
-    return videoOf(channels[index]!, index, phrase, near, n, seed, newest, appeal, null)
+    const stated = HOME_VIDEOS[n]
+    // A small world may lack the phrase a video of the workshop was made for: then it was made for another one.
+    const { index, phrase, near } = draw(n < HOME_CHANNEL.videos, stated && byText.get(stated.phrase))
+    return videoOf(channels[index]!, index, phrase, near, n, seed, newest, appeal, null, stated)
   })
 }
 
@@ -229,14 +242,15 @@ function drawing(seed: number, channels: readonly WorldChannel[], phrases: reado
     (channel, i) => (sum += i === 0 ? 0 : 0.5 + Math.log10(1 + channel.subscribers)),
   )
   const all = [...phrases]
-  return (byHome: boolean) => {
+  return (byHome: boolean, stated?: WorldPhrase) => {
     const index = byHome ? 0 : pickCumulated(busy, random)
     const channel = channels[index]!
     const liked = channel.parts.length ? channel.parts[Math.floor(random() * channel.parts.length)]! : ''
     // A small world may hold no phrase of a channel's trade; it then films what others film.
     const list =
       (random() < 0.6 ? drawer.list(`${channel.trade}/${liked}`) : undefined) ?? drawer.list(channel.trade) ?? all
-    const phrase = drawer.draw(list)
+    const drawn = drawer.draw(list)
+    const phrase = stated ?? drawn
     const siblings = drawer.list(`${phrase.trade}/${phrase.part}`)!
     const near = Array.from({ length: 8 }, () => drawer.draw(siblings)).filter(each => each !== phrase)
     return { index, phrase, near }
