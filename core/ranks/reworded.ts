@@ -11,6 +11,8 @@ export interface Reworded {
 /** Where a video stood; `rank` is `null` beyond the `depth` that was read. */
 type Seen = { rank: number | null; depth: number }
 const [LOW, HIGH] = [0.05, 0.95]
+/** A rank drifts from day to day by this part of itself: seen as the 56th, it may be the 51st tomorrow. */
+const DRIFT = 0.1
 
 /** Chances of being at each rank or above. */
 function reached(ranks: ArrayLike<number>): Float64Array {
@@ -25,7 +27,8 @@ function reached(ranks: ArrayLike<number>): Float64Array {
 /**
  * What a change of wording brings a video that is out. What it does better or worse than its texts let expect stays as
  * it is: a video that stands at the luckiest tenth of its chances as worded stands at the luckiest tenth of those with
- * the other wording. Where its rank was seen, that tells how lucky it is; where not, all luck is possible.
+ * the other wording. Where its rank was seen, that tells how lucky it is, as closely as a rank that drifts can tell it;
+ * where not, all luck is possible.
  *
  * @param before P(rank = k) at index k − 1 as it is worded, its last entry behind all others.
  * @param after the same with the other wording. @param searches a month.
@@ -39,14 +42,14 @@ export function rewordedViews(
   seen: Seen | null,
 ): Reworded {
   const [was, becomes] = [reached(before), reached(after)]
-  const [from, to] = luckOf(was, seen)
+  const near = ranksNear(was.length, seen)
+  const [from, to] = luckOf(was, near)
   const share = (at: number) => shares[at] ?? 0
   const parts: { gain: number; weight: number }[] = []
   let [i, k] = [was.findIndex(sum => sum > from), becomes.findIndex(sum => sum > from)]
   for (let at = from; at < to && i >= 0 && k >= 0 && i < was.length && k < becomes.length;) {
     const upTo = Math.min(to, was[i]!, becomes[k]!)
-    // Where the rank was seen, it is that one, also where the page lost some of its results since.
-    const stands = seen?.rank ? seen.rank - 1 : i
+    const stands = seen?.rank ? standing(seen.rank - 1, near!, i) : i
     if (upTo > at) parts.push({ gain: searches * (share(k) - share(stands)), weight: upTo - at })
     if (was[i]! <= upTo) i++
     if (becomes[k]! <= upTo) k++
@@ -55,13 +58,24 @@ export function rewordedViews(
   return spreadOf(parts)
 }
 
+/** The places at which it may stand, first and last, from 0; `null` where that is not known. */
+function ranksNear(places: number, seen: Seen | null): [number, number] | null {
+  if (!seen || !places) return null
+  const last = places - 1
+  if (seen.rank === null) return [Math.min(seen.depth, last), last]
+  const drift = Math.floor(seen.rank * DRIFT)
+  return [Math.min(seen.rank - 1 - drift, last), Math.min(seen.rank - 1 + drift, last)]
+}
+
+/** Where it stands by its luck; where the page lost some of its results since, where it was seen. */
+const standing = (seen: number, [first, last]: [number, number], lucky: number) =>
+  seen > last ? seen : Math.min(Math.max(lucky, first), last)
+
 /** The part of all luck that fits where it stands: from the luckiest at 0 to the unluckiest at 1. */
-function luckOf(was: Float64Array, seen: Seen | null): [number, number] {
-  if (!seen) return [0, 1]
-  const last = was.length - 1
-  const at = seen.rank === null ? Math.min(seen.depth, last) : Math.min(seen.rank - 1, last)
-  const from = at > 0 ? was[at - 1]! : 0
-  const to = seen.rank === null ? 1 : was[at]!
+function luckOf(was: Float64Array, near: [number, number] | null): [number, number] {
+  if (!near) return [0, 1]
+  const from = near[0] > 0 ? was[near[0] - 1]! : 0
+  const to = was[near[1]]!
   // A rank that was thought impossible leaves the luck next to it.
   return to - from > 1e-12 ? [from, to] : from >= 1 - 1e-9 ? [1 - 1e-9, 1] : [from, Math.min(1, from + 1e-9)]
 }

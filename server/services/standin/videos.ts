@@ -133,7 +133,8 @@ function videoOf(
   const texts = written(channel, phrase, near, n, seconds, seeded(seed + 31 * n + 17), stated)
   const life = Math.max(YOUNGEST, (newest - channel.foundedAt) / DAY)
   const drawn = YOUNGEST + (life - YOUNGEST) * Math.pow(luck(), AGE_TILT)
-  const age = stated?.days ?? (day === null ? drawn : 1)
+  // The hour is drawn: nobody releases at the same one for four years.
+  const age = stated ? stated.days + (drawn % 1) : day === null ? drawn : 1
   const drawnClicks = Math.min(1, Math.max(0.02, 0.33 + 0.15 * normal(luck) + appeal(texts.title)))
   const drawnWatched = Math.min(1, Math.max(0.05, 0.45 + 0.16 * normal(luck)))
   const { clicks, watched } = stated ?? { clicks: drawnClicks, watched: drawnWatched }

@@ -61,6 +61,20 @@ test('ranks thought impossible, beyond what was read, and pages that became shor
   expect(rewordedViews([], [], 1e6, SHARES, null)).toEqual({ expected: 0, low: 0, high: 0 })
 })
 
+test('a rank far down is known roughly, and what better words bring it as well', () => {
+  const pages = Array.from({ length: 60 }, (_, i) => 0.9 - i / 100)
+  const [before, after] = [0.45, 0.7].map(strength => forecast(strength, pages, true)!.ranks) as [
+    Float64Array,
+    Float64Array,
+  ]
+  const { expected, low, high } = rewordedViews(before, after, 5000, SHARES, { rank: 56, depth: 60 })
+  expect(high - low).toBeGreaterThan(0.05 * expected)
+  expect(expected).toBeGreaterThan(0)
+  // A rank of the first ten is taken as it is.
+  const near = rewordedViews(before, before, 5000, SHARES, { rank: 9, depth: 60 })
+  expect([near.low, near.high]).toEqual([0, 0])
+})
+
 test('against worlds that follow the learnt rule: right in the mean, and held nine times in ten', () => {
   const random = seeded(31)
   const luck = () => random() + random() + random() + random() + random() + random() - 3
