@@ -1,4 +1,7 @@
+import type { Statement } from 'better-sqlite3'
 import { TOLERANCE, type RankDay } from '../../core/ranks/standing'
+import type { Shares } from '../../core/rivals/winnings'
+import type { ChannelRankSort } from '../../shared/ranks'
 import type { Db } from './open'
 import type { PageKind } from './results'
 
@@ -13,6 +16,27 @@ export interface ChannelSeries {
   days: RankDay[]
 }
 
+/** Which ranks of a channel, and what is shown of them. */
+export interface SeriesQuestion {
+  channel: string
+  region: string
+  kind: PageKind
+  /** The part of searches that looks at each rank; none where nobody tells how many do. */
+  shares: Shares
+  /** A rank of this day or an earlier one says nothing of today. */
+  old: number
+  /** Text that the phrase or the title holds, in any case. */
+  contains: string
+  sort: ChannelRankSort
+  limit: number
+  offset: number
+}
+/** All that are found, and what those that say something of today bring together. */
+export interface SeriesSums {
+  total: number
+  fresh: { rows: number; brings: number }
+}
+
 /** A day with its rank and depth as one number: 24 bits for rank and depth, the day above them. */
 const TOLD = '(day << 24) | (coalesce(rank, 0) << 12) | depth'
 const dayOf = (told: number): RankDay => ({
@@ -20,9 +44,6 @@ const dayOf = (told: number): RankDay => ({
   rank: Math.floor(told / 2 ** 12) % 2 ** 12 || null,
   depth: told % 2 ** 12,
 })
-/** What one answer holds. */
-export const MOST_SERIES = 10_000
-
 /** Tells a series anew how it stands, when a day of it was kept. */
 export function standAgain(db: Db): (series: number) => void {
   const day = (which: string, by = 'day DESC') =>
@@ -39,8 +60,6 @@ export function standAgain(db: Db): (series: number) => void {
     before.run({ id })
   }
 }
-
-export type ChannelSeriesStore = ReturnType<typeof channelSeriesStore>
 
 type SeriesRow = [
   video: string,
@@ -66,23 +85,77 @@ function daysOf(last: number, week: number | null, month: number | null, best: n
   return told.map(dayOf)
 }
 
+const rankIn = (told: string) => `nullif((${told} >> 12) & 4095, 0)`
+/** What series are ordered by. */
+const KEYS: Record<ChannelRankSort['column'], string> = {
+  phrase: 'phrase',
+  title: 'lowered(title)',
+  seen: 'day',
+  now: 'place',
+  best: rankIn('told_best'),
+  week: `${rankIn('told_week')} - place`,
+  month: `${rankIn('told_month')} - place`,
+  searches: 'searches',
+  brings: 'brings',
+  // The first place has none above it.
+  more: 'CASE WHEN place > 1 AND brings IS NOT NULL THEN searches * (coalesce(above, 0) - coalesce(share, 0)) END',
+}
+/**
+ * The series of a channel with what each brings: its searches × the share of its rank. Thousands are ordered and added
+ * up where they are; only those that are shown are read.
+ */
+const SERIES = `WITH share AS MATERIALIZED (
+    SELECT key + 1 AS rank, value AS part, lag(value) OVER (ORDER BY key) AS part_above FROM json_each(@shares)
+  ), series AS (
+    SELECT s.id, s.video, v.title, v.published_at, p.text AS phrase, s.phrase_id,
+        (SELECT volume FROM figure f WHERE f.phrase_id = s.phrase_id AND f.region = s.region AND f.counts = 1) AS searches,
+        told_last, told_week, told_month, told_best, told_last >> 24 AS day, ${rankIn('told_last')} AS place
+      FROM video v JOIN rank_series s ON s.video = v.code JOIN phrase p ON p.id = s.phrase_id
+      WHERE v.channel_id = @channel AND s.region = @region AND s.kind = @kind AND told_last IS NOT NULL
+        AND (@contains = '' OR instr(lowered(p.text || ' ' || v.title), @contains))
+  ), weighed AS (
+    SELECT series.*, part AS share, part_above AS above,
+        CASE WHEN day > @old AND place IS NOT NULL AND json_array_length(@shares) > 0
+          THEN searches * coalesce(part, 0) END AS brings
+      FROM series LEFT JOIN share ON share.rank = series.place
+  )`
+
+export type ChannelSeriesStore = ReturnType<typeof channelSeriesStore>
+
 /** The ranks of all videos of a channel, as few days of each as its standing takes. */
 export function channelSeriesStore(db: Db) {
-  // Ten thousand rows: as arrays they are read and made ready in half of the time.
-  const of = db
-    .prepare<{ channel: string; region: string; kind: PageKind; most: number }, SeriesRow>(
-      `SELECT s.video, v.title, p.text, f.volume, told_last, told_week, told_month, told_best
-        FROM video v JOIN rank_series s ON s.video = v.code JOIN phrase p ON p.id = s.phrase_id
-          LEFT JOIN figure f ON f.phrase_id = p.id AND f.region = s.region AND f.counts = 1
-        WHERE v.channel_id = @channel AND s.region = @region AND s.kind = @kind AND told_last IS NOT NULL
-        ORDER BY v.published_at DESC, p.text LIMIT @most`,
+  db.function('lowered', { deterministic: true }, (text: string) => text.toLowerCase())
+  type Bound = Record<'channel' | 'region' | 'kind' | 'shares' | 'contains', string> & { old: number }
+  const sums = db
+    .prepare<Bound, [total: number, rows: number | null, brings: number | null]>(
+      `${SERIES} SELECT count(*), sum(day > @old), sum(brings) FROM weighed`,
     )
     .raw()
+  const ordered = new Map<string, Statement<[Bound & { limit: number; offset: number }], SeriesRow>>()
+  const inOrder = ({ column, direction }: ChannelRankSort) => {
+    const order = `${column}:${direction}`
+    const known = ordered.get(order)
+    if (known) return known
+    const made = db
+      .prepare<[Bound & { limit: number; offset: number }], SeriesRow>(
+        `${SERIES} SELECT video, title, phrase, searches, told_last, told_week, told_month, told_best FROM weighed
+          ORDER BY ${KEYS[column]} ${direction} NULLS LAST, published_at DESC, phrase LIMIT @limit OFFSET @offset`,
+      )
+      .raw()
+    ordered.set(order, made)
+    return made
+  }
+  const bound = ({ channel, region, kind, shares, old, contains }: SeriesQuestion): Bound => ({
+    ...{ channel, region, kind, old },
+    // The seat behind the last one that is looked at has one above it, too.
+    shares: JSON.stringify(shares.length ? [...shares, 0] : []),
+    contains: contains.trim().toLowerCase(),
+  })
   return {
-    /** Those of the newest videos first, `MOST_SERIES` at most, and one more where there are more. */
-    of: (channel: string, region: string, kind: PageKind): ChannelSeries[] =>
-      of
-        .all({ channel, region, kind, most: MOST_SERIES + 1 })
+    /** Those asked for, in their order; what is not known comes last, those alike by the newest videos. */
+    of: (question: SeriesQuestion): ChannelSeries[] =>
+      inOrder(question.sort)
+        .all({ ...bound(question), limit: question.limit, offset: question.offset })
         .map(([video, title, phrase, searches, last, week, month, best]) => ({
           video,
           title,
@@ -90,5 +163,9 @@ export function channelSeriesStore(db: Db) {
           searches,
           days: daysOf(last, week, month, best),
         })),
+    sums: (question: SeriesQuestion): SeriesSums => {
+      const [total, rows, brings] = sums.get(bound(question))!
+      return { total, fresh: { rows: rows ?? 0, brings: brings ?? 0 } }
+    },
   }
 }

@@ -1,12 +1,13 @@
 import { rankDay } from '../../../core/ranks/standing'
 import { route } from '../../http/route'
+import { workspaceOf } from '../../http/workspaceOf'
 import { channelRanks } from '../../ranks/channelRanks'
 
 /** Where all videos of the channel stand. */
 export default route('GET /api/ranks/channel', (_, runtime, { query }) => {
   const { workspaces } = runtime
-  const home = workspaces.get(query.workspace)
-  if (!home?.channelId) return { rows: [], total: 0, fresh: { rows: 0, brings: 0 }, more: false }
+  const home = workspaceOf(runtime, query.workspace)
+  if (!home.channelId) return { rows: [], total: 0, fresh: { rows: 0, brings: 0 }, more: false }
   return channelRanks(runtime.channelSeries, {
     ...query,
     channel: home.channelId,

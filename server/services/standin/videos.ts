@@ -200,7 +200,8 @@ export function makeVideos(
 ): WorldVideo[] {
   const draw = drawing(seed + 2, channels, phrases)
   const appeal = appealOf(seed)
-  const byText = new Map(phrases.filter(({ language }) => language === 'en').map(phrase => [phrase.text, phrase]))
+  const wanted = new Set(HOME_VIDEOS.map(({ phrase }) => phrase))
+  const byText = new Map(phrases.filter(({ text }) => wanted.has(text)).map(phrase => [phrase.text, phrase]))
   return Array.from({ length: size }, (_, n) => {
     const stated = HOME_VIDEOS[n]
     // A small world may lack the phrase a video of the workshop was made for: then it was made for another one.

@@ -98,10 +98,46 @@ test('some of the rows in any order; what is not known comes last either way, an
   expect(await names({ offset: 1, limit: 1 })).toEqual(['wheel size'])
   expect(await names({ offset: 9 })).toEqual([])
   const found = await table('site', { contains: ' WHEEL ', limit: 1 })
-  expect(found).toMatchObject({ total: 2, fresh: { rows: 2 }, more: false })
+  expect(found).toMatchObject({ total: 2, fresh: { rows: 2 }, more: true })
   expect(found.rows).toHaveLength(1)
   expect(found.fresh.brings).toBeCloseTo(1000 * SHARES[0]! + 100 * SHARES[1]!, 6)
   expect(await table()).toMatchObject({ total: 4, fresh: { rows: 3 } })
+})
+
+test('the order of each column is that of its figures, as they are answered', async () => {
+  const { figure, put, table } = setUp()
+  const ranks = [4, 60, null, 1, 17, 30, 2, 9]
+  for (const [i, rank] of ranks.entries()) {
+    const phrase = `phrase ${i}`
+    if (i % 3) figure(phrase, 1000 * (i + 1))
+    for (const ago of [28, 7, 0]) put('old', phrase, ago, i % 2 ? rank : rank && rank + ago)
+    if (i === 5) put('new', phrase, 60, 3)
+  }
+  const of: Record<string, (row: Awaited<ReturnType<typeof table>>['rows'][number]) => number | null | undefined> = {
+    seen: row => row.standing.now.day,
+    now: row => row.standing.now.rank,
+    best: row => row.standing.best?.rank,
+    week: row => row.standing.week?.by,
+    month: row => row.standing.month?.by,
+    searches: row => row.searches,
+    brings: row => row.brings?.now,
+    more: row => row.brings?.more,
+  }
+  for (const [column, figureOf] of Object.entries(of))
+    for (const direction of ['asc', 'desc'] as const) {
+      const sort = { column, direction } as ChannelRanksQuestion['sort'] & object
+      const told = (await table('site', { sort })).rows.map(row => figureOf(row) ?? null)
+      const known = told.filter(each => each !== null)
+      expect(known).toEqual([...known].sort((a, b) => (direction === 'asc' ? a - b : b - a)))
+      expect(told.slice(known.length).every(each => each === null)).toBe(true)
+      expect(told).toHaveLength(9)
+    }
+  const { rows, fresh } = await table()
+  expect(fresh.rows).toBe(8)
+  expect(fresh.brings).toBeCloseTo(
+    rows.reduce((sum, { brings }) => sum + (brings?.now ?? 0), 0),
+    6,
+  )
 })
 
 test('the best rank follows when a later look of its day replaces it', async () => {
