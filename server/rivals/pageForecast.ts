@@ -43,7 +43,10 @@ export function pageForecast(
   // By what was learnt of the region's pages, where something was; by fixed weights elsewhere.
   const learnt = page.kind === 'site' ? own?.learnt?.[page.region] : undefined
   const of = { page: judged, phrase: readAs ?? phrase, language }
-  const asked: JudgedPage['asked'] = (some, depth) => chances?.hurdles({ ...of, seats: some }, depth) ?? null
+  const asked: JudgedPage['asked'] = (some, depth) =>
+    (some.length === seats.length
+      ? chances?.hurdlesAsRead({ ...of, seats }, depth)
+      : chances?.hurdles({ ...of, seats: some }, depth)) ?? null
   const depth = more ? RESULTS_READ : seats.length
   const hurdles = learnt && whole ? (chances?.hurdlesAsRead({ ...of, seats }, depth) ?? null) : null
   const ahead =
