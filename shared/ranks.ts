@@ -72,7 +72,7 @@ export interface ChannelRanksAnswer {
   total: number
   /** Those of the last weeks, and what they bring a month together. */
   fresh: { rows: number; brings: number }
-  /** Whether there are more of them after these. */
+  /** Whether more than 10,000 are kept: only those of the newest videos are looked at. */
   more: boolean
 }
 /** Columns by which ranks can be sorted. */

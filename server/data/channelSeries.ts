@@ -34,6 +34,8 @@ export interface SeriesQuestion {
 /** All that are found, and what those that say something of today bring together. */
 export interface SeriesSums {
   total: number
+  /** Whether more are kept than are looked through. */
+  more: boolean
   fresh: { rows: number; brings: number }
 }
 
@@ -100,19 +102,24 @@ const KEYS: Record<ChannelRankSort['column'], string> = {
   // The first place has none above it.
   more: 'CASE WHEN place > 1 AND brings IS NOT NULL THEN searches * (coalesce(above, 0) - coalesce(share, 0)) END',
 }
+/** So many are looked through, those of the newest videos: others wait while it is done. */
+export const MOST_SERIES = 10_000
+const OF_CHANNEL = `FROM video v JOIN rank_series s ON s.video = v.code
+  WHERE v.channel_id = @channel AND s.region = @region AND s.kind = @kind AND told_last IS NOT NULL`
 /**
  * The series of a channel with what each brings: its searches × the share of its rank. Thousands are ordered and added
  * up where they are; only those that are shown are read.
  */
 const SERIES = `WITH share AS MATERIALIZED (
     SELECT key + 1 AS rank, value AS part, lag(value) OVER (ORDER BY key) AS part_above FROM json_each(@shares)
+  ), newest AS (
+    SELECT s.video, s.phrase_id, s.region, v.title, v.published_at, told_last, told_week, told_month, told_best
+      ${OF_CHANNEL} ORDER BY v.published_at DESC LIMIT ${MOST_SERIES}
   ), series AS (
-    SELECT s.id, s.video, v.title, v.published_at, p.text AS phrase, s.phrase_id,
-        (SELECT volume FROM figure f WHERE f.phrase_id = s.phrase_id AND f.region = s.region AND f.counts = 1) AS searches,
-        told_last, told_week, told_month, told_best, told_last >> 24 AS day, ${rankIn('told_last')} AS place
-      FROM video v JOIN rank_series s ON s.video = v.code JOIN phrase p ON p.id = s.phrase_id
-      WHERE v.channel_id = @channel AND s.region = @region AND s.kind = @kind AND told_last IS NOT NULL
-        AND (@contains = '' OR instr(lowered(p.text || ' ' || v.title), @contains))
+    SELECT newest.*, p.text AS phrase, told_last >> 24 AS day, ${rankIn('told_last')} AS place,
+        (SELECT volume FROM figure f WHERE f.phrase_id = p.id AND f.region = newest.region AND f.counts = 1) AS searches
+      FROM newest JOIN phrase p ON p.id = newest.phrase_id
+      WHERE @contains = '' OR instr(lowered(p.text || ' ' || title), @contains)
   ), weighed AS (
     SELECT series.*, part AS share, part_above AS above,
         CASE WHEN day > @old AND place IS NOT NULL AND json_array_length(@shares) > 0
@@ -127,8 +134,10 @@ export function channelSeriesStore(db: Db) {
   db.function('lowered', { deterministic: true }, (text: string) => text.toLowerCase())
   type Bound = Record<'channel' | 'region' | 'kind' | 'shares' | 'contains', string> & { old: number }
   const sums = db
-    .prepare<Bound, [total: number, rows: number | null, brings: number | null]>(
-      `${SERIES} SELECT count(*), sum(day > @old), sum(brings) FROM weighed`,
+    .prepare<Bound, [total: number, rows: number | null, brings: number | null, more: number]>(
+      `${SERIES} SELECT count(*), sum(day > @old), sum(brings),
+          EXISTS (SELECT 1 ${OF_CHANNEL} LIMIT 1 OFFSET ${MOST_SERIES})
+        FROM weighed`,
     )
     .raw()
   const ordered = new Map<string, Statement<[Bound & { limit: number; offset: number }], SeriesRow>>()
@@ -164,8 +173,8 @@ export function channelSeriesStore(db: Db) {
           days: daysOf(last, week, month, best),
         })),
     sums: (question: SeriesQuestion): SeriesSums => {
-      const [total, rows, brings] = sums.get(bound(question))!
-      return { total, fresh: { rows: rows ?? 0, brings: brings ?? 0 } }
+      const [total, rows, brings, more] = sums.get(bound(question))!
+      return { total, more: more === 1, fresh: { rows: rows ?? 0, brings: brings ?? 0 } }
     },
   }
 }

@@ -2,7 +2,7 @@ import { bringsOf } from '../../core/ranks/brings'
 import { FRESH_DAYS, isFresh, standingOf } from '../../core/ranks/standing'
 import type { Shares } from '../../core/rivals/winnings'
 import type { ChannelRanksAnswer, ChannelRankSort } from '../../shared/ranks'
-import type { ChannelSeriesStore } from '../data/channelSeries'
+import { MOST_SERIES, type ChannelSeriesStore } from '../data/channelSeries'
 import type { PageKind } from '../data/results'
 
 export interface ChannelRanksQuestion {
@@ -19,13 +19,10 @@ export interface ChannelRanksQuestion {
   offset?: number
   limit?: number
 }
-/** What one answer holds. */
-const MOST_ROWS = 10_000
-
 /** Where all videos of a channel stand for what they were looked up for, in one region. */
 export function channelRanks(store: ChannelSeriesStore, question: ChannelRanksQuestion): ChannelRanksAnswer {
   const { channel, region, kind, today, contains = '' } = question
-  const { sort = { column: 'brings', direction: 'desc' }, offset = 0, limit = MOST_ROWS } = question
+  const { sort = { column: 'brings', direction: 'desc' }, offset = 0, limit = MOST_SERIES } = question
   // Searches and shares are the site's: how many look at a block of web search nobody tells.
   const shares = kind === 'web' ? [] : question.shares
   const which = { channel, region, kind, shares, old: today - FRESH_DAYS, contains, sort, offset, limit }
@@ -35,6 +32,5 @@ export function channelRanks(store: ChannelSeriesStore, question: ChannelRanksQu
     const brings = says ? bringsOf(searches, standing.now.rank, shares) : null
     return { phrase, videoId: video, title, standing, searches, brings }
   })
-  const { total, fresh } = store.sums(which)
-  return { rows, total, fresh, more: offset + rows.length < total }
+  return { rows, ...store.sums(which) }
 }

@@ -64,12 +64,13 @@ const rows = computed(() =>
 )
 /** What the ranks of the last weeks bring together, and which of all are in the table. */
 const said = computed(() => {
-  const { total, fresh } = answer.value!
+  const { total, fresh, more } = answer.value!
   if (!total) return ''
   return [
     `${counted(total, 'rank')}.`,
     `${inDigits(fresh.rows)} of the last ${FRESH_DAYS} days bring ${fewViews(fresh.brings)} views a month together.`,
     ...(total > MOST ? [`The first ${inDigits(MOST)} are shown: find or sort to see others.`] : []),
+    ...(more ? ['Only the 10,000 ranks of the newest videos are looked through.'] : []),
   ].join(' ')
 })
 </script>

@@ -98,7 +98,7 @@ test('some of the rows in any order; what is not known comes last either way, an
   expect(await names({ offset: 1, limit: 1 })).toEqual(['wheel size'])
   expect(await names({ offset: 9 })).toEqual([])
   const found = await table('site', { contains: ' WHEEL ', limit: 1 })
-  expect(found).toMatchObject({ total: 2, fresh: { rows: 2 }, more: true })
+  expect(found).toMatchObject({ total: 2, fresh: { rows: 2 }, more: false })
   expect(found.rows).toHaveLength(1)
   expect(found.fresh.brings).toBeCloseTo(1000 * SHARES[0]! + 100 * SHARES[1]!, 6)
   expect(await table()).toMatchObject({ total: 4, fresh: { rows: 3 } })
@@ -138,6 +138,29 @@ test('the order of each column is that of its figures, as they are answered', as
     rows.reduce((sum, { brings }) => sum + (brings?.now ?? 0), 0),
     6,
   )
+})
+
+test('beyond ten thousand those of the newest videos are looked through, and that is told', async () => {
+  const { db, put, table, today } = setUp()
+  const addPhrase = db.prepare("INSERT INTO phrase (language, text, words) VALUES ('en', ?, 1)")
+  const addSeries = db.prepare(
+    "INSERT INTO rank_series (video, phrase_id, region, kind, told_last) VALUES ('new', ?, 'GB', 'site', ?)",
+  )
+  db.transaction(() => {
+    for (let i = 0; i < 10_000; i++) {
+      const { lastInsertRowid: id } = addPhrase.run(`many ${i}`)
+      addSeries.run(id, today * 2 ** 24 + (1 + (i % 50)) * 2 ** 12 + 60)
+    }
+  })()
+  expect(await table('site', { limit: 1 })).toMatchObject({ total: 10_000, fresh: { rows: 10_000 }, more: false })
+  put('old', 'one more', 0, 1)
+  const { total, more, rows } = await table('site', { limit: 2, sort: { column: 'now', direction: 'asc' } })
+  expect([total, more]).toEqual([10_000, true])
+  expect(rows.map(({ videoId, standing }) => [videoId, standing.now.rank])).toEqual([
+    ['new', 1],
+    ['new', 1],
+  ])
+  expect(await table('site', { contains: 'one more' })).toMatchObject({ rows: [], total: 0, more: true })
 })
 
 test('the best rank follows when a later look of its day replaces it', async () => {
