@@ -4,6 +4,7 @@ import { SITE, type Answering } from './answering'
 import { hash, seeded } from './chance'
 import { dayOf } from './clock'
 import { byChance, formulaDays, luckOf } from './formulaDays'
+import type { Before } from './watching'
 import type { OpenWorld } from './openWorld'
 
 const MOST_DAYS = 400
@@ -19,6 +20,7 @@ interface VideoRow {
   live: 0 | 1
   since: number | null
   views_before: number | null
+  before: string | null
 }
 interface DayRow {
   day: number
@@ -47,7 +49,7 @@ export function siteAnalytics(
   { call, answer }: Answering,
 ): Pick<VideoSite, 'analytics' | 'audience'> {
   const own = db.prepare<[string], VideoRow>(
-    `SELECT v.id, v.code, v.published_at, v.seconds, v.views, v.watched, v.clicks, v.live, l.since, l.views_before
+    `SELECT v.id, v.code, v.published_at, v.seconds, v.views, v.watched, v.clicks, v.live, l.since, l.views_before, l.before
       FROM video v JOIN owner o ON o.channel_id = v.channel_id LEFT JOIN live l ON l.video_id = v.id
       WHERE v.code = ? AND o.authorised = 1 AND o.rights LIKE '%"analytics"%'`,
   )
@@ -61,13 +63,15 @@ export function siteAnalytics(
 
   /** Days on which a video's views followed a formula. */
   function* byFormula(video: VideoRow, from: number, to: number): Generator<DayFigures> {
-    const base = { ...video, views: video.live ? video.views_before! : video.views }
+    // A change says nothing of the days before it.
+    const before = video.before === null ? video : (JSON.parse(video.before) as Before)
+    const base = { ...video, clicks: before.clicks, views: video.live ? video.views_before! : video.views }
     const expected = formulaDays(base, clock.madeOn)
     for (let day = from; day < to; day += DAY) {
       const { impressions, ...bySource } = byChance(expected(day), luckOf(video.code, day, seed))
       const clicks = bySource.search + bySource.suggested + bySource.subscribers
       const views = clicks + bySource.web + bySource.elsewhere
-      const watchedSeconds = Math.round(views * video.seconds * video.watched)
+      const watchedSeconds = Math.round(views * video.seconds * before.watched)
       yield { day: nameOf(day), impressions, clicks, views, bySource, watchedSeconds }
     }
   }

@@ -45,9 +45,10 @@ export interface LiveRow {
   views_before: number
   before: string | null
 }
-/** What a video's words, standing and clicks brought before it was changed. */
+/** How a video did before it was changed, and what its words, standing and clicks brought. */
 export interface Before {
   clicks: number
+  watched: number
   flows: Flows
 }
 
@@ -141,7 +142,7 @@ export class Watching {
   before(id: number, day: number): Before {
     const video = this.q.one.get(id)!
     this.aim(video)
-    return { clicks: video.clicks, flows: this.flows(video, day) }
+    return { clicks: video.clicks, watched: video.watched, flows: this.flows(video, day) }
   }
 
   private flows(video: LiveRow, day: number): Flows {
