@@ -89,6 +89,8 @@ test('two windows never overwrite each other: the second is told and shown both 
   await expect
     .poll(async () => (await call(app, `/api/briefs/${id}/history?field=title`)).json.entries.map(entry => entry.value))
     .toContain('Start here and there')
+  // Others of this app open with the newest brief.
+  await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
 })
 
 test('the theme, the tray and the keys', async ({ page }) => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import type { VTextField } from 'vuetify/components'
 import type { ChannelStats } from '../../../shared/rivals'
 import type { PhraseRow } from '../../../shared/phrases'
 import { closest } from '../../../core/demand/closest'
@@ -18,6 +19,9 @@ const library = useLibrary()
 const workspace = useWorkspace()
 
 const topic = ref('')
+const topicField = useTemplateRef<VTextField>('topicField')
+// Not `autofocus`: that waits until the field is seen, and takes the focus from another one meanwhile.
+watch(topicField, field => field?.focus(), { flush: 'post' })
 const region = ref<string | null>(workspace.current?.region ?? null)
 const language = ref(workspace.current?.language ?? 'en')
 const topicProblem = ref('')
@@ -138,10 +142,10 @@ async function begin() {
       <p class="muted">In a few words, as you would tell a friend. A brief is begun with it, which holds all texts.</p>
       <div class="row">
         <v-text-field
+          ref="topicField"
           v-model="topic"
           label="Topic"
           maxlength="300"
-          autofocus
           class="wide"
           :error-messages="topicProblem"
           data-test="begin-topic"
