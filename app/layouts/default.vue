@@ -10,6 +10,7 @@ import {
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { gapsOf } from '../../core/descriptions/gaps'
+import { goTo } from '~/composables/goTo'
 import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { lastLook, NEXT } from '~/composables/lastPlace'
@@ -70,7 +71,7 @@ function switchTray() {
 }
 
 useShellKeys({
-  areas: [NEXT, ...AREAS.map(({ path }) => path)].map(path => () => navigateTo(linkTo(path))),
+  areas: [NEXT, ...AREAS.map(({ path }) => path)].map(path => () => goTo(linkTo(path))),
   keys: () => {
     keysOpen.value = true
   },

@@ -3,6 +3,7 @@ import { mdiEyeOutline, mdiMagnifyScan, mdiStop } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { dayName } from '../../core/ranks/standing'
 import { phraseKey } from '../../core/text/words'
+import { goTo } from '~/composables/goTo'
 import { counted } from '~/composables/figures'
 import { RANK_KINDS, RANK_PARTS, RANK_VIEWS, type RankView } from '~/composables/ranksViews'
 import { useBrief } from '~/stores/brief'
@@ -100,7 +101,7 @@ watch(
 /** The result page of a day, as it was; web search keeps none to be opened. */
 function openDay(phrase: string, day: number) {
   if (ranks.kind === 'site')
-    void navigateTo({ path: '/rivals', query: { phrase, region: ranks.region ?? '', day: dayName(day) } })
+    void goTo({ path: '/rivals', query: { phrase, region: ranks.region ?? '', day: dayName(day) } })
 }
 /** A rival to be passed is looked up along with mine from then on. */
 function chooseRival(id: string) {

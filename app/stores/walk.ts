@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
+import { goTo } from '~/composables/goTo'
 import { remember } from '~/composables/remember'
 import { WALK_BRIEF, WALK_STEPS } from '~/composables/walkSteps'
 import { useBrief } from './brief'
@@ -72,7 +73,7 @@ export const useWalk = defineStore('walk', () => {
     if (!walk.value) return
     await brief.load(walk.value.brief)
     walk.value.at = at
-    await navigateTo(placeOf(at))
+    await goTo(placeOf(at))
   }
 
   /** Ends it and deletes its brief. */
@@ -82,7 +83,7 @@ export const useWalk = defineStore('walk', () => {
     await brief.flush()
     if (library.briefs.some(each => each.id === id)) await library.remove(id)
     walk.value = null
-    await navigateTo({ path: '/next', query: {} })
+    await goTo({ path: '/next', query: {} })
   }
 
   return { walk, step, own, begin, show, end }

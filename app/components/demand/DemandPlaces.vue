@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { CROSS_TEMPLATES, templateFault } from '../../../core/demand/cross'
 import type { Place } from '../../../shared/lists'
 import type { PhraseRow } from '../../../shared/phrases'
+import { goTo } from '~/composables/goTo'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -109,7 +110,7 @@ async function makeSeries() {
       undo: () => library.takeBack(made.briefs),
       next: {
         label: 'Write them',
-        to: () => navigateTo({ path: '/desk', query: { brief: made.briefs[0]!.id, side: 'compose' } }),
+        to: () => goTo({ path: '/desk', query: { brief: made.briefs[0]!.id, side: 'compose' } }),
       },
     })
     emit('close')

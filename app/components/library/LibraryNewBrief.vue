@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { goTo } from '~/composables/goTo'
 import { messageOf } from '~/composables/api'
 import { remember } from '~/composables/remember'
 import { useLibrary } from '~/stores/library'
@@ -41,7 +42,7 @@ async function make() {
     })
     remember('fonetra.region', region.value ?? '')
     open.value = false
-    await navigateTo({
+    await goTo({
       path: '/demand',
       query: { brief: brief.id, seed: brief.fields.topic.toLowerCase().slice(0, 200) },
     })

@@ -6,6 +6,7 @@ import type { Since } from '../../../core/brief/briefFile'
 import { MOST_PICTURE_BYTES } from '../../../core/thumbnail/picture'
 import { exportedLocalised, type Localised } from '../../../core/brief/items/localised'
 import type { ReturnedBrief } from '../../../shared/brief'
+import { goTo } from '~/composables/goTo'
 import { api, ApiProblem, messageOf } from '~/composables/api'
 import { counted, dateTime, regionName } from '~/composables/figures'
 import { languageName } from '~/composables/languages'
@@ -161,7 +162,7 @@ async function take() {
       },
     })
     file.value = null
-    await navigateTo({ path: '/desk', query: { brief: id } })
+    await goTo({ path: '/desk', query: { brief: id } })
   } catch (error) {
     if (!(error instanceof ApiProblem) || error.status !== 409) problem.value = messageOf(error)
     else {
@@ -188,7 +189,7 @@ async function add() {
     await library.refresh()
     notices.show(`“${made.fields.topic || 'Untitled'}” added.`, { undo: () => library.takeBack([made]) })
     file.value = null
-    await navigateTo({ path: '/desk', query: { brief: made.id } })
+    await goTo({ path: '/desk', query: { brief: made.id } })
   } catch (error) {
     problem.value = messageOf(error)
   } finally {

@@ -5,6 +5,7 @@ import type { ChannelStats } from '../../../shared/rivals'
 import type { PhraseRow } from '../../../shared/phrases'
 import { closest } from '../../../core/demand/closest'
 import { emptyFields } from '../../../core/brief/brief'
+import { goTo } from '~/composables/goTo'
 import { api, messageOf } from '~/composables/api'
 import { inFull, rounded } from '~/composables/figures'
 import { remember } from '~/composables/remember'
@@ -126,7 +127,7 @@ async function begin() {
       tray: { ...emptyFields().tray, lead: lead.value },
     })
     remember('fonetra.region', region.value ?? '')
-    await navigateTo({ path: '/demand', query: { brief: brief.id, seed: lead.value ?? brief.fields.topic } })
+    await goTo({ path: '/demand', query: { brief: brief.id, seed: lead.value ?? brief.fields.topic } })
   } catch (error) {
     phraseProblem.value = messageOf(error)
   } finally {

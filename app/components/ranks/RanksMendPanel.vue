@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { isFresh, rankDay } from '../../../core/ranks/standing'
 import type { AuditRow } from '../../../shared/audit'
+import { goTo } from '~/composables/goTo'
 import { messageOf } from '~/composables/api'
 import { now } from '~/composables/clock'
 import { dateOnly, dayOnly, inFull } from '~/composables/figures'
@@ -24,7 +25,7 @@ async function open() {
   opening.value = true
   try {
     const id = await audit.toBrief(props.row, props.row.edit)
-    await navigateTo({ path: '/desk', query: { brief: id } })
+    await goTo({ path: '/desk', query: { brief: id } })
   } catch (error) {
     notices.show(messageOf(error), { serious: true })
   } finally {

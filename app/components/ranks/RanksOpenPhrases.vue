@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { inDigits } from '../../../core/text/inWords'
 import { wonTogether, type OpenPhrase, type PhraseTopic } from '../../../shared/openPhrases'
+import { goTo } from '~/composables/goTo'
 import { messageOf } from '~/composables/api'
 import { chanceText, counted, inFull, rounded } from '~/composables/figures'
 import { fewViews } from '~/composables/rankCells'
@@ -41,7 +42,7 @@ async function start(each: OpenPhrase) {
   if (opening.value) return
   opening.value = each.phrase
   try {
-    await navigateTo({ path: '/desk', query: { brief: await open.toBrief(each) } })
+    await goTo({ path: '/desk', query: { brief: await open.toBrief(each) } })
   } catch (error) {
     notices.show(messageOf(error), { serious: true })
   } finally {

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
+import { goTo } from '~/composables/goTo'
 
 /** The open brief, and the way to another one of its workspace. */
 const emit = defineEmits<{ create: [] }>()
@@ -29,7 +30,7 @@ const found = computed(() => {
 const name = computed(() => (brief.fields ? brief.fields.topic || 'Untitled brief' : 'No brief open'))
 function show(id: string) {
   open.value = false
-  void navigateTo({ path: route.path, query: { brief: id } })
+  void goTo({ path: route.path, query: { brief: id } })
 }
 function create() {
   open.value = false

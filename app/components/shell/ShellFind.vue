@@ -5,6 +5,7 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import type { VAutocomplete } from 'vuetify/components'
 import { matcher } from '../../../core/find/match'
 import type { FindAnswer } from '../../../shared/find'
+import { goTo } from '~/composables/goTo'
 import { api, messageOf } from '~/composables/api'
 import { FOUND_NAMES, NAMED_PLACES, placeOf, type Place } from '~/composables/findPlaces'
 import { useBrief } from '~/stores/brief'
@@ -54,7 +55,7 @@ interface Line {
 }
 /** Screens of a brief show the one that is open. */
 const go = ({ path, query }: Place) =>
-  navigateTo({ path, query: { ...(brief.brief ? { brief: brief.brief.id } : {}), ...query } })
+  goTo({ path, query: { ...(brief.brief ? { brief: brief.brief.id } : {}), ...query } })
 const here = computed((): Line[] => {
   const how = matcher(asked.value)
   return [

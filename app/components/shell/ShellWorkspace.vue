@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiChevronDown } from '@mdi/js'
+import { goTo } from '~/composables/goTo'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
@@ -15,10 +16,10 @@ async function go(id: string) {
   workspace.choose(id)
   await library.refresh()
   const next = library.briefs.find(line => line.workspaceId === id)
-  if (next) await navigateTo({ path: useRoute().path, query: { brief: next.id } })
+  if (next) await goTo({ path: useRoute().path, query: { brief: next.id } })
   else {
     brief.close()
-    await navigateTo({ path: '/library', query: { workspace: id } })
+    await goTo({ path: '/library', query: { workspace: id } })
   }
 }
 </script>

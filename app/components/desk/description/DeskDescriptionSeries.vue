@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, ref } from 'vue'
+import { goTo } from '~/composables/goTo'
 import { api, messageOf } from '~/composables/api'
 import { composedTexts, type ComposeGiven } from '~/composables/composedTexts'
 import { counted } from '~/composables/figures'
@@ -52,7 +53,7 @@ async function composeAll() {
   await library.refresh()
   notices.show(
     `${counted(written, 'brief')} composed${left ? `; ${left} left as they are, with all their texts or without a lead` : ''}.`,
-    { next: { label: 'See them', to: () => navigateTo({ path: '/library', query: { brief: brief.brief?.id } }) } },
+    { next: { label: 'See them', to: () => goTo({ path: '/library', query: { brief: brief.brief?.id } }) } },
   )
 }
 </script>
