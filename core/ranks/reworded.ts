@@ -11,7 +11,7 @@ export interface Reworded {
 /** Where a video stood; `rank` is `null` beyond the `depth` that was read. */
 type Seen = { rank: number | null; depth: number }
 const [LOW, HIGH] = [0.05, 0.95]
-/** A rank drifts from day to day by this part of itself: seen as the 56th, it may be the 51st tomorrow. */
+/** Ranks change from day to day by about this part of their value: 56 today may be 51 tomorrow. */
 const DRIFT = 0.1
 
 /** Chances of being at each rank or above. */
@@ -27,8 +27,8 @@ function reached(ranks: ArrayLike<number>): Float64Array {
 /**
  * What a change of wording brings a video that is out. What it does better or worse than its texts let expect stays as
  * it is: a video that stands at the luckiest tenth of its chances as worded stands at the luckiest tenth of those with
- * the other wording. Where its rank was seen, that tells how lucky it is, as closely as a rank that drifts can tell it;
- * where not, all luck is possible.
+ * the other wording. A rank that was seen tells roughly how lucky it is, since ranks change from day to day; without
+ * one, all luck is possible.
  *
  * @param before P(rank = k) at index k − 1 as it is worded, its last entry behind all others.
  * @param after the same with the other wording. @param searches a month.
