@@ -1,3 +1,3 @@
 <template>
-  <NuxtLayout><NuxtPage /></NuxtLayout>
+  <ShellFrame><NuxtPage /></ShellFrame>
 </template>

@@ -14,6 +14,7 @@ const SOURCES = [
   'shared',
   'demo',
   'bench',
+  'modules',
   'public',
   'nuxt.config.ts',
   'package-lock.json',

@@ -1,19 +1,42 @@
+import type { RouteLocationRaw } from 'vue-router'
+
 type Query = Record<string, string | null | (string | null)[]>
 
-/** Where a change on its way leads. */
-let wanted: { path: string; query: Query } | null = null
-/** The screen that is on its way, where another one is still shown. */
-let coming: string | null = null
+/** Where a change of the address that is on its way leads: its own screen, or another. */
+let coming: { path: string; query: Query } | null = null
 
-/** Knows from now on which screen is on its way. */
+/** Knows from now on which change is on its way, whoever made it. */
 export function followScreens(router: ReturnType<typeof useRouter>) {
-  router.beforeEach((to, from) => {
-    coming = to.path === from.path ? null : to.path
+  router.beforeEach(to => {
+    coming = to
   })
   router.afterEach(to => {
-    if (coming === to.path) coming = null
+    if (coming === to) coming = null
   })
 }
+
+/** From its first moment on, which is before the router tells of it. */
+async function onItsWay<T>(to: { path: string; query: Query }, change: () => Promise<T>): Promise<T> {
+  coming = to
+  try {
+    return await change()
+  } finally {
+    if (coming === to) coming = null
+  }
+}
+
+/**
+ * Goes to a place of the program. Nuxt's own way (`navigateTo`) goes nowhere while another change of the address is on
+ * its way, as when the brief that opens is written into it: a key pressed then was lost.
+ */
+export function goTo(to: RouteLocationRaw) {
+  const router = useRouter()
+  const { path, query } = router.resolve(to)
+  return onItsWay({ path, query }, () => router.push(to))
+}
+
+/** The query of the address, or of the one that is on its way. */
+export const queryAhead = (): Query => coming?.query ?? useRouter().currentRoute.value.query
 
 /**
  * Changes of the address's query. One made while another is on its way builds on that one, not on the address still
@@ -31,17 +54,12 @@ export function useAddress({ ofScreen = true } = {}) {
   return async function change(changes: Record<string, string | null | undefined>, step = false): Promise<void> {
     // The route given to a screen follows a moment later than the router's own.
     const { path, query: current } = router.currentRoute.value
-    if (coming || (ofScreen && route.path !== path)) return
-    const query: Query = { ...(wanted?.path === path ? wanted.query : current) }
+    if ((coming && coming.path !== path) || (ofScreen && route.path !== path)) return
+    const query: Query = { ...(coming?.query ?? current) }
     for (const [name, value] of Object.entries(changes)) {
       if (value === undefined || value === null) delete query[name]
       else query[name] = value
     }
-    const own = (wanted = { path, query })
-    try {
-      await (step ? router.push({ query }) : router.replace({ query }))
-    } finally {
-      if (wanted === own) wanted = null
-    }
+    await onItsWay({ path, query }, () => (step ? router.push({ query }) : router.replace({ query })))
   }
 }

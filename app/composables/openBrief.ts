@@ -3,7 +3,7 @@ import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
-import { useAddress } from './address'
+import { queryAhead, useAddress } from './address'
 import { messageOf } from './api'
 
 /**
@@ -40,6 +40,8 @@ export function useOpenBrief(): Ref<boolean> {
     const own = library.briefs.filter(each => !workspace.known || each.workspaceId === workspace.chosen)
     const last = localStorage.getItem('fonetra.brief')
     const next = (own.find(each => each.id === last) ?? own[0])?.id ?? null
+    // One that is on its way into the address is opened when it is there.
+    if (queryAhead().brief && queryAhead().brief !== named.value) return
     // With its name in the address it is opened.
     if (next && next !== named.value) return address({ brief: next })
     brief.close()

@@ -1,46 +1,20 @@
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
-import { goTo } from '~/composables/goTo'
-import { remember } from '~/composables/remember'
+import { computed, watch } from 'vue'
+import { goTo } from '~/composables/address'
+import { keptWalk } from '~/composables/keptWalk'
 import { WALK_BRIEF, WALK_STEPS } from '~/composables/walkSteps'
 import { useBrief } from './brief'
 import { useLibrary } from './library'
-
-const KEY = 'fonetra.walk'
-interface Kept {
-  brief: string
-  /** The step shown. */
-  at: number
-  /** Those done, by their place. */
-  done: number[]
-}
-
-function kept(): Kept | null {
-  try {
-    const found = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Kept | null
-    return found && Array.isArray(found.done) ? found : null
-  } catch {
-    // Written by something else, or cut off.
-    return null
-  }
-}
 
 /** A walk through the job, with a brief of its own: when it ends, the brief is deleted and nothing else has changed. */
 export const useWalk = defineStore('walk', () => {
   const library = useLibrary()
   const brief = useBrief()
   const route = useRoute()
-  const walk = ref<Kept | null>(kept())
+  const walk = keptWalk
   const step = computed(() => (walk.value ? (WALK_STEPS[walk.value.at] ?? null) : null))
   const own = computed(() => brief.brief?.id === walk.value?.brief)
 
-  watch(
-    walk,
-    value => {
-      remember(KEY, JSON.stringify(value))
-    },
-    { deep: true },
-  )
   // What was done once stays done: a title that is changed again is no way back.
   watch(
     // Without a walk nothing is followed: every key typed would be.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { goTo } from '~/composables/goTo'
+import { goTo } from '~/composables/address'
 import { messageOf } from '~/composables/api'
 import { remember } from '~/composables/remember'
 import { useLibrary } from '~/stores/library'

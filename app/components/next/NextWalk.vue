@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, messageOf } from '~/composables/api'
+import { keptWalk } from '~/composables/keptWalk'
 import { useAccess } from '~/stores/access'
 import { useNotices } from '~/stores/notices'
-import { useWalk } from '~/stores/walk'
 
 /** A walk is offered where the services that ship are in use: its phrases are known there. */
 const access = useAccess()
-const walk = useWalk()
 const notices = useNotices()
 const offered = ref(false)
 const busy = ref(false)
@@ -23,7 +22,8 @@ if (!access.who || access.owns)
 async function begin() {
   busy.value = true
   try {
-    await walk.begin()
+    const { useWalk } = await import('~/stores/walk')
+    await useWalk().begin()
   } catch (error) {
     notices.show(messageOf(error), { serious: true })
   } finally {
@@ -34,7 +34,7 @@ async function begin() {
 
 <template>
   <button
-    v-if="offered && !walk.walk"
+    v-if="offered && !keptWalk"
     class="plain link"
     :disabled="busy"
     title="From a topic to a finished text in seven steps, with a brief of its own that is deleted afterwards"

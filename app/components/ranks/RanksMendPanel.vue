@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { isFresh, rankDay } from '../../../core/ranks/standing'
 import type { AuditRow } from '../../../shared/audit'
-import { goTo } from '~/composables/goTo'
+import { goTo } from '~/composables/address'
 import { messageOf } from '~/composables/api'
 import { now } from '~/composables/clock'
 import { dateOnly, dayOnly, inFull } from '~/composables/figures'

@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { inDigits } from '../../../core/text/inWords'
 import { wonTogether, type OpenPhrase, type PhraseTopic } from '../../../shared/openPhrases'
-import { goTo } from '~/composables/goTo'
+import { goTo } from '~/composables/address'
 import { messageOf } from '~/composables/api'
 import { chanceText, counted, inFull, rounded } from '~/composables/figures'
 import { fewViews } from '~/composables/rankCells'

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
-import { goTo } from '~/composables/goTo'
+import { goTo } from '~/composables/address'
 
 /** The open brief, and the way to another one of its workspace. */
 const emit = defineEmits<{ create: [] }>()

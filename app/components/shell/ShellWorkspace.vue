@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiChevronDown } from '@mdi/js'
-import { goTo } from '~/composables/goTo'
+import { goTo } from '~/composables/address'
 import { counted } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'

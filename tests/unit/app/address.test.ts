@@ -1,5 +1,5 @@
 import { createMemoryHistory, createRouter, type Router } from 'vue-router'
-import { followScreens, useAddress } from '../../../app/composables/address'
+import { followScreens, goTo, queryAhead, useAddress } from '../../../app/composables/address'
 
 let release: () => void
 let router: Router
@@ -59,4 +59,23 @@ test('a screen that is being left does not come back by a late change', async ()
   expect(router.currentRoute.value.fullPath).toBe('/desk?brief=x')
   await useAddress()({ brief: 'z' })
   expect(router.currentRoute.value.fullPath).toBe('/desk?brief=z')
+})
+
+test('a change beside a way to somewhere on the same screen keeps where it leads', async () => {
+  const change = useAddress({ ofScreen: false })
+  await Promise.all([goTo({ path: '/next', query: { brief: 'new', seed: 'chains' } }), change({ region: 'GB' })])
+  expect(router.currentRoute.value.query).toEqual({ brief: 'new', seed: 'chains', region: 'GB' })
+})
+
+test('what is on its way is known from the first moment to the last, whoever began it', async () => {
+  const going = goTo('/desk?brief=x')
+  expect(queryAhead()).toEqual({ brief: 'x' })
+  release()
+  await going
+  const link = router.push('/desk?brief=y')
+  await Promise.resolve().then(() => undefined)
+  await link
+  expect(queryAhead()).toEqual({ brief: 'y' })
+  await goTo('/desk?brief=y')
+  expect(queryAhead()).toEqual({ brief: 'y' })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
 import { computed, onBeforeUnmount, ref } from 'vue'
-import { goTo } from '~/composables/goTo'
+import { goTo } from '~/composables/address'
 import { api, messageOf } from '~/composables/api'
 import { composedTexts, type ComposeGiven } from '~/composables/composedTexts'
 import { counted } from '~/composables/figures'

@@ -9,16 +9,16 @@ import {
 } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
-import { gapsOf } from '../../core/descriptions/gaps'
-import { goTo } from '~/composables/goTo'
+import { gapsOf } from '../../../core/descriptions/gaps'
+import { goTo } from '~/composables/address'
 import { dataProblem, keyNeeded } from '~/composables/api'
 import { AREAS } from '~/composables/areas'
 import { lastLook, NEXT } from '~/composables/lastPlace'
+import { keptWalk } from '~/composables/keptWalk'
 import { remember } from '~/composables/remember'
 import { useAccess } from '~/stores/access'
 import { useChanges } from '~/stores/changes'
 import { useBrief } from '~/stores/brief'
-import { useWalk } from '~/stores/walk'
 import { useWorkspace } from '~/stores/workspace'
 
 // A server that cannot be reached says so where something is asked of it.
@@ -29,7 +29,6 @@ const briefSettled = useOpenBrief()
 const route = useRoute()
 const brief = useBrief()
 const workspace = useWorkspace()
-const walk = useWalk()
 /** Screens ask for a workspace and a brief: with both known from the start they ask once. */
 const settled = computed(() => briefSettled.value && workspace.loaded && access.loaded)
 const theme = useTheme()
@@ -185,7 +184,7 @@ const ACTS = [
         ><ShellPrintHead :key="route.path" /><slot
       /></template>
     </v-main>
-    <LazyShellWalk v-if="walk.walk && settled && dataProblem === null && !keyNeeded" />
+    <LazyShellWalk v-if="keptWalk && settled && dataProblem === null && !keyNeeded" />
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellFind v-if="findOpen" v-model="findOpen" :acts="ACTS" />
