@@ -243,6 +243,21 @@ test('only pages of this machine may ask, and only their own scripts run', async
   expect(page.headers.get('x-content-type-options')).toBe('nosniff')
 })
 
+test('the head of each area names the files it is made of, and they are there', async ({ app }) => {
+  const filesOf = async (path: string) =>
+    [...(await call(app, path)).text.matchAll(/(?:href|src)="(\/_nuxt\/[^"]+)"/gu)].map(([, file]) => file!)
+  // What an address of none begins with: the frame and its fonts.
+  const frame = new Set(await filesOf('/nowhere'))
+  expect([...frame].filter(file => file.endsWith('.woff2'))).toHaveLength(2)
+  const own = new Set<string>()
+  for (const area of ['next', 'demand', 'rivals', 'desk', 'release', 'ranks', 'library']) {
+    const files = await filesOf(`/${area}?brief=none`)
+    expect(files.filter(file => !frame.has(file) && file.endsWith('.js')).length, area).toBeGreaterThan(1)
+    for (const file of files) own.add(file)
+  }
+  for (const file of own) expect((await call(app, file)).status, file).toBe(200)
+})
+
 test('who accepts lines is told how far an import is, and has the answer or the error in the last one', async ({
   app,
 }) => {
