@@ -7,7 +7,10 @@ export interface PhraseColumn {
   align: 'start' | 'end' | 'center'
   sortable?: false
   hint: string
-  /** Stays when a sheet takes half the room. */ narrow?: true
+  /** Stays when a sheet takes half the room. */
+  narrow?: true
+  /** Gives way where the phrase has no room: the least first. */
+  spare?: number
 }
 
 const all = (perspective: Perspective, narrow: boolean): PhraseColumn[] => [
@@ -18,7 +21,7 @@ const all = (perspective: Perspective, narrow: boolean): PhraseColumn[] => [
     hint: 'What people type. Click one to make it the next seed.',
     narrow: true,
   },
-  { key: 'words', title: 'Words', width: 46, align: 'end', hint: 'Number of words' },
+  { key: 'words', title: 'Words', width: 46, align: 'end', hint: 'Number of words', spare: 1 },
   {
     key: 'months',
     title: '12 months',
@@ -35,7 +38,14 @@ const all = (perspective: Perspective, narrow: boolean): PhraseColumn[] => [
     hint: 'Mean searches a month in the region',
     narrow: true,
   },
-  { key: 'volumeAll', title: 'Everywhere', width: 80, align: 'end', hint: 'Mean searches a month everywhere' },
+  {
+    key: 'volumeAll',
+    title: 'Everywhere',
+    width: 80,
+    align: 'end',
+    hint: 'Mean searches a month everywhere',
+    spare: 3,
+  },
   {
     key: 'change',
     title: 'Change',
@@ -49,6 +59,7 @@ const all = (perspective: Perspective, narrow: boolean): PhraseColumn[] => [
     width: 50,
     align: 'end',
     hint: 'Competition: videos with the phrase in their title',
+    spare: 4,
   },
   {
     key: 'difficulty',
@@ -84,9 +95,46 @@ const all = (perspective: Perspective, narrow: boolean): PhraseColumn[] => [
     width: 38,
     align: 'center',
     hint: 'Which of the two sources suggests it: V the video site, W web search',
+    spare: 2,
   },
 ]
 
-/** The columns of the phrase table, by perspective and the room there is. */
-export const phraseColumns = (perspective: Perspective, narrow: boolean) =>
-  all(perspective, narrow).filter(column => column.narrow || !narrow)
+/** What the box that selects a row and the arrow to its sheet take. */
+export const PICK = 32
+export const OPEN = 34
+/** Most phrases can be read in this. */
+const PHRASE_LEAST = 190
+
+/**
+ * How many columns give way to the phrase, where a table is this wide. None on a phone, where the table is wider than
+ * its frame and scrolls, nor while the width is not known yet.
+ * @param width in CSS pixels.
+ */
+export function sparedColumns(perspective: Perspective, width: number): number {
+  if (width < SCROLLS) return 0
+  const columns = all(perspective, false)
+  const taken = columns.reduce((sum, column) => sum + (column.width ?? 0), PICK + OPEN)
+  let left = width - taken
+  let spared = 0
+  for (const column of bySpare(columns)) {
+    if (left >= PHRASE_LEAST) break
+    left += column.width!
+    spared++
+  }
+  return spared
+}
+/** Narrower ones scroll sideways. */
+const SCROLLS = 500
+const bySpare = (columns: PhraseColumn[]) =>
+  columns.filter(({ spare }) => spare !== undefined).sort((a, b) => a.spare! - b.spare!)
+
+/**
+ * The columns of the phrase table, by perspective and the room there is.
+ * @param narrow whether a sheet takes half of it.
+ * @param spared how many give way besides.
+ */
+export function phraseColumns(perspective: Perspective, narrow: boolean, spared: number): PhraseColumn[] {
+  const columns = all(perspective, narrow)
+  const away = new Set(bySpare(columns).slice(0, spared))
+  return columns.filter(column => (narrow ? column.narrow : !away.has(column)))
+}

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from './app'
 
 test('whoever opens Fonetra again is where they were, and each area shows a brief’s last look', async ({
@@ -36,6 +37,48 @@ test('a printed screen is a page of its own: headed with the channel, without wh
   )
   expect(ledger!.y).toBeGreaterThan(text!.y + text!.height)
 })
+
+/** Words and figures of a table that stick out of their cells, into the next ones. */
+const stickingOut = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('main th, main td')]
+      .filter(cell => cell.clientWidth > 1 && getComputedStyle(cell).overflowX === 'visible')
+      .filter(cell => {
+        const end = cell.getBoundingClientRect().right
+        return [...cell.querySelectorAll<HTMLElement>('button, a, span')].some(part => {
+          // What a part of the cell cuts off is cut, not in the way.
+          for (let at = part.parentElement!; at !== cell; at = at.parentElement!)
+            if (getComputedStyle(at).overflowX !== 'visible') return false
+          const box = part.getBoundingClientRect()
+          return box.width > 1 && box.right > end + 2 && !part.closest('.unseen')
+        })
+      })
+      .map(cell => cell.outerHTML.slice(0, 160)),
+  )
+
+// With the tray beside the screen, and without it.
+for (const width of [1024, 1240])
+  test(`at ${width} wide no cell of a table reaches into the next, and a phrase has room`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 })
+    for (const [path, ready] of [
+      ['/demand?seed=bike+chain&region=GB', 'phrase-row'],
+      ['/demand?seed=bike+chain&region=GB&phrase=bike+chain&for=channel', 'sheet'],
+      ['/rivals?phrase=how+to+clean+bike+chain&region=GB', 'rival'],
+      ['/library', 'open-brief'],
+      ['/desk?side=tags', 'rack-row'],
+      ['/ranks?view=mend', 'mend-row'],
+    ] as const) {
+      await page.goto(path)
+      await expect(page.getByTestId(ready).first()).toBeVisible()
+      expect(await stickingOut(page), path).toEqual([])
+      if (path.startsWith('/demand')) {
+        const { width: room } = (await page.getByRole('columnheader', { name: 'Phrase' }).boundingBox())!
+        expect(room, path).toBeGreaterThan(130)
+      }
+    }
+    if (width < 1240) await expect(page.getByTestId('tray')).not.toBeInViewport()
+    else await expect(page.getByTestId('tray')).toBeInViewport()
+  })
 
 for (const width of [420, 1024]) {
   test(`at ${width} wide nothing is cut off that cannot be scrolled to, and no head of the grid overlaps another`, async ({

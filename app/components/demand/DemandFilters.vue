@@ -157,6 +157,7 @@ function apply(filters: Record<DemandFilter, string>) {
 <style scoped>
 .filters {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   align-items: flex-start;
 }
@@ -168,7 +169,6 @@ function apply(filters: Record<DemandFilter, string>) {
 }
 .filters > .wide {
   flex: 1 1 110px;
-  min-width: 0;
 }
 .filters > .v-btn {
   flex: none;

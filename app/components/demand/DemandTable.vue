@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
-import { phraseColumns } from '~/composables/columns'
+import { OPEN, phraseColumns, PICK, sparedColumns } from '~/composables/columns'
 import { useTray } from '~/stores/tray'
 import type { Perspective } from '~/stores/workspace'
 
@@ -28,12 +28,15 @@ const emit = defineEmits<{
 const tray = useTray()
 const ROW = 34
 
-const columns = computed(() => phraseColumns(props.perspective, props.narrow))
+const frame = ref<HTMLElement | null>(null)
+const { height, width } = useElementSize(frame)
+const spared = computed(() => sparedColumns(props.perspective, width.value))
+const columns = computed(() => phraseColumns(props.perspective, props.narrow, spared.value))
 // Made anew only with the columns: for other ones the table goes through all its rows.
 const headers = computed(() => [
-  { key: 'pick', title: '', width: 32, sortable: false },
+  { key: 'pick', title: '', width: PICK, sortable: false },
   ...columns.value.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false })),
-  { key: 'open', title: '', width: 34, sortable: false },
+  { key: 'open', title: '', width: OPEN, sortable: false },
 ])
 const keys = computed(() => new Set<string>(columns.value.map(column => column.key)))
 const sorted = computed(() => {
@@ -77,8 +80,6 @@ const pickAll = () => {
   selected.value = allPicked.value ? [] : props.rows.map(row => row.phrase)
 }
 
-const frame = ref<HTMLElement | null>(null)
-const { height } = useElementSize(frame)
 const { placeOf, tabIndex, focusedRow, onRowKey } = useRowKeys(frame, () => props.rows.map(row => row.phrase), ROW)
 function onScroll(event: Event) {
   const top = (event.target as HTMLElement).scrollTop
@@ -129,13 +130,13 @@ watch(
               @click="sortBy(column.key)"
             >
               {{ column.title
-              }}<span aria-hidden="true">{{
-                sorted.column === column.key ? (sorted.direction === 'asc' ? ' ↑' : ' ↓') : ''
+              }}<span class="arrow" aria-hidden="true">{{
+                sorted.column === column.key ? (sorted.direction === 'asc' ? '↑' : '↓') : ''
               }}</span>
             </button>
             <span v-else :title="column.hint">{{ column.title }}</span>
           </th>
-          <th scope="col" style="width: 34px"><span class="unseen">Sheet</span></th>
+          <th scope="col" :style="{ width: `${OPEN}px` }"><span class="unseen">Sheet</span></th>
         </tr>
       </template>
       <template #item="{ item: row }">
@@ -190,6 +191,12 @@ watch(
   background: var(--paper) !important;
   text-align: start;
   font-size: 12px !important;
+}
+/* It stands in the room between two columns. */
+.arrow {
+  display: inline-block;
+  width: 0;
+  text-indent: 2px;
 }
 .frame :deep(.end) {
   text-align: end;

@@ -140,7 +140,7 @@ async function begin() {
   <div class="begin sheet" data-test="begin">
     <form class="question" @submit.prevent="look">
       <h2>What is your next video about?</h2>
-      <p class="muted">In a few words, as you would tell a friend. A brief is begun with it, which holds all texts.</p>
+      <p class="muted">A few words are enough. They start a brief, where all texts of the video are kept.</p>
       <div class="row">
         <v-text-field
           ref="topicField"
@@ -165,7 +165,7 @@ async function begin() {
         <button type="button" class="plain link" @click="channel = undefined">Change</button>
       </p>
       <template v-else>
-        <p class="muted">With it, chances are told for your own channel, and your videos are known.</p>
+        <p class="muted">Fonetra then tells the chances of your own channel, and knows its videos.</p>
         <div class="row">
           <v-text-field
             v-model="named"
@@ -246,6 +246,10 @@ async function begin() {
   flex-wrap: wrap;
   gap: 8px 12px;
   align-items: start;
+}
+/* As high as the fields beside them, which grow downwards by what is wrong with them. */
+.row > .v-btn {
+  height: 40px;
 }
 .wide {
   flex: 1 1 260px;

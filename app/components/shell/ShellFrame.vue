@@ -36,7 +36,7 @@ const keysOpen = ref(false)
 const newOpen = ref(false)
 const findOpen = ref(false)
 /** Below this width the tray lies over the screen while it is wanted, instead of beside it. */
-const NARROW = 1000
+const NARROW = 1240
 const { width } = useDisplay()
 const narrow = computed(() => width.value < NARROW)
 /** Below this one the areas are shown by their signs alone. */
@@ -131,15 +131,17 @@ const ACTS = [
       />
       <v-spacer />
       <ShellJobs />
-      <ShellPerspective v-if="!keyNeeded" />
+      <ShellPerspective v-if="!keyNeeded && !phone" />
       <ShellWho />
       <v-btn
         v-if="!keyNeeded"
-        :prepend-icon="mdiTrayFull"
+        :prepend-icon="phone ? undefined : mdiTrayFull"
+        :icon="phone ? mdiTrayFull : undefined"
+        :text="phone ? undefined : 'Tray'"
+        :aria-label="phone ? 'Tray' : undefined"
         :aria-pressed="narrow ? trayOver : trayOpen"
         @click="switchTray"
-        >Tray</v-btn
-      >
+      />
       <v-btn
         v-if="!keyNeeded"
         :icon="mdiMagnify"
@@ -154,6 +156,8 @@ const ACTS = [
         :aria-label="dark ? 'Light theme' : 'Dark theme'"
         @click="switchTheme"
       />
+      <!-- On a phone it stands behind what is used more. -->
+      <ShellPerspective v-if="!keyNeeded && phone" />
     </v-app-bar>
     <template v-if="dataProblem === null && !keyNeeded">
       <v-navigation-drawer

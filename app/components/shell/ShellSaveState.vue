@@ -17,7 +17,7 @@ const text = computed(() => {
 <template>
   <span
     class="state small"
-    :class="{ problem: brief.status === 'problem' }"
+    :class="{ problem: brief.status === 'problem', saved: brief.status === 'saved' }"
     role="status"
     data-test="save-state"
     :title="brief.problem ?? (brief.savedAt ? `Last saved ${dateTime(brief.savedAt)}` : undefined)"
@@ -41,6 +41,16 @@ const text = computed(() => {
 .problem {
   color: var(--plum);
   font-weight: 600;
+}
+/* On a phone only what is not saved is worth the room; readers are told either way. */
+@media (max-width: 699px) {
+  .saved {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
 }
 .again {
   text-decoration: underline;

@@ -102,7 +102,11 @@ const used = computed(() => tagsCost(props.tags, profile))
       <thead>
         <tr>
           <th><span class="unseen">Order</span></th>
-          <th v-for="column in columns" :key="column.by" :class="{ right: !['tag', 'kind'].includes(column.by) }">
+          <th
+            v-for="column in columns"
+            :key="column.by"
+            :class="[column.by, { right: !['tag', 'kind'].includes(column.by) }]"
+          >
             <button class="plain" :title="`Sort the tags by ${column.name.toLowerCase()}`" @click="sortBy(column.by)">
               {{ column.name }}
             </button>
@@ -139,8 +143,8 @@ const used = computed(() => tagsCost(props.tags, profile))
               tag
             }}</NuxtLink>
           </td>
-          <td class="small" :title="it && TAG_KIND_NAMES[it.kind]">{{ it?.kind ?? UNKNOWN }}</td>
-          <td class="figure small right">{{ tagCost(tag, profile) }}</td>
+          <td class="kind small" :title="it && TAG_KIND_NAMES[it.kind]">{{ it?.kind ?? UNKNOWN }}</td>
+          <td class="cost figure small right">{{ tagCost(tag, profile) }}</td>
           <td class="figure small right" :title="inFull(it?.volume, 'searches a month')">{{ rounded(it?.volume) }}</td>
           <td class="figure small right">{{ it?.chance == null ? UNKNOWN : chanceText(it.chance) }}</td>
           <td>
@@ -187,6 +191,16 @@ const used = computed(() => tagsCost(props.tags, profile))
 </template>
 
 <style scoped>
+.rack {
+  container-type: inline-size;
+}
+/* Narrow, the tags themselves need the room. */
+@container (max-width: 540px) {
+  .kind,
+  .cost {
+    display: none;
+  }
+}
 table {
   width: 100%;
   border-collapse: collapse;
@@ -210,7 +224,8 @@ td {
 }
 .tag {
   width: 44%;
-  overflow-wrap: anywhere;
+  min-width: 110px;
+  overflow-wrap: break-word;
 }
 .tag a {
   color: inherit;
