@@ -1,4 +1,5 @@
 import { call, expect, startApp, test as shared, type RunningApp } from './app'
+import { serious } from './axe'
 
 const test = shared.extend<object, { app: RunningApp }>({
   app: [
@@ -28,6 +29,7 @@ test('without briefs Fonetra opens with the first one: topic, region, channel, p
   await page.keyboard.press('Enter')
   const choices = page.getByTestId('begin-phrase')
   await expect(choices.locator('input:checked')).toBeFocused()
+  expect(await serious(page, '[data-test=begin]')).toEqual([])
   expect(await choices.count()).toBeGreaterThan(2)
   // Most searched first; arrows choose.
   await page.keyboard.press('ArrowDown')

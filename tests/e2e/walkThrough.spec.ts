@@ -1,4 +1,5 @@
 import { call, demoApp, expect, test as shared } from './app'
+import { serious } from './axe'
 import { editor, fieldsOf } from './onDesk'
 
 // It makes and deletes a brief that others would count.
@@ -15,6 +16,7 @@ test('a walk is done for real with a brief of its own, goes on after a reload, a
   const { briefs } = (await call(app, '/api/briefs')).json
   const { id } = briefs.find(({ topic }) => topic === 'A walk: truing a wheel')!
   await expect(page.getByTestId('walk-next')).toHaveText('Skip it')
+  expect(await serious(page, '[data-test=walk]')).toEqual([])
 
   const rows = page.getByTestId('phrase-row')
   await rows.nth(0).locator('input').click()
