@@ -1,3 +1,5 @@
+import { intentOf } from '../demand/intent'
+import { PlaceNames } from '../demand/placeNames'
 import { hashtagFor } from '../draft/hashtags'
 import { linksOf } from '../draft/links'
 import type { DraftPhrases } from '../draft/draft'
@@ -8,7 +10,7 @@ import { titleStart } from '../titles/ideas'
 import { GAP, gapsOf } from './gaps'
 import { descriptionWords } from './wording'
 
-/** The parts of a description, in the order in which they come unless the person orders them otherwise. */
+/** The parts of a description, in the order in which they usually come. */
 export const DESCRIPTION_PARTS = [
   'opening',
   'benefits',
@@ -43,6 +45,7 @@ export interface ComposeQuestion {
   hashtags?: readonly string[]
   /** Lower-case names of places, which keep a capital. */
   places?: ReadonlySet<string>
+  /** As the person wants them; else by what the searcher of the lead wants. */
   order?: readonly DescriptionPart[]
   length?: DescriptionLength
   /** Another number words it otherwise; the same number the same way. */
@@ -62,6 +65,17 @@ const HOLDS: Record<DescriptionLength, readonly DescriptionPart[]> = {
   long: DESCRIPTION_PARTS,
 }
 const MOST_HASHTAGS = 3
+
+const CONTACT_FIRST: readonly DescriptionPart[] = [
+  'opening',
+  'contact',
+  ...DESCRIPTION_PARTS.filter(part => part !== 'opening' && part !== 'contact'),
+]
+/** Whoever looks for somebody to hire reads how to reach them first. */
+function usualOrder(lead: string, language: string, places: Iterable<string> = []): readonly DescriptionPart[] {
+  const intent = intentOf(lead, new PlaceNames(places), [], language)?.intent
+  return intent === 'hire' || intent === 'near' ? CONTACT_FIRST : DESCRIPTION_PARTS
+}
 
 const tidy = (lines: readonly string[]) => lines.map(line => line.trim()).filter(Boolean)
 /** A line that ends a sentence. */
@@ -98,8 +112,9 @@ function unsaid({ lead, support }: DraftPhrases, given: readonly string[]): stri
  * @returns an empty text without a lead.
  */
 export function composeDescription(question: ComposeQuestion): Composed {
-  const { phrases, language, profile, places, length = 'middle', seed = 1, order = DESCRIPTION_PARTS } = question
+  const { phrases, language, profile, places, length = 'middle', seed = 1 } = question
   if (!phrases.lead.trim()) return { description: '', gaps: 0 }
+  const order = question.order ?? usualOrder(phrases.lead, language, places)
   const words = descriptionWords(language)
   const draw = (list: readonly string[], salt: number) => (list.length ? list[(seed + salt) % list.length]! : '')
   const start = (phrase: string) => titleStart(phrase, language, places)

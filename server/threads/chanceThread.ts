@@ -6,6 +6,7 @@ import { parentPort, workerData } from 'node:worker_threads'
 import type { ModelToKeep } from '../data/chanceModels'
 import { chancePages } from '../data/chancePages'
 import { learnFrom } from '../rivals/learning'
+import { giveWay } from './giveWay'
 
 /** Learns from the pages kept, with a connection that only reads. */
 const db = new Database((workerData as { file: string }).file, { readonly: true })
@@ -16,4 +17,5 @@ const thread = {
 }
 export type ChanceThread = typeof thread
 
+giveWay()
 Comlink.expose(thread, nodeEndpoint(parentPort!))

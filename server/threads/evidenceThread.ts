@@ -15,6 +15,7 @@ import { DAY } from '../../core/time'
 import type { EvidencePages } from '../../shared/evidence'
 import type { SavedReading } from '../data/evidence'
 import { evidencePages, type FootingRow } from '../data/evidencePages'
+import { giveWay } from './giveWay'
 
 /** By which rules pages are read; the set counts every check. */
 export interface Rules {
@@ -110,4 +111,5 @@ const thread = {
 }
 export type EvidenceThread = typeof thread
 
+giveWay()
 Comlink.expose(thread, nodeEndpoint(parentPort!))

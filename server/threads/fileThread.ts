@@ -6,6 +6,7 @@ import { closeSync, fdatasyncSync, openSync } from 'node:fs'
 import { parentPort, workerData } from 'node:worker_threads'
 import { spaceOf } from '../data/space'
 import { removeUnusedPictures } from '../data/unusedPictures'
+import { giveWay } from './giveWay'
 
 /** Pages that are copied before they are written to the disk: 8 MB. */
 const STEP = 2048
@@ -46,4 +47,5 @@ const thread = {
 }
 export type FileThread = typeof thread
 
+giveWay()
 Comlink.expose(thread, nodeEndpoint(parentPort!))

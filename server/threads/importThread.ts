@@ -1,4 +1,3 @@
-import { constants, platform, setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import { readArchive, type ArchiveEvent, type ArchiveQuestion } from '../archive/readArchive'
 import { writeArchive } from '../archive/writeArchive'
@@ -10,6 +9,7 @@ import { readEarned, type EarnedEvent, type EarnedQuestion } from '../imports/re
 import { readList, type ListEvent } from '../imports/readList'
 import { readPages, type PagesEvent, type PagesQuestion } from '../imports/readPages'
 import { readPlaces, type PlacesEvent, type PlacesQuestion } from '../imports/readPlaces'
+import { giveWay } from './giveWay'
 
 /** A file to be read, and what it is read as. */
 export interface ImportQuestions {
@@ -54,9 +54,7 @@ const AHEAD: Record<ImportKind, number> = {
 export type ImportOrder =
   { [Kind in ImportKind]: { kind: Kind; question: ImportQuestions[Kind] } }[ImportKind] | 'taken'
 
-// Where a thread has a priority of its own, reading a file gives way to whoever waits for an answer.
-if (platform() === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL)
-
+giveWay()
 const port = parentPort!
 let waiting = 0
 let wake: (() => void) | undefined

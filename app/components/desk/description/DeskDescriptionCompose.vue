@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { intentOf } from '../../../../core/demand/intent'
-import {
-  DESCRIPTION_PARTS,
-  LENGTHS,
-  type Composed,
-  type DescriptionLength,
-} from '../../../../core/descriptions/compose'
+import { LENGTHS, type Composed, type DescriptionLength } from '../../../../core/descriptions/compose'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { linesOf } from '~/composables/workspaceTexts'
@@ -51,18 +45,6 @@ const busy = ref(false)
 let seed = 0
 
 const lead = computed(() => fields.value.tray.lead ?? '')
-/** Whoever looks for somebody to hire reads how to reach them first. */
-const order = computed(() => {
-  if (texts.value.order.length) return texts.value.order
-  const intent = intentOf(lead.value)?.intent
-  if (intent !== 'hire' && intent !== 'near') return undefined
-  return [
-    'opening' as const,
-    'contact' as const,
-    ...DESCRIPTION_PARTS.filter(part => part !== 'opening' && part !== 'contact'),
-  ]
-})
-
 /** What is asked, but for the phrases and the wording. */
 const limits = useLimits()
 const question = computed(() => ({
@@ -72,7 +54,7 @@ const question = computed(() => ({
   links: linesOf(links.value),
   contact: linesOf(contact.value),
   length: length.value,
-  ...(order.value ? { order: order.value } : {}),
+  ...(texts.value.order.length ? { order: texts.value.order } : {}),
 }))
 async function compose() {
   void keep()

@@ -121,3 +121,31 @@ test('whatever is given, the limit is kept where leaving out our own parts can k
 test('every part is known by its name', () => {
   expect(new Set(DESCRIPTION_PARTS).size).toBe(DESCRIPTION_PARTS.length)
 })
+
+test.each([
+  ['bike repair near me', 'en', [], true],
+  ['bike repair', 'en', [], true],
+  ['bike chains oakminster', 'en', ['oakminster'], true],
+  // Nothing says that it is a town.
+  ['bike chains oakminster', 'en', [], false],
+  ['how to index a rear derailleur', 'en', [], false],
+  ['taller de bicicletas cerca de mí', 'es', [], true],
+] as const)('“%s” (%s, places %j): how to be reached comes first is %s', (lead, language, places, first) => {
+  const { description } = compose({
+    ...GIVEN,
+    phrases: { lead, support: [] },
+    language,
+    places: new Set(places),
+  })
+  const [contact, benefit] = ['Harbour Street 4', 'A way to see a bent hanger'].map(each => description.indexOf(each))
+  expect(contact! < benefit!).toBe(first)
+})
+
+test('an order that the person gave is kept, whatever the searcher wants', () => {
+  const { description } = compose({
+    ...GIVEN,
+    phrases: { lead: 'bike repair near me', support: [] },
+    order: ['opening', 'benefits', 'contact'],
+  })
+  expect(description.indexOf('Harbour Street 4')).toBeGreaterThan(description.indexOf('bent hanger'))
+})
