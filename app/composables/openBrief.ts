@@ -5,6 +5,7 @@ import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 import { queryAhead, useAddress } from './address'
 import { messageOf } from './api'
+import { firstAnswers } from './firstAnswers'
 
 /**
  * The brief named by the address (`?brief=`), whose workspace is then at work. Without one, the last open or the newest
@@ -19,15 +20,14 @@ export function useOpenBrief(): Ref<boolean> {
   const library = useLibrary()
   const notices = useNotices()
   const workspace = useWorkspace()
-  const workspaces = workspace.refresh()
+  const { briefs, workspaces } = firstAnswers()
   const settled = ref(false)
   const named = computed(() => (typeof route.query.brief === 'string' ? route.query.brief : null))
 
   async function open() {
-    if (library.state === 'new') await library.refresh()
     if (named.value) {
       try {
-        await brief.load(named.value)
+        await Promise.all([briefs, brief.load(named.value)])
         if (brief.brief) workspace.choose(brief.brief.workspaceId)
         settled.value = true
         return
@@ -35,13 +35,14 @@ export function useOpenBrief(): Ref<boolean> {
         notices.show(messageOf(error), { serious: true })
       }
     }
-    await workspaces
+    await Promise.all([briefs, workspaces])
     if (typeof route.query.workspace === 'string') workspace.choose(route.query.workspace)
     const own = library.briefs.filter(each => !workspace.known || each.workspaceId === workspace.chosen)
     const last = localStorage.getItem('fonetra.brief')
     const next = (own.find(each => each.id === last) ?? own[0])?.id ?? null
     // One that is on its way into the address is opened when it is there.
-    if (queryAhead().brief && queryAhead().brief !== named.value) return
+    const ahead = queryAhead().brief
+    if (ahead && ahead !== named.value) return
     // With its name in the address it is opened.
     if (next && next !== named.value) return address({ brief: next })
     brief.close()

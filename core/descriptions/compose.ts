@@ -71,8 +71,12 @@ const CONTACT_FIRST: readonly DescriptionPart[] = [
   'contact',
   ...DESCRIPTION_PARTS.filter(part => part !== 'opening' && part !== 'contact'),
 ]
-/** Whoever looks for somebody to hire reads how to reach them first. */
-function usualOrder(lead: string, language: string, places: Iterable<string> = []): readonly DescriptionPart[] {
+/**
+ * The order of a description unless the person gave one: whoever looks for somebody to hire reads how to reach them
+ * first.
+ * @param places lower-case names, of which the lead may name one.
+ */
+export function usualOrder(lead: string, language: string, places: Iterable<string> = []): readonly DescriptionPart[] {
   const intent = intentOf(lead, new PlaceNames(places), [], language)?.intent
   return intent === 'hire' || intent === 'near' ? CONTACT_FIRST : DESCRIPTION_PARTS
 }

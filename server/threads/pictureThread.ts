@@ -7,7 +7,6 @@ import { legibleOf, SMALL_WIDTH, type Legible } from '../../core/thumbnail/legib
 import { PICTURE_FORMATS, type MendPlan, type PictureFacts, type PictureFormat } from '../../core/thumbnail/mend'
 import { lookOf, type PictureLook } from '../../core/thumbnail/page'
 import { inLab, type LabRaster } from '../../core/thumbnail/raster'
-import { giveWay } from './giveWay'
 
 /** A picture cannot be read, and why. */
 class PictureFault extends Error {
@@ -214,5 +213,4 @@ const thread = {
 }
 export type PictureThread = typeof thread
 
-giveWay()
 Comlink.expose(thread, nodeEndpoint(parentPort!))

@@ -7,7 +7,6 @@ import type { ChanceModel } from '../../core/chance/model'
 import { modelFrom } from '../../core/chance/saved'
 import { chancePages } from '../data/chancePages'
 import { readPage, type PageRead, type PageToRead } from '../rivals/pageReader'
-import { giveWay } from './giveWay'
 
 // Matching thousands of titles takes its time: it is done beside the server, which goes on answering. What was learnt
 // of how the site ranks is read from the file: it is too large to be sent with every page.
@@ -27,5 +26,4 @@ function modelOf(learnt: PageToRead['learnt']): ChanceModel | null {
 const thread = { read: (pages: PageToRead[]): PageRead[] => pages.map(page => readPage(page, modelOf(page.learnt))) }
 export type ReadingThread = typeof thread
 
-giveWay()
 Comlink.expose(thread, nodeEndpoint(parentPort!))

@@ -25,7 +25,6 @@ import { measureTitles, type MeasureQuestion } from '../../core/titles/measure'
 import { titleIdeas, type IdeasQuestion } from '../../core/titles/ideas'
 import { draftOf, type BriefFields } from '../../core/brief/brief'
 import { dictionaryOf } from './dictionary'
-import { giveWay } from './giveWay'
 
 /** The texts of a brief with what is known around them. */
 export interface BriefToScore {
@@ -152,5 +151,4 @@ const thread = {
 }
 export type ScoringThread = typeof thread
 
-giveWay()
 Comlink.expose(thread, nodeEndpoint(parentPort!))

@@ -37,6 +37,8 @@ test('everything leaves in one file, and an empty Fonetra is the same after read
     expect((await call(other, '/api/briefs')).json.briefs).toEqual([])
 
     await page.getByTestId('archive-file').setInputFiles(file)
+    // It is read whole, and checked, before anything of it is there.
+    await expect(page).toHaveURL(/\/library(\?brief=[^&]*)?$/u, { timeout: 120_000 })
     await expect(page.getByRole('link', { name: 'Indexing a rear derailleur' }).first()).toBeVisible()
     const [before, after] = [rowsOf(app.data), rowsOf(other.data)]
     expect(after.map(({ name }) => name)).toEqual(before.map(({ name }) => name))
@@ -51,7 +53,7 @@ test('everything leaves in one file, and an empty Fonetra is the same after read
     expect((await call(other, '/api/briefs')).json.briefs).toHaveLength(6)
     await page.getByTestId('archive-file').setInputFiles(file)
     await page.getByTestId('archive-confirm').click()
-    await expect(page).toHaveURL(/\/library(\?brief=[^&]*)?$/u)
+    await expect(page).toHaveURL(/\/library(\?brief=[^&]*)?$/u, { timeout: 120_000 })
     await expect.poll(async () => (await call(other, '/api/briefs')).json.briefs.length).toBe(5)
     const { backups } = (await call(other, '/api/data')).json
     expect(backups.filter(({ kind }) => kind === 'before-restore')).toHaveLength(2)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './app'
+import { call, expect, test } from './app'
 
 test('whoever opens Fonetra again is where they were, and each area shows a brief’s last look', async ({
   page,
@@ -58,14 +58,16 @@ const stickingOut = (page: Page) =>
 
 // With the tray beside the screen, and without it.
 for (const width of [1024, 1240])
-  test(`at ${width} wide no cell of a table reaches into the next, and a phrase has room`, async ({ page }) => {
+  test(`at ${width} wide no cell of a table reaches into the next, and a phrase has room`, async ({ page, app }) => {
     await page.setViewportSize({ width, height: 800 })
+    const { briefs } = (await call(app, '/api/briefs')).json
+    const { id } = briefs.find(({ topic }) => topic === 'Indexing a rear derailleur')!
     for (const [path, ready] of [
       ['/demand?seed=bike+chain&region=GB', 'phrase-row'],
       ['/demand?seed=bike+chain&region=GB&phrase=bike+chain&for=channel', 'sheet'],
       ['/rivals?phrase=how+to+clean+bike+chain&region=GB', 'rival'],
       ['/library', 'open-brief'],
-      ['/desk?side=tags', 'rack-row'],
+      [`/desk?side=tags&brief=${id}`, 'rack-row'],
       ['/ranks?view=mend', 'mend-row'],
     ] as const) {
       await page.goto(path)

@@ -21,10 +21,8 @@ import { useChanges } from '~/stores/changes'
 import { useBrief } from '~/stores/brief'
 import { useWorkspace } from '~/stores/workspace'
 
-// A server that cannot be reached says so where something is asked of it.
 const access = useAccess()
 useChanges().listen()
-void access.refresh().catch(() => undefined)
 const briefSettled = useOpenBrief()
 const route = useRoute()
 const brief = useBrief()

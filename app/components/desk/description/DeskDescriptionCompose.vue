@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { LENGTHS, type Composed, type DescriptionLength } from '../../../../core/descriptions/compose'
+import { LENGTHS, usualOrder, type Composed, type DescriptionLength } from '../../../../core/descriptions/compose'
 import { api, messageOf } from '~/composables/api'
 import { counted } from '~/composables/figures'
 import { linesOf } from '~/composables/workspaceTexts'
@@ -45,6 +45,10 @@ const busy = ref(false)
 let seed = 0
 
 const lead = computed(() => fields.value.tray.lead ?? '')
+const usual = computed(() => {
+  const town = brief.brief?.seriesPlace
+  return [...usualOrder(lead.value, fields.value.language, town ? [town] : [])]
+})
 /** What is asked, but for the phrases and the wording. */
 const limits = useLimits()
 const question = computed(() => ({
@@ -130,7 +134,7 @@ async function compose() {
     <details class="small">
       <summary>Order of the parts</summary>
       <DeskDescriptionOrder
-        :model-value="texts.order.length ? texts.order : [...DESCRIPTION_PARTS]"
+        :model-value="texts.order.length ? texts.order : usual"
         @update:model-value="save({ order: $event })"
       />
       <button v-if="texts.order.length" class="plain link" @click="save({ order: [] })">Back to the usual order</button>
