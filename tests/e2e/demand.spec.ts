@@ -135,7 +135,7 @@ test('an unknown region in the address is told, and another can be chosen', asyn
 
 test('difficulty comes in where one looks, without rows moving', async ({ page, app }) => {
   await call(app, '/api/standin/behaviour', { method: 'PUT', body: { delayMs: 30 } })
-  await open(page, 'seed=torque+wrench&region=GB')
+  await open(page, 'seed=handlebar&region=GB')
   const before = await column(page, 1)
   await expect(page.getByTestId('demand-status')).toContainText('assessing')
   await expect(rows(page).nth(4).locator('.difficulty')).toHaveText(/^\d+$/u)

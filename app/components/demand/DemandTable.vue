@@ -27,6 +27,8 @@ const emit = defineEmits<{
 }>()
 const tray = useTray()
 const ROW = 34
+/** Holds the line of a head that is not sorted by. */
+const NOTHING = '\u00a0'
 
 const frame = ref<HTMLElement | null>(null)
 const { height, width } = useElementSize(frame)
@@ -131,7 +133,7 @@ watch(
             >
               {{ column.title
               }}<span class="arrow" aria-hidden="true">{{
-                sorted.column === column.key ? (sorted.direction === 'asc' ? '↑' : '↓') : ''
+                sorted.column === column.key ? (sorted.direction === 'asc' ? '↑' : '↓') : NOTHING
               }}</span>
             </button>
             <span v-else :title="column.hint">{{ column.title }}</span>
@@ -192,11 +194,18 @@ watch(
   text-align: start;
   font-size: 12px !important;
 }
-/* It stands in the room between two columns. */
+/* It takes no room of its own: it stands where the head leaves some, before figures and after words. */
 .arrow {
   display: inline-block;
   width: 0;
   text-indent: 2px;
+}
+.end > button {
+  display: inline-flex;
+  flex-direction: row-reverse;
+}
+.end .arrow {
+  direction: rtl;
 }
 .frame :deep(.end) {
   text-align: end;
