@@ -195,7 +195,7 @@ const used = computed(() => tagsCost(props.tags, profile))
   container-type: inline-size;
 }
 /* Narrow, the tags themselves need the room. */
-@container (max-width: 540px) {
+@container (max-width: 480px) {
   .kind,
   .cost {
     display: none;
