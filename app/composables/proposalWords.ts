@@ -39,7 +39,7 @@ const STEPS = {
 
 const WORDS: { [Kind in ProposalFacts['kind']]: (of: Of<Kind>) => ProposalWords } = {
   release: ({ left, overdue, due, brief }) => ({
-    what: overdue ? 'Its hour is over, and it is not out' : 'It goes out soon, and is not ready',
+    what: overdue ? 'Its release time has passed, and it is not out' : 'It goes out soon, and is not ready',
     why: `${overdue ? 'It was to go out' : 'It goes out'} ${dateTime(due!)}${left ? `; ${counted(left, 'point')} of its sheet ${left === 1 ? 'is' : 'are'} open` : ''}.`,
     working: 'Releases of the next two days with open points, and those of the last 30 days that are not out.',
     act: left ? 'Open its sheet' : 'Choose when',

@@ -6,7 +6,7 @@ export const RANK_VIEWS = [
   { side: 'many', title: 'Change many' },
   { side: 'open', title: 'Open phrases' },
   { side: 'views', title: 'Views' },
-  { side: 'told', title: 'Told and came' },
+  { side: 'told', title: 'Forecasts' },
 ] as const
 export type RankView = (typeof RANK_VIEWS)[number]['side']
 

@@ -43,7 +43,7 @@ const lists = new Intl.ListFormat('en', { type: 'conjunction' })
   <div class="screen next">
     <div class="head">
       <h1>What next</h1>
-      <NuxtLink v-if="back.said && !first" class="link" :to="back.to" data-test="next-back"
+      <NuxtLink v-if="back.said && !first" class="link two-lines" :to="back.to" data-test="next-back" :title="back.said"
         >Go on with {{ back.said }}</NuxtLink
       >
       <NextWalk v-if="!first" />
@@ -57,13 +57,14 @@ const lists = new Intl.ListFormat('en', { type: 'conjunction' })
       </ol>
       <div v-else class="sheet state" data-test="next-empty">
         <h2>Nothing needs you today</h2>
-        <p v-if="next.answer.looked.videos || next.answer.looked.briefs">
-          No release is near, no rank fell, and no edit is likely to bring views.
-        </p>
-        <p v-else>Name your channel in the Library, or start a brief with a phrase from Demand.</p>
+        <p v-if="next.answer.looked.videos">No release is near, no rank fell, and no edit is likely to bring views.</p>
+        <template v-else>
+          <p>No release is near. What your videos need cannot be said yet.</p>
+          <ShellChooseChannel />
+        </template>
       </div>
       <p class="small muted" data-test="next-looked">
-        Looked at {{ lists.format(looked) }}. At most six things, two of a kind: what has an hour first, then what is
+        Looked at {{ lists.format(looked) }}. At most six things, two of a kind: what has a date first, then what is
         worth most views a month.
         <button
           v-if="next.answer.off.length"
@@ -109,5 +110,6 @@ const lists = new Intl.ListFormat('en', { type: 'conjunction' })
   padding: 36px;
   display: grid;
   gap: 12px;
+  justify-items: start;
 }
 </style>

@@ -195,7 +195,7 @@ const explained = computed(() =>
       </template>
     </div>
     <LazyRanksPoints v-if="view === 'told' && part === 'points'" />
-    <LazyRanksTold v-else-if="view === 'told'" />
+    <LazyRanksForecasts v-else-if="view === 'told'" />
     <LazyRanksLeadingOn v-else-if="view === 'channel' && part === 'leads'" />
     <LazyRanksEarned v-else-if="view === 'channel' && part === 'earned'" />
     <LazyRanksChannel v-else-if="view === 'channel'" />
@@ -208,7 +208,7 @@ const explained = computed(() =>
     <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
     <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">
       <h2>No video to look up yet</h2>
-      <p>Choose your channel in the Library, or publish a brief: its video is looked up here.</p>
+      <ShellChooseChannel />
     </div>
     <LazyRanksViews v-else-if="view === 'views' && ranks.video" />
     <v-skeleton-loader v-else-if="!ranks.rows" type="table-row@4" class="sheet" />

@@ -47,7 +47,7 @@ export const useEarnings = defineStore('earnings', () => {
       await changed(async () => {
         const { before } = await put(line)
         saved = true
-        notices.show(before ? 'Saved in the place of what was told of this day.' : 'Saved.', {
+        notices.show(before ? 'Saved. It replaces what was entered for this day.' : 'Saved.', {
           undo: async () => {
             await (before ? put(before) : drop(line))
             await kept.load()

@@ -61,7 +61,7 @@ const MOST_OF_KIND = 2
 const LEAST_VIEWS = 1
 
 /**
- * The handful of proposals to be made: what has an hour by that, then what is worth most views a month, then the rest
+ * The handful of proposals to be made: what has a date by that, then what is worth most views a month, then the rest
  * in the order in which it came. Where little is at stake nothing is proposed.
  */
 export function handful<Row extends Pick<Proposal, 'kind' | 'due' | 'views'>>(proposals: readonly Row[]): Row[] {

@@ -6,7 +6,9 @@ import { answerInWords, SHEET_QUESTIONS, type QuestionId, type SheetQuestion } f
 /** Why a question does not apply to a brief; `null` where it does. */
 const MOOT: Partial<Record<QuestionId, (fields: BriefFields) => string | null>> = {
   notifySubscribers: ({ sheet }) =>
-    sheet.visibility !== null && sheet.visibility !== 'public' ? 'Subscribers are told of public videos only.' : null,
+    sheet.visibility !== null && sheet.visibility !== 'public'
+      ? 'Subscribers get a notice of public videos only.'
+      : null,
   premiere: ({ sheet, releaseAt }) =>
     sheet.visibility !== null && sheet.visibility !== 'public'
       ? 'Only a public video can be a premiere.'

@@ -36,12 +36,12 @@ export const EMPTY_SHEET = Object.freeze(
 
 /** What the questions of the sheet are grouped by. */
 export const QUESTION_GROUPS = [
-  { id: 'watch', title: 'Who may watch it' },
+  { id: 'watch', title: 'Who can watch' },
   { id: 'declare', title: 'What must be declared' },
-  { id: 'others', title: 'What others may do' },
-  { id: 'told', title: 'Who is told' },
+  { id: 'others', title: 'What others can do' },
+  { id: 'told', title: 'Notices' },
   { id: 'earns', title: 'What it earns' },
-  { id: 'goes', title: 'What must go' },
+  { id: 'goes', title: 'What to remove' },
 ] as const
 export type QuestionGroup = (typeof QUESTION_GROUPS)[number]['id']
 
@@ -72,8 +72,8 @@ export const SHEET_QUESTIONS: readonly SheetQuestion[] = [
     why: 'Only a public video is found by searching.',
     answer: [
       { value: 'public', label: 'Everybody' },
-      { value: 'unlisted', label: 'Who has the link' },
-      { value: 'private', label: 'Nobody else' },
+      { value: 'unlisted', label: 'Anyone with the link' },
+      { value: 'private', label: 'Only me' },
     ],
   },
   {
@@ -111,7 +111,7 @@ export const SHEET_QUESTIONS: readonly SheetQuestion[] = [
     title: 'Filmed on',
     why: 'Tells viewers how current it is.',
     answer: 'date',
-    leftOut: 'Not told',
+    leftOut: 'Leave out',
   },
   {
     id: 'recordedIn',
@@ -119,7 +119,7 @@ export const SHEET_QUESTIONS: readonly SheetQuestion[] = [
     title: 'Filmed in',
     why: 'Helps people who search near a place.',
     answer: 'text',
-    leftOut: 'Not told',
+    leftOut: 'Leave out',
   },
   {
     id: 'licence',
@@ -159,8 +159,8 @@ export const SHEET_QUESTIONS: readonly SheetQuestion[] = [
   {
     id: 'notifySubscribers',
     group: 'told',
-    title: 'Subscribers are told',
-    why: 'Several videos in one day tire them: choose No for all but one.',
+    title: 'Notice to subscribers',
+    why: 'Several in one day tire them: choose No for all videos but one.',
     answer: YES_NO,
   },
   {

@@ -53,7 +53,7 @@ export function unsendable(fields: BriefFields, rights: readonly ChannelRight[] 
   for (const question of SHEET_QUESTIONS)
     if (questionState(question, fields, rights).state === 'unanswered')
       problems.push({ field: question.id, message: `Answer first: ${question.title}.` })
-  if (fields.releaseAt === null) problems.push({ field: 'hour', message: 'Choose the hour of release, or now.' })
+  if (fields.releaseAt === null) problems.push({ field: 'hour', message: 'Choose a release time, or now.' })
   return problems
 }
 

@@ -52,6 +52,6 @@ test('from a topic to a scored title, by what the accessibility tree says alone'
   await press('link', 'Ranks')
   await hears(/figure ".+: rank \d+ on/u)
   await hears(/table "Ranks by phrase"/u)
-  await press('button', 'Told and came')
-  await hears(/button "Told and came" \[pressed\]/u)
+  await press('button', 'Forecasts')
+  await hears(/button "Forecasts" \[pressed\]/u)
 })

@@ -191,9 +191,9 @@ test('what was told and what came, the reach, and a forecast that is kept when a
   await page.goto(`/ranks?view=told&brief=${trayed}`)
   const most = [...before.bins].sort((a, b) => b.n - a.n)[0]!
   await expect(page.getByTestId('told-words')).toContainText(`Of ${most.n} phrases given`)
-  await expect(page.getByTestId('told-words')).toContainText(`${most.came} came`)
+  await expect(page.getByTestId('told-words')).toContainText(`${most.came} reached page one`)
   await expect(page.getByTestId('told-corrected')).toContainText(
-    `corrected by what came of ${before.corrected.fixed.videos}`,
+    `corrected by the results of ${before.corrected.fixed.videos}`,
   )
   await expect(page.getByTestId('told-rows')).toContainText(before.rows[0]!.phrase)
   const reach = (await call(app, '/api/reach')).json as unknown as { reach: { reach: number } }

@@ -35,7 +35,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(scale.value / 10) +
         :style="{ left: x(tick) }"
       />
       <span class="used" :class="{ over: used > limit }" :style="{ width: x(used) }" />
-      <span class="cut" :style="{ left: x(shown) }"
+      <span class="cut" :class="{ near: shown < scale / 4 }" :style="{ left: x(shown) }"
         ><span>{{ cut === null ? 'phone: whole' : `phone cuts at ${cut}` }}</span></span
       >
       <span class="limit" :style="{ left: x(limit) }" />
@@ -92,6 +92,11 @@ const ticks = computed(() => Array.from({ length: Math.floor(scale.value / 10) +
   right: 4px;
   white-space: nowrap;
   color: var(--ink);
+}
+/* Too near the beginning for its words to stand before it. */
+.cut.near span {
+  right: auto;
+  left: 4px;
 }
 .limit {
   position: absolute;

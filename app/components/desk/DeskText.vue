@@ -165,6 +165,11 @@ defineExpose({ show })
 .text :deep(.cm-placeholder) {
   color: var(--muted);
 }
+/* Three lines; a title pasted by mistake scrolls. */
+.single {
+  flex: none;
+  max-height: 90px;
+}
 .single :deep(.cm-scroller) {
   font-size: 16px;
   font-weight: 600;

@@ -156,6 +156,7 @@ defineExpose({ show, showPlacement })
   gap: 8px;
   min-height: 0;
   flex: 1;
+  overflow-y: auto;
 }
 .head {
   display: flex;

@@ -30,11 +30,11 @@ const HEADERS = [
     width: 112,
     sort: (a: Stage, b: Stage) => STAGES.indexOf(a) - STAGES.indexOf(b),
   },
-  { key: 'lead', title: 'Lead phrase', width: 150 },
-  { key: 'support', title: 'Support', align: 'end', width: 78 },
-  { key: 'region', title: 'Region', width: 96 },
-  { key: 'percent', title: 'Points won', align: 'end', width: 80 },
-  { key: 'updatedAt', title: 'Changed', width: 104 },
+  { key: 'lead', title: 'Lead phrase', width: 144 },
+  { key: 'support', title: 'Support', align: 'end', width: 72 },
+  { key: 'region', title: 'Region', width: 78 },
+  { key: 'percent', title: 'Points won', align: 'end', width: 74 },
+  { key: 'updatedAt', title: 'Changed', width: 98 },
   { key: 'actions', title: '', sortable: false, width: 118 },
 ] as const
 const found = computed(() => {
@@ -108,22 +108,22 @@ const { isOverDropZone } = useDropZone(zone, {
       <p>A brief is one video, planned or published: its topic, phrases and text. Create your first one.</p>
       <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn>
     </div>
-    <v-data-table
+    <v-data-table-virtual
       v-else
       :headers="HEADERS"
       :items="found"
       item-value="id"
       density="comfortable"
       class="sheet table"
-      items-per-page="-1"
-      hide-default-footer
       fixed-header
       no-data-text="No briefs contain these words."
       data-test="briefs"
       aria-label="Briefs"
     >
       <template #[`item.topic`]="{ item }"
-        ><NuxtLink class="open" :to="openAt(item)" data-test="open-brief">{{ item.topic || 'Untitled brief' }}</NuxtLink
+        ><NuxtLink class="open two-lines" :to="openAt(item)" :title="item.topic" data-test="open-brief">{{
+          item.topic || 'Untitled brief'
+        }}</NuxtLink
         ><span
           v-if="item.seriesId"
           class="series small"
@@ -179,7 +179,7 @@ const { isOverDropZone } = useDropZone(zone, {
           />
         </div>
       </template>
-    </v-data-table>
+    </v-data-table-virtual>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
     <LazyLibraryPublish v-if="publishing" v-model="publishing" :lines="sendable" />
     <LazyLibraryReturned v-if="opened" v-model="opened" />

@@ -32,14 +32,12 @@ const HEADERS = [
 </script>
 
 <template>
-  <v-data-table
+  <v-data-table-virtual
     :headers="HEADERS"
     :items="rows"
     item-value="phrase"
     density="compact"
     fixed-header
-    hide-default-footer
-    :items-per-page="-1"
     class="sheet table"
     tabindex="0"
     aria-label="Phrases of the list"
@@ -73,7 +71,7 @@ const HEADERS = [
         No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.
       </p></template
     >
-  </v-data-table>
+  </v-data-table-virtual>
 </template>
 
 <style scoped>

@@ -23,7 +23,7 @@ const language = computed(() => workspace.language)
 const HEADERS = [
   { key: 'pick', title: '', sortable: false, width: 44 },
   { key: 'name', title: 'List' },
-  { key: 'note', title: 'Note' },
+  { key: 'note', title: 'Note', width: '28%' },
   { key: 'phrases', title: 'Phrases', align: 'end', width: 110 },
   { key: 'updatedAt', title: 'Changed', align: 'end', width: 140 },
   { key: 'do', title: '', sortable: false, width: 60 },
@@ -119,14 +119,12 @@ const remove = (list: ListLine) =>
         >
         <span v-else class="small muted">Select two lists to merge or subtract.</span>
       </div>
-      <v-data-table
+      <v-data-table-virtual
         :headers="HEADERS"
         :items="lists"
         item-value="id"
         density="compact"
         fixed-header
-        hide-default-footer
-        :items-per-page="-1"
         class="sheet table"
         aria-label="Phrase lists"
         data-test="lists"
@@ -162,7 +160,7 @@ const remove = (list: ListLine) =>
             Name one above, or select phrases on the Demand screen.
           </p></template
         >
-      </v-data-table>
+      </v-data-table-virtual>
     </template>
   </div>
 </template>

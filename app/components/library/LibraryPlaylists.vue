@@ -65,14 +65,12 @@ async function makeNew() {
             >New playlist</v-btn
           >
         </div>
-        <v-data-table
+        <v-data-table-virtual
           :headers="HEADERS"
           :items="playlists.lines"
           item-value="id"
           density="compact"
           fixed-header
-          hide-default-footer
-          :items-per-page="-1"
           class="sheet table"
           aria-label="Playlists"
           data-test="playlists"
@@ -120,7 +118,7 @@ async function makeNew() {
               from one of your videos to the next.
             </p></template
           >
-        </v-data-table>
+        </v-data-table-virtual>
       </div>
       <PlaylistSuggested class="aside" :where="where" @made="show" />
     </div>

@@ -78,9 +78,16 @@ const HEADERS = computed(() => [
     data-test="texts-table"
   >
     <template #[`item.title`]="{ item }">
-      <NuxtLink v-if="item.row.brief" class="open" :to="{ path: '/desk', query: { brief: item.row.brief.id } }">{{
-        item.title || 'Untitled'
-      }}</NuxtLink><span v-else :title="item.row.texts.description ?? undefined">{{ item.title }}</span
+      <NuxtLink
+        v-if="item.row.brief"
+        class="open two-lines"
+        :title="item.title"
+        :to="{ path: '/desk', query: { brief: item.row.brief.id } }"
+        >{{ item.title || 'Untitled' }}</NuxtLink><span
+        v-else
+        class="two-lines"
+        :title="item.row.texts.description ?? undefined"
+        >{{ item.title }}</span
       ><span v-if="item.row.changed" class="small muted"> changed</span>
     </template>
     <template #[`item.lead`]="{ item }">
@@ -142,6 +149,7 @@ const HEADERS = computed(() => [
   color: inherit;
   font: inherit;
   min-height: 26px;
+  text-overflow: ellipsis;
 }
 .lead:hover:not(:disabled),
 .lead:focus-visible {

@@ -39,7 +39,7 @@ const because = ({ shared, with: near, words }: PlaylistSuggestions['belongs'][n
   shared
     ? `Its lead and “${near}” have ${counted(shared, 'result')} in common.`
     : words === 1
-      ? 'Its phrases say the lead of the playlist.'
+      ? 'Its phrases cover the playlist’s lead, or its title where it has none.'
       : ''
 async function make({ title, lead, entries }: PlaylistSuggestions['groups'][number]) {
   const { region, language } = props.where

@@ -32,7 +32,7 @@ const rows = computed(() =>
     </ul>
     <p v-else class="muted small">
       Nothing of this video was changed through Fonetra yet. Change its title, thumbnail or text under Release,
-      <em>Publish</em>; what that does is told here.
+      <em>Publish</em>; what that does is shown here.
     </p>
   </section>
 </template>

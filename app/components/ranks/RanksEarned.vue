@@ -104,7 +104,7 @@ const print = () => {
       <v-select
         :model-value="kind"
         :items="choices"
-        label="What came"
+        label="Kind"
         density="compact"
         variant="outlined"
         hide-details
@@ -143,8 +143,8 @@ const print = () => {
       <strong>{{ counted(answer.told, KIND_NAMES[kind].one.toLowerCase()) }}</strong> from
       {{ dayOnly(dayNamed(answer.from!)) }} to {{ dayOnly(dayNamed(answer.to!)) }}, by {{ workspace.current?.name }}.
       <template v-if="answer.counted < answer.told"
-        >{{ counted(answer.told - answer.counted, KIND_NAMES[kind].one.toLowerCase()) }} came on days of which no views
-        are known, and are not divided.</template
+        >{{ counted(answer.told - answer.counted, KIND_NAMES[kind].one.toLowerCase()) }} came on days whose views are
+        not known, and are not divided.</template
       >
       <template v-if="answer.withoutViews.length"
         >The views of {{ withoutViews }} are not known: see them once under <em>Views</em>.</template
@@ -152,9 +152,9 @@ const print = () => {
     </p>
     <div class="over">
       <div v-if="!kind" class="sheet state" data-test="earned-empty">
-        <h2>Nothing told yet</h2>
+        <h2>Nothing entered yet</h2>
         <p>
-          Tell how many clicks, calls, coupons or orders your videos brought, by day: import the table of your shop, or
+          Enter how many clicks, calls, coupons or orders your videos brought, by day: import the table of your shop, or
           type a line here. Fonetra divides them among the phrases that brought each video its views.
         </p>
         <div>

@@ -44,7 +44,7 @@ function weigh() {
       {{
         intents.length > 1
           ? 'Where ranges overlap, the difference may be chance.'
-          : 'Only one intent is known: phrases cannot be told apart by it yet.'
+          : 'Only one intent is known, so it does not separate phrases yet.'
       }}
     </p>
     <v-btn

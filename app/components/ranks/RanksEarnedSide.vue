@@ -73,7 +73,7 @@ const currencyProblem = computed(() =>
           :placeholder="eachFrom === 'told' ? money(each!, answer.currency) : 'not known'"
           persistent-placeholder
           :error-messages="numberProblem(typedWorth[kind] ?? '')"
-          :hint="eachFrom === 'told' ? 'The mean of those told' : undefined"
+          :hint="eachFrom === 'told' ? 'The mean of those entered' : undefined"
           persistent-hint
           inputmode="decimal"
           maxlength="12"
@@ -100,13 +100,13 @@ const currencyProblem = computed(() =>
     </section>
     <RanksEarnedIntents v-if="answer.kind" />
     <form data-test="earned-line" @submit.prevent="add">
-      <h2>Tell a day</h2>
+      <h2>Add a day</h2>
       <v-autocomplete
         v-model="line.video"
         :items="(ranks.videos ?? []).map(({ id, title }) => ({ value: id, title }))"
         label="Video"
         auto-select-first
-        no-data-text="No videos of your channel are known."
+        no-data-text="No videos of your channel are known. Choose your channel in the Library."
         :error-messages="shown('video')"
         density="compact"
         variant="outlined"
@@ -128,7 +128,7 @@ const currencyProblem = computed(() =>
         <v-select
           v-model="line.kind"
           :items="KINDS"
-          label="What came"
+          label="Kind"
           density="compact"
           variant="outlined"
           hide-details

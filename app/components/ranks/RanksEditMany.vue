@@ -58,14 +58,16 @@ const misfits = computed(() =>
   <div class="both">
     <section class="sheet part sample" aria-labelledby="many-sample">
       <h2 id="many-sample">Change one video</h2>
+      <ShellChooseChannel v-if="ranks.videos && !ranks.videos.length" />
       <v-autocomplete
+        v-else
         :model-value="many.sample?.id ?? null"
         :items="choices"
         label="Video"
         density="compact"
         variant="outlined"
         hide-details
-        no-data-text="No videos of your channel are known. Choose your channel in the Library."
+        no-data-text="No such video."
         data-first-field
         data-test="many-video"
         @update:model-value="address({ video: $event ?? undefined })"

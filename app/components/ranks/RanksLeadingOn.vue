@@ -20,6 +20,13 @@ const HEADERS = [
   { key: 'to', title: 'Lead its viewers on to', sortable: false },
   { key: 'acts', title: '', sortable: false, width: 150 },
 ] as const
+/** So many playlists are named; the others are counted. */
+const MOST = 3
+const furtherOf = (lists: LeadingOn['playlists']) =>
+  lists
+    .slice(MOST)
+    .map(({ title }) => title)
+    .join('\n')
 </script>
 
 <template>
@@ -31,9 +38,8 @@ const HEADERS = [
       No two of your {{ counted(leading.answer.videos, 'video') }} are about the same, or each leads to the others
       already; and no playlist lacks one.
     </p>
-    <p v-else>
-      Fewer than two videos of your channel are known. Name it in the Library, under Channels, and look at it.
-    </p>
+    <p v-else-if="leading.answer.videos">Only one video of your channel is known. It takes two.</p>
+    <ShellChooseChannel v-else />
   </div>
   <template v-else>
     <v-data-table-virtual
@@ -73,7 +79,7 @@ const HEADERS = [
               >{{ percent(each.closeness) }}</span
             >
           </li>
-          <li v-for="list in item.playlists" :key="list.id">
+          <li v-for="list in item.playlists.slice(0, MOST)" :key="list.id">
             <span class="muted">Add it to the playlist</span>{{ ' '
             }}<NuxtLink
               class="link"
@@ -81,6 +87,9 @@ const HEADERS = [
               data-test="leading-playlist"
               >{{ list.title }}</NuxtLink
             >
+          </li>
+          <li v-if="item.playlists.length > MOST" class="muted" :title="furtherOf(item.playlists)">
+            and {{ counted(item.playlists.length - MOST, 'more playlist') }}
           </li>
         </ul>
       </template>

@@ -147,7 +147,7 @@ const LEADS = {
   <v-skeleton-loader v-if="audit.running && !audit.rows.length" type="table-row@6" class="sheet" />
   <div v-else-if="!audit.rows.length && !audit.problem" class="sheet state" data-test="mend-empty">
     <h2>No videos to mend</h2>
-    <p>No videos of your channel are known. Name it in the Library, under Channels, and look at it.</p>
+    <ShellChooseChannel />
   </div>
   <div v-else-if="audit.rows.length" class="both">
     <RanksMendTable v-model:sort-by="sortBy" :lines="lines" :chosen="chosen?.videoId ?? ''" @show="show" />

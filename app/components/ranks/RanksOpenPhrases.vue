@@ -59,9 +59,10 @@ async function start(each: OpenPhrase) {
   </template>
   <div v-else-if="!open.answer.phrases.length" class="sheet state" data-test="open-empty">
     <h2>No open phrases known</h2>
-    <p v-if="!open.answer.topics.length">
-      No word comes back in the titles of your videos, or your channel is not known. Name it in the Library, under
-      Channels, and look at it.
+    <ShellChooseChannel v-if="!open.answer.topics.length && !ranks.videos?.length" />
+    <p v-else-if="!open.answer.topics.length">
+      No word comes back in the titles of your videos, so your topics are not known. Make two videos about one thing, or
+      search for it on Demand.
     </p>
     <p v-else>
       Of {{ counted(open.answer.looked, 'phrase') }} with the words of your titles none is both within your reach and

@@ -27,7 +27,7 @@ const options = computed((): ApexOptions => ({
     min: 0,
     max: 100,
     tickAmount: 4,
-    title: { text: 'came', style: { fontWeight: 400 } },
+    title: { text: 'reached page one', style: { fontWeight: 400 } },
     labels: { formatter: value => `${Math.round(value)} %` },
   },
   annotations: {
@@ -54,7 +54,7 @@ const options = computed((): ApexOptions => ({
   },
 }))
 function said({ from, to, n, came, low, high }: ReliabilityBin): string {
-  const given = `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} came`
+  const given = `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} reached page one`
   return `${given}: in the long run ${percent(low!)} to ${percent(high!)}.`
 }
 </script>
@@ -63,8 +63,8 @@ function said({ from, to, n, came, low, high }: ReliabilityBin): string {
   <figure data-test="reliability">
     <ApexChart type="rangeBar" height="210" :options="options" :series="series" aria-hidden="true" />
     <figcaption class="small muted legend">
-      By the chance that was told: <i class="came" /> came <i class="told" /> told <i class="line" /> what can come in
-      the long run, 90 %
+      By the chance given: <i class="came" /> how many reached page one <i class="told" /> the chance given
+      <i class="line" /> range in the long run, 90 %
     </figcaption>
     <ul class="unseen">
       <li v-for="bin in known" :key="bin.from">{{ said(bin) }}</li>

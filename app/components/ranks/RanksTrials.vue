@@ -104,16 +104,14 @@ async function start() {
         <p class="small muted" role="status">Looking at what your videos could be changed in…</p>
         <v-skeleton-loader type="table-row@4" />
       </template>
-      <p v-else-if="!trials.questions.answer.questions.length" class="small" data-test="trials-empty">
-        <template v-if="trials.questions.answer.videos"
-          >Nothing can be tried yet. Of {{ counted(trials.questions.answer.videos, 'video') }}
+      <div v-else-if="!trials.questions.answer.questions.length" class="small none" data-test="trials-empty">
+        <p v-if="trials.questions.answer.videos">
+          Nothing can be tried yet. Of {{ counted(trials.questions.answer.videos, 'video') }}
           {{ inDigits(trials.questions.answer.ready) }} are old enough and known well enough: see their figures under
-          Views, or import them.</template
-        >
-        <template v-else
-          >No videos of your channel are known. Name it in the Library, under Channels, and look at it.</template
-        >
-      </p>
+          Views, or import them.
+        </p>
+        <ShellChooseChannel v-else />
+      </div>
       <template v-else>
         <p class="small muted" data-test="trial-ready">
           {{ inDigits(trials.questions.answer.ready) }} of {{ counted(trials.questions.answer.videos, 'video') }} can
@@ -163,7 +161,7 @@ async function start() {
           <span class="small muted">{{ trialSaid(each, at) }}</span>
         </li>
       </ul>
-      <p v-else-if="trials.made.answer" class="small muted">None was begun yet.</p>
+      <p v-else-if="trials.made.answer" class="small muted">No trials yet.</p>
     </section>
     <RanksTrialLook v-if="trials.of" class="sheet part" @start="start" />
     <RanksTrial v-else-if="shown" :key="shown.id" class="sheet part" :trial="shown" :now="at" />
@@ -177,6 +175,11 @@ async function start() {
 </template>
 
 <style scoped>
+.none {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
 .both {
   flex: 1;
   min-height: 0;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiArrowRight, mdiCheckAll } from '@mdi/js'
+import { mdiCheckAll } from '@mdi/js'
 import { computed } from 'vue'
 import { POINT_GROUPS, type PointGroup } from '../../../core/release/readiness'
 import { SHEET_QUESTIONS, type SheetAnswers, type SheetQuestion } from '../../../core/release/sheet'
@@ -107,14 +107,11 @@ const answer = ({ id }: SheetQuestion, value: string | boolean | null) =>
                 ><label :for="`tick-${point.id}`" class="ticked">{{ point.title }}</label></template
               >
             </ReleasePoint>
-            <ReleasePoint v-else :point="point"
-              ><NuxtLink
-                v-if="point.state === 'open' && SEEN_TO[point.id]"
-                class="link small go"
-                :to="seenTo(point.id)"
-                :aria-label="`See to it: ${point.title}`"
-                >See to it<v-icon :icon="mdiArrowRight" size="14" /></NuxtLink
-            ></ReleasePoint>
+            <ReleasePoint v-else :point="point">
+              <template v-if="point.state === 'open' && SEEN_TO[point.id]" #title
+                ><NuxtLink class="link name" :to="seenTo(point.id)">{{ point.title }}</NuxtLink></template
+              >
+            </ReleasePoint>
           </template>
         </ul>
       </section>
@@ -178,12 +175,6 @@ ul {
 }
 .ticked {
   cursor: pointer;
-}
-.go {
-  display: inline-flex;
-  align-items: center;
-  gap: 2px;
-  white-space: nowrap;
 }
 @media (max-width: 1000px) {
   .sides {

@@ -47,7 +47,7 @@ const ORDERS: { value: Order; title: string; of: (word: PageWord) => number }[] 
   { value: 'lift', title: 'Lift × users', of: word => -Math.log(word.lift) * Math.sqrt(word.users) },
   { value: 'users', title: 'Users', of: word => -word.users },
   { value: 'volume', title: 'Searches', of: word => -(word.volume ?? -1) },
-  { value: 'rank', title: 'Best rank', of: word => Math.min(...word.ranks) },
+  { value: 'rank', title: 'Best rank', of: word => bestOf(word) },
 ]
 const lists = computed(() =>
   WORD_PLACES.map(place => {
@@ -61,8 +61,9 @@ const lists = computed(() =>
 const pick = (term: string) => {
   picked.value = picked.value.includes(term) ? picked.value.filter(each => each !== term) : [...picked.value, term]
 }
-const ranksOf = (word: PageWord) =>
-  word.ranks.length > 2 ? `${word.ranks.slice(0, 2).join(', ')} …` : word.ranks.join(', ')
+const bestOf = ({ ranks }: PageWord) => Math.min(...ranks)
+/** As many digits as there is room for: 2.7, 29. */
+const liftOf = ({ lift }: PageWord) => lift.toFixed(lift < 9.95 ? 1 : 0)
 
 function toTags() {
   if (!brief.fields) return
@@ -141,8 +142,8 @@ function toTray() {
               <th scope="col" class="word">{{ NAMES[list.place] }}</th>
               <th scope="col" title="Compared with similar phrases">Lift</th>
               <th scope="col" title="Results that use it">Used</th>
-              <th v-if="list.place === 'tags'" scope="col" title="Searches a month">Searches</th>
-              <th scope="col" class="ranks">Ranks</th>
+              <th v-if="list.place === 'tags'" scope="col" class="searches" title="Searches a month">Searches</th>
+              <th scope="col" title="The best rank of a result that uses it">Best</th>
             </tr>
           </thead>
           <tbody>
@@ -164,13 +165,13 @@ function toTray() {
                   class="ramp"
                   :style="{ '--part': Math.min(1, Math.log2(Math.max(1, word.lift)) / 6) }"
                   aria-hidden="true"
-                />{{ word.lift.toFixed(1) }}
+                />{{ liftOf(word) }}
               </td>
               <td class="figure" :title="`${word.users} of ${answer.results}`">{{ word.users }}</td>
               <td v-if="list.place === 'tags'" class="figure" :title="inFull(word.volume)">
                 {{ rounded(word.volume) }}
               </td>
-              <td class="figure ranks" :title="word.ranks.join(', ')">{{ ranksOf(word) }}</td>
+              <td class="figure" :title="`Used at ${word.ranks.join(', ')}`">{{ bestOf(word) }}</td>
             </tr>
           </tbody>
         </table>
@@ -236,20 +237,13 @@ th {
   z-index: 1;
   width: 40px;
 }
-th:nth-child(4) {
-  width: 62px;
-}
-th.ranks {
-  width: 56px;
+th.searches {
+  width: 66px;
 }
 th.word,
 td.word {
   text-align: start;
   width: auto;
-}
-.ranks {
-  font-size: 11px;
-  color: var(--muted);
 }
 .picked {
   background: color-mix(in srgb, var(--teal) 9%, transparent);

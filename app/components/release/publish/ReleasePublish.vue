@@ -2,8 +2,9 @@
 import { useFileDialog } from '@vueuse/core'
 import { mdiFilmstrip, mdiPlay, mdiSendOutline, mdiStop } from '@mdi/js'
 import { computed } from 'vue'
+import { SHEET_QUESTIONS } from '../../../../core/release/sheet'
 import { unsendable } from '../../../../core/release/videoDraft'
-import { dateTime, fileSize, percent } from '~/composables/figures'
+import { counted, dateTime, fileSize, percent } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
 import { useFilm } from '~/stores/film'
 import { usePublish } from '~/stores/publish'
@@ -43,6 +44,13 @@ const LONG = 160
 const short = (text: string) => (text.length > LONG ? `${text.slice(0, LONG)}…` : text)
 /** Steps of the hand-over that a person does and a site does not take as text. */
 const rows = computed(() => release.steps.filter(({ id }) => id !== 'fileName'))
+/** Questions of the sheet are one thing to do, however many are open. */
+const owed = computed(() => SHEET_QUESTIONS.filter(({ id }) => problems.value.some(({ field }) => field === id)))
+const others = computed(() =>
+  owed.value.length > 1
+    ? problems.value.filter(({ field }) => !owed.value.some(({ id }) => id === field))
+    : problems.value,
+)
 const partOf: Record<string, string> = { thumbnail: 'thumbnail', cards: 'video', endScreen: 'video' }
 const toOf = (field: string) => {
   const own = partOf[field]
@@ -122,7 +130,10 @@ const toOf = (field: string) => {
         </template>
         <template v-else>
           <h2>Publish</h2>
-          <p v-if="!channel">Choose your channel in the Library first: that is where the video goes.</p>
+          <p v-if="!channel">
+            <NuxtLink class="link" to="/library?tab=channels">Choose your channel</NuxtLink> first: that is where the
+            video goes.
+          </p>
           <p v-else>
             On <strong>{{ channel.title }}</strong><template v-if="when">, {{ when }}</template
             >.
@@ -139,7 +150,12 @@ const toOf = (field: string) => {
           <div v-if="problems.length" data-test="publish-problems">
             <p>Before it can be sent:</p>
             <ul>
-              <li v-for="each in problems" :key="each.field">
+              <li v-if="owed.length > 1">
+                <NuxtLink class="link" :to="toOf(owed[0]!.id)"
+                  >{{ counted(owed.length, 'question') }} of the sheet without an answer</NuxtLink
+                >: {{ owed.map(({ title }) => title).join(', ') }}.
+              </li>
+              <li v-for="each in others" :key="each.field">
                 <NuxtLink class="link" :to="toOf(each.field)">{{ each.message }}</NuxtLink>
               </li>
             </ul>

@@ -87,7 +87,7 @@ const look = () => video.value.trim() && publish.compare(video.value.trim())
                 {{ fieldOf(row.field).label }}</label
               >
             </th>
-            <td dir="auto">{{ row.there === null ? 'not told' : short(row.there) }}</td>
+            <td dir="auto">{{ row.there === null ? 'not known' : short(row.there) }}</td>
             <td dir="auto">{{ row.differs ? short(row.draft) : 'the same' }}</td>
           </tr>
         </tbody>

@@ -108,7 +108,7 @@ const tileTitle = (row: RivalRow) => {
       </table>
     </div>
     <p v-else-if="thumbnails.items" class="muted">
-      Add a picture to see it among those of the page, and how well it is told apart when small.
+      Add a picture to see it among those of the page, and how well it can be recognised when small.
     </p>
     <p v-if="working" class="small muted" data-test="stand-out">{{ working }}</p>
 

@@ -128,8 +128,8 @@ const to = (line: BriefLine) => ({ path: '/release', query: { brief: line.id, pa
       >
     </v-calendar>
     <p v-if="without.length" class="small without" data-test="without-hour">
-      <span class="muted">{{ counted(without.length, 'brief') }} without an hour:</span>
-      <NuxtLink v-for="line in without.slice(0, 12)" :key="line.id" class="link" :to="to(line)"
+      <span class="muted">{{ counted(without.length, 'brief') }} without a release time:</span>
+      <NuxtLink v-for="line in without.slice(0, 12)" :key="line.id" class="link" :title="nameOf(line)" :to="to(line)"
         >{{ nameOf(line) }} ({{ line.stage }})</NuxtLink
       ><span v-if="without.length > 12" class="muted">and {{ without.length - 12 }} more in the Library</span>
     </p>
@@ -210,5 +210,9 @@ h2 {
 }
 .without .link {
   min-height: 24px;
+  max-width: 440px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 </style>

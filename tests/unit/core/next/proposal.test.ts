@@ -9,7 +9,7 @@ const row = (key: string, kind: Row['kind'], views: number | null, due: number |
 })
 const keys = (rows: Row[]) => handful(rows).map(({ key }) => key)
 
-test('what has an hour first, then what is worth most, then what has no figure', () => {
+test('what has a date first, then what is worth most, then what has no figure', () => {
   const rows = [
     row('unknown', 'watch', null),
     row('some', 'mend', 20),

@@ -65,7 +65,7 @@ test('an empty brief has nothing done, and every question is unanswered or does 
 test('no is an answer, and nothing is none', () => {
   expect(point('paidPromotion', sheet({ paidPromotion: false }))).toMatchObject({ state: 'done', message: 'No' })
   expect(point('paidPromotion', sheet({ paidPromotion: null }))).toMatchObject({ state: 'unanswered' })
-  expect(point('recordedIn', sheet({ recordedIn: '' }))).toMatchObject({ state: 'done', message: 'Not told' })
+  expect(point('recordedIn', sheet({ recordedIn: '' }))).toMatchObject({ state: 'done', message: 'Leave out' })
 })
 
 test('a sheet stored before a question was asked leaves it unanswered', () => {

@@ -29,7 +29,7 @@ test('the sheet is told in words, unanswered questions left out', () => {
   const { shown, exported } = fieldOf('sheet')
   expect(shown(EMPTY_SHEET)).toBe('')
   const some = { ...EMPTY_SHEET, visibility: 'public', paidPromotion: false, recordedIn: '' }
-  expect(shown(some)).toBe('Visible to: Everybody\nSomebody paid for a mention: No\nFilmed in: Not told')
+  expect(shown(some)).toBe('Visible to: Everybody\nSomebody paid for a mention: No\nFilmed in: Leave out')
   expect(exported!(some)[0]).toMatchObject({ heading: 'Release sheet' })
 })
 

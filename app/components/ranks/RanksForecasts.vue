@@ -2,20 +2,20 @@
 import { computed, onBeforeUnmount } from 'vue'
 import type { CameRow } from '../../../shared/forecasts'
 import { chanceText, counted, dateOnly } from '~/composables/figures'
-import { useTold } from '~/stores/told'
+import { useForecasts } from '~/stores/forecasts'
 
 /** How often what was told came true, and how far the channel reaches. */
-const told = useTold()
-onBeforeUnmount(told.follow())
+const forecasts = useForecasts()
+onBeforeUnmount(forecasts.follow())
 const HEADERS = [
   { key: 'phrase', title: 'Phrase' },
   { key: 'title', title: 'Video' },
-  { key: 'at', title: 'Told', width: 130 },
+  { key: 'at', title: 'Forecast on', width: 130 },
   { key: 'chance', title: 'Chance', align: 'end', width: 90 },
-  { key: 'came', title: 'Came', width: 80 },
+  { key: 'came', title: 'Page one', width: 96 },
   { key: 'rank', title: 'Rank', align: 'end', width: 80, value: ({ rank }: CameRow) => rank ?? 1e6 },
 ] as const
-const known = computed(() => told.reliability)
+const known = computed(() => forecasts.reliability)
 const score = (value: number) => value.toFixed(3)
 /** The tenths that hold most forecasts, in words. */
 const words = computed(() => {
@@ -26,7 +26,7 @@ const words = computed(() => {
     .slice(0, 2)
     .map(
       ({ from, to, n, came }) =>
-        `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} came.`,
+        `Of ${counted(n, 'phrase')} given ${Math.round(from * 100)} to ${Math.round(to * 100)} %, ${came} reached page one.`,
     )
 })
 /** Which chances are corrected by what came. */
@@ -34,48 +34,48 @@ const corrected = computed(() => {
   const { needed, corrected: kinds } = known.value!
   const of = (what: string, { videos, by }: typeof kinds.fixed) =>
     by
-      ? `${what} are corrected by what came of ${counted(videos, 'video')}.`
-      : `${what} are corrected once it is known what came of ${needed} videos; so far of ${videos}.`
+      ? `${what} are corrected by the results of ${counted(videos, 'video')}.`
+      : `${what} are corrected once the results of ${needed} videos are known; so far there are ${videos}.`
   return `${of('Chances by fixed weights', kinds.fixed)} ${of('Chances learnt from pages', kinds.learnt)}`
 })
 const views = computed(() => {
   const { n, held, below, above } = known.value!.views
   return n
-    ? `Views to win: of ${counted(n, 'range')} ${held} held what came from search in 90 days; ${below} were too high, ${above} too low.`
+    ? `Views to win: of ${counted(n, 'range')}, ${held} held the views that search brought in 90 days; ${below} were too high, ${above} too low.`
     : 'Views to win are judged once the views from search of a video’s first 90 days are known.'
 })
 </script>
 
 <template>
-  <ShellFailed v-if="told.problem" :problem="told.problem" @again="told.load()" />
-  <v-skeleton-loader v-else-if="!known || !told.reach" type="image, table-row@3" class="sheet" />
+  <ShellFailed v-if="forecasts.problem" :problem="forecasts.problem" @again="forecasts.load()" />
+  <v-skeleton-loader v-else-if="!known || !forecasts.reach" type="image, table-row@3" class="sheet" />
   <template v-else>
     <div class="over">
       <section class="sheet came" aria-labelledby="told-came">
-        <h2 id="told-came">Told and came</h2>
+        <h2 id="told-came">How forecasts turned out</h2>
         <template v-if="known.n">
           <p data-test="told-words">{{ words.join(' ') }}</p>
           <RanksReliability :bins="known.bins" />
           <dl class="small" data-test="brier">
-            <div title="The mean squared difference between chance and what came: 0 is perfect, .25 is a coin">
+            <div title="The mean squared difference between chance and result: 0 is perfect, .25 is a coin toss">
               <dt>Error of the chances</dt>
               <dd class="figure">{{ score(known.brier!.score) }}</dd>
             </div>
             <div>
-              <dt>Always the part that came</dt>
+              <dt>With one chance for all</dt>
               <dd class="figure">{{ score(known.baselines.always!) }}</dd>
             </div>
             <template v-if="known.baselines.difficulty !== null">
               <div>
-                <dt>What the difficulty leaves</dt>
+                <dt>By the difficulty alone</dt>
                 <dd class="figure">{{ score(known.baselines.difficulty) }}</dd>
               </div>
             </template>
-            <div title="How far chances lie from what came of them; the less the better">
+            <div title="How far chances are from how often they came true; the less the better">
               <dt>Off by</dt>
               <dd class="figure">{{ score(known.brier!.reliability) }}</dd>
             </div>
-            <div title="How well chances tell what comes from what does not; the more the better">
+            <div title="How well chances separate what reaches page one from what does not; the more the better">
               <dt>Tells apart</dt>
               <dd class="figure">{{ score(known.brier!.resolution) }}</dd>
             </div>
@@ -86,8 +86,8 @@ const views = computed(() => {
           </dl>
         </template>
         <p v-else class="muted" data-test="told-none">
-          Nothing is known yet of what came. What is foretold of a brief’s phrases is kept when they are taken into the
-          tray and when it is published; four weeks after the release their ranks tell what came.
+          No results yet. Fonetra keeps the forecast of a phrase when you add it to the tray and when you publish. Four
+          weeks after the release its rank shows whether it came true.
         </p>
         <p class="small muted" data-test="told-corrected">
           {{ corrected }}
@@ -95,7 +95,7 @@ const views = computed(() => {
           {{ ' ' }}{{ views }}
         </p>
       </section>
-      <RanksReach class="sheet reach" :known="told.reach" />
+      <RanksReach class="sheet reach" :known="forecasts.reach" />
     </div>
     <v-data-table-virtual
       v-if="known.rows.length"
@@ -105,7 +105,7 @@ const views = computed(() => {
       fixed-header
       class="sheet table"
       tabindex="0"
-      aria-label="Forecasts and what came"
+      aria-label="Forecasts and results"
       data-test="told-rows"
     >
       <template #[`item.at`]="{ item }">{{ dateOnly(item.at) }}</template>

@@ -5,8 +5,8 @@ import { api, messageOf } from '~/composables/api'
 import { useChanges } from './changes'
 import { useWorkspace } from './workspace'
 
-/** What was told, what came, and how far the channel reaches. */
-export const useTold = defineStore('told', () => {
+/** How forecasts turned out, and how far the channel reaches. */
+export const useForecasts = defineStore('forecasts', () => {
   const workspace = useWorkspace()
   const reliability = shallowRef<ReliabilityAnswer | null>(null)
   const reach = shallowRef<ReachAnswer | null>(null)
@@ -15,12 +15,12 @@ export const useTold = defineStore('told', () => {
   async function load() {
     const query = { workspace: workspace.id }
     try {
-      const [told, far] = await Promise.all([
+      const [turnedOut, far] = await Promise.all([
         api('GET /api/forecasts/reliability', { query }),
         api('GET /api/reach', { query }),
       ])
       if (query.workspace !== workspace.id) return
-      reliability.value = told
+      reliability.value = turnedOut
       reach.value = far
       problem.value = ''
     } catch (error) {
