@@ -5,6 +5,7 @@ import type { Timing } from './measure'
 import { benchPictures } from './pictures'
 import { benchRanks } from './ranks'
 import { benchScreen } from './screen'
+import { benchScrolling } from './scrolling'
 import { benchDemand, benchImport, benchKept } from './server'
 import { benchUnderHand } from './underHand'
 
@@ -23,4 +24,5 @@ export const PARTS: Record<string, () => Promise<Timing[]>> = {
   ranks: benchRanks,
   screen: async () => (await benchScreen()).timings,
   hand: benchUnderHand,
+  scroll: benchScrolling,
 }

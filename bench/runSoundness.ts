@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import demoData from '../tests/e2e/demoData'
 import { yardstick } from './measure'
@@ -23,8 +23,11 @@ for (const [name, work] of [
   console.log(told.join('\n'))
   lines.push(...told)
 }
+/** Sections of earlier days stay below. */
+const REPORT = 'bench/soundness.md'
+const earlier = /^## .*$/msu.exec(readFileSync(REPORT, 'utf8'))?.[0] ?? ''
 writeFileSync(
-  'bench/soundness.md',
+  REPORT,
   `# What holds on a bad day
 
 Written by \`npm run bench -- sound\`; figures as they came out.
@@ -36,5 +39,6 @@ Written by \`npm run bench -- sound\`; figures as they came out.
 | what | how much | what came of it | goal |
 |---|---|---|---|
 ${lines.join('\n')}
-`,
+
+${earlier}`,
 )

@@ -41,7 +41,7 @@ export async function benchStorm(rounds: number): Promise<string[]> {
   for (const signal of ['SIGKILL', 'SIGTERM'] as const) {
     const { acknowledged, lost, endedByItself, faults } = await storm(rounds, signal)
     lines.push(
-      `| ended by ${signal} while eight writers save, from the first healthy answer on | ${rounds} rounds | ${acknowledged.toLocaleString('en')} edits acknowledged: ${lost.length} lost, ${endedByItself} exits of its own, ${faults.length} faults of the file | none: ${yes(!lost.length && !endedByItself && !faults.length)} |`,
+      `| ended by ${signal} while twelve writers save, from the first healthy answer on | ${rounds} rounds | ${acknowledged.toLocaleString('en')} edits acknowledged: ${lost.length} lost, ${endedByItself} exits of its own, ${faults.length} faults of the file | none: ${yes(!lost.length && !endedByItself && !faults.length)} |`,
     )
   }
   return lines
@@ -67,6 +67,24 @@ export async function benchFuzz(requests: number): Promise<string[]> {
   }
 }
 
+/** What Release, Ranks and What next ask for when they open. */
+const OPENING = [
+  '/api/next',
+  '/api/find?q=chain',
+  '/api/calendar.ics',
+  '/api/outlets',
+  '/api/playlists',
+  '/api/watches',
+  '/api/ranks/channel?region=GB',
+  '/api/ranks/together?region=GB',
+  '/api/ranks/leading-on',
+  '/api/videos/texts',
+  '/api/earned',
+  '/api/reach',
+  '/api/forecasts/reliability',
+  '/api/trials',
+]
+
 /** Fifty windows at work while a long list is imported. */
 export async function benchClients(seconds: number): Promise<string[]> {
   const app = await startApp()
@@ -74,6 +92,7 @@ export async function benchClients(seconds: number): Promise<string[]> {
     const list = `phrase,volume\n${Array.from({ length: 200_000 }, (_, i) => `how to fit part ${i},${i % 9000}`).join('\n')}\n`
     const edits: number[] = []
     const looks: number[] = []
+    const openings: number[] = []
     let errors = 0
     let done = false
     const importing = call(app, '/api/import/phrases?region=GB&name=clients.csv', { method: 'POST', raw: list }).then(
@@ -101,6 +120,13 @@ export async function benchClients(seconds: number): Promise<string[]> {
             looks.push(performance.now() - asked)
             if (rows.status !== 200) errors++
           }
+          // Now and then a window turns to another screen.
+          if (revision % 10 === n % 10) {
+            const asked = performance.now()
+            const opened = await call(app, OPENING[(n + revision) % OPENING.length]!)
+            openings.push(performance.now() - asked)
+            if (opened.status !== 200) errors++
+          }
           // As fast as a hand that types: some saves a second.
           await new Promise(wake => setTimeout(wake, 300))
         }
@@ -110,9 +136,10 @@ export async function benchClients(seconds: number): Promise<string[]> {
     errors += await importing
     const p99 = (list: number[]) => quantile(sorted(list), 0.99)
     return [
-      `| 50 clients for ${seconds} s with an import of 200,000 rows | ${(edits.length + looks.length).toLocaleString('en')} requests | ${errors} errors | none: ${yes(!errors)} |`,
+      `| 50 clients for ${seconds} s with an import of 200,000 rows | ${(edits.length + looks.length + openings.length).toLocaleString('en')} requests | ${errors} errors | none: ${yes(!errors)} |`,
       `| · their PATCH | ${edits.length.toLocaleString('en')} | median ${ms(quantile(sorted(edits), 0.5))}, p99 ${ms(p99(edits))} | p99 under 250 ms: ${yes(p99(edits) < 250)} |`,
       `| · their phrases | ${looks.length.toLocaleString('en')} | median ${ms(quantile(sorted(looks), 0.5))}, p99 ${ms(p99(looks))} | p99 under 1 s: ${yes(p99(looks) < 1000)} |`,
+      `| · what Release, Ranks and *What next* open with | ${openings.length.toLocaleString('en')} | median ${ms(quantile(sorted(openings), 0.5))}, p99 ${ms(p99(openings))} | p99 under 2 s: ${yes(p99(openings) < 2000)} |`,
     ]
   } finally {
     await app.close()

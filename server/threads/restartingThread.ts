@@ -25,9 +25,9 @@ export class ThreadLate extends Error {
 export interface RestartingThread<Served> {
   /**
    * Asks the thread, starting it when it does not run.
-   * @param longest milliseconds after which the thread is ended, with whatever else it was asked; counted from when it
-   * has started. No bound unless given.
-   * @throws ThreadEnded when it ends before it answers, ThreadLate when that is since this question took too long.
+   * @param longest milliseconds after which the thread is ended; counted from when it has started and has answered all
+   * that it was asked before. What waits behind is asked again of the next thread. No bound unless given.
+   * @throws ThreadEnded when it ends by itself before it answers, ThreadLate when this question took too long.
    */
   ask: <Answer>(question: (remote: Comlink.Remote<Served>) => Promise<Answer>, longest?: number) => Promise<Answer>
   running: () => boolean
@@ -49,8 +49,11 @@ export function restartingThread<Served>(
     worker: Worker
     remote: Comlink.Remote<Served>
     ended: Promise<never>
-    /** Settled once it hears what it is asked: on a busy machine a thread takes long to start. */
-    listening: Promise<unknown>
+    /**
+     * Settled once it hears what it is asked, which takes long on a busy machine, and has answered all questions with
+     * a bound that it was asked so far.
+     */
+    answered: Promise<unknown>
     /** Whoever still waits for it is told, and who asks next gets a new one. */
     end: (cause: unknown) => void
   }
@@ -76,31 +79,48 @@ export function restartingThread<Served>(
     })
     const remote = Comlink.wrap<Served>(nodeEndpoint(worker))
     // Anything is answered, also a name that it does not have.
-    const answered = (remote as unknown as Record<string, Promise<unknown>>).listening!
-    const listening = Promise.race([answered, ended]).catch(() => undefined)
-    return (current = { worker, remote, ended, listening, end })
+    const heard = (remote as unknown as Record<string, Promise<unknown>>).listening!
+    const listening = Promise.race([heard, ended]).catch(() => undefined)
+    return (current = { worker, remote, ended, answered: listening, end })
+  }
+  async function askOnce<Answer>(
+    question: (remote: Comlink.Remote<Served>) => Promise<Answer>,
+    longest: number | undefined,
+  ): Promise<Answer> {
+    const thread = current ?? start()
+    const { worker, remote, ended, answered, end } = thread
+    if (longest === undefined) return Promise.race([question(remote), ended])
+    let timer: NodeJS.Timeout | undefined
+    let waiting = true
+    const late = new Promise<never>((_, reject) => {
+      const endLate = () => {
+        const error = new ThreadLate(what, longest)
+        reject(error)
+        end(error)
+        void worker.terminate()
+      }
+      void answered.then(() => {
+        if (waiting) timer = setTimeout(endLate, longest)
+      })
+    })
+    const answer = Promise.race([question(remote), ended, late]).finally(() => {
+      waiting = false
+      clearTimeout(timer)
+    })
+    // Without what they answered, which would be kept from one to the next.
+    thread.answered = Promise.allSettled([answered, answer]).then(() => undefined)
+    return answer
   }
   return {
     async ask(question, longest) {
-      const { worker, remote, ended, listening, end } = current ?? start()
-      if (longest === undefined) return Promise.race([question(remote), ended])
-      let timer: NodeJS.Timeout | undefined
-      let waiting = true
-      const late = new Promise<never>((_, reject) => {
-        const endLate = () => {
-          const error = new ThreadLate(what, longest)
-          reject(error)
-          end(error)
-          void worker.terminate()
+      for (;;) {
+        try {
+          return await askOnce(question, longest)
+        } catch (error) {
+          // Another question took too long: this one was only waiting behind it.
+          if (closing || !(error instanceof ThreadEnded && error.cause instanceof ThreadLate)) throw error
         }
-        void listening.then(() => {
-          if (waiting) timer = setTimeout(endLate, longest)
-        })
-      })
-      return Promise.race([question(remote), ended, late]).finally(() => {
-        waiting = false
-        clearTimeout(timer)
-      })
+      }
     },
     running: () => current !== undefined,
     async close() {

@@ -24,7 +24,7 @@ const patch = (app: RunningApp, id: string, revision: number, value: string) =>
   })
 
 for (const signal of ['SIGKILL', 'SIGTERM'] as const) {
-  test(`ended by ${signal} at any moment while eight writers save, nothing acknowledged is lost and the file stays whole`, async () => {
+  test(`ended by ${signal} at any moment while twelve writers save, nothing acknowledged is lost and the file stays whole`, async () => {
     test.setTimeout(240_000)
     const report = await storm(2, signal)
     expect(report).toMatchObject({ lost: [], faults: [], endedByItself: 0 })

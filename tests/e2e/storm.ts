@@ -13,76 +13,168 @@ export interface StormReport {
   faults: string[]
 }
 
-interface BriefWriter {
-  kind: 'brief'
-  id: string
+/** Something that is saved again and again; each save is either answered or not. */
+interface Writer {
+  /** @returns whether it was acknowledged. */
+  save: (app: RunningApp, round: number, edit: number) => Promise<boolean>
+  /** What of the acknowledged a restarted server does not have; goes on from what is there. */
+  missing: (app: RunningApp) => Promise<string[]>
+}
+
+interface Kept {
+  value: string
+  /** Which saves of the value this is; 0 where saves are not counted. */
   revision: number
-  acknowledged: string
-  sent: string
 }
-interface ListWriter {
-  kind: 'list'
-  id: string
-  acknowledged: string[]
-}
-type Writer = BriefWriter | ListWriter
 
 /**
- * Writes as fast as it is answered until the server is gone. @param saved called after each acknowledged edit.
- * @returns how much was acknowledged.
+ * A value that is replaced by each save.
+ * @param write saves `value` over `revision`. @returns the status of the answer, and the revision that it names.
  */
-async function write(app: RunningApp, writer: Writer, round: number, n: number, saved: () => void): Promise<number> {
-  for (let i = 0; ; i++) {
-    if (writer.kind === 'brief') {
-      const value = (writer.sent = `writer ${n} round ${round} edit ${i} ${'x'.repeat(100 + ((211 * (i + n)) % 4000))}`)
-      const answer = await call(app, `/api/briefs/${writer.id}`, {
-        method: 'PATCH',
-        body: { editId: randomUUID(), fields: { description: { revision: writer.revision, value } } },
-      }).catch(() => null)
-      if (answer?.status !== 200) return i
-      writer.revision = (answer.json as { revisions: { description: number } }).revisions.description
-      writer.acknowledged = value
-      saved()
-    } else {
-      const phrase = `storm ${n} ${round} ${i}`
-      const answer = await call(app, `/api/lists/${writer.id}`, { method: 'PATCH', body: { add: [phrase] } }).catch(
-        () => null,
-      )
-      if (answer?.status !== 200) return i
-      writer.acknowledged.push(phrase)
-      saved()
-    }
+function replaced(
+  what: string,
+  valueOf: (round: number, edit: number) => string,
+  write: (app: RunningApp, value: string, revision: number) => Promise<{ status: number; revision?: number }>,
+  read: (app: RunningApp) => Promise<Kept>,
+): Writer {
+  let revision = 0
+  let acknowledged: string | null = null
+  let sent: string | null = null
+  return {
+    save: async (app, round, edit) => {
+      const value = (sent = valueOf(round, edit))
+      const answer = await write(app, value, revision).catch(() => null)
+      if (!answer || answer.status > 201) return false
+      revision = answer.revision ?? 0
+      acknowledged = value
+      return true
+    },
+    missing: async app => {
+      const there = await read(app)
+      // The last edit sent may have reached the disk without its answer.
+      const kept = acknowledged === null || [acknowledged, sent].includes(there.value)
+      const lost = kept ? [] : [`${what}: “${acknowledged!.slice(0, 40)}” became “${there.value.slice(0, 40)}”`]
+      revision = there.revision
+      acknowledged = sent = there.value
+      return lost
+    },
   }
 }
 
-/** What of the acknowledged a restarted server does not have; a brief's writer goes on from what is there. */
-async function missing(app: RunningApp, writer: Writer): Promise<string[]> {
-  if (writer.kind === 'brief') {
-    const { fields, revisions } = (await call(app, `/api/briefs/${writer.id}`)).json as {
-      fields: { description: string }
-      revisions: { description: number }
-    }
-    // The last edit sent may have reached the disk without its answer.
-    const kept =
-      revisions.description >= writer.revision && [writer.acknowledged, writer.sent].includes(fields.description)
-    const lost = kept
-      ? []
-      : [`brief ${writer.id}: “${writer.acknowledged.slice(0, 40)}” became “${fields.description.slice(0, 40)}”`]
-    Object.assign(writer, {
-      revision: revisions.description,
-      acknowledged: fields.description,
-      sent: fields.description,
+/** A text of its own for each save, of a length that varies. */
+const textOf = (n: number, most: number) => (round: number, edit: number) =>
+  `writer ${n} round ${round} edit ${edit} ${'x'.repeat(100 + ((211 * (edit + n)) % 4000))}`.slice(0, most)
+
+async function newBrief(app: RunningApp, n: number): Promise<string> {
+  return (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: `Writer ${n}` } } })).json.id
+}
+
+async function descriptionWriter(app: RunningApp, n: number): Promise<Writer> {
+  const id = await newBrief(app, n)
+  return replaced(
+    `description ${n}`,
+    textOf(n, 5000),
+    async (at, value, revision) => {
+      const { status, json } = await call(at, `/api/briefs/${id}`, {
+        method: 'PATCH',
+        body: { editId: randomUUID(), fields: { description: { revision, value } } },
+      })
+      return { status, revision: json.revisions?.description }
+    },
+    async at => {
+      const { fields, revisions } = (await call(at, `/api/briefs/${id}`)).json
+      return { value: fields.description, revision: revisions.description! }
+    },
+  )
+}
+
+/** A title that is considered, as one of the many things of a brief. */
+async function candidateWriter(app: RunningApp, n: number): Promise<Writer> {
+  const brief = await newBrief(app, n)
+  const item = randomUUID()
+  return replaced(
+    `candidate ${n}`,
+    textOf(n, 90),
+    async (at, title, revision) => {
+      const { status, json } = await call(at, `/api/briefs/${brief}/items/${item}`, {
+        method: 'PUT',
+        body: { kind: 'candidate', revision, value: { title, pattern: null, state: 'open' } },
+      })
+      return { status, revision: json.revision }
+    },
+    async at => {
+      const [there] = (await call(at, `/api/briefs/${brief}/items?kind=candidate`)).json.items
+      return { value: (there?.value as { title?: string } | undefined)?.title ?? '', revision: there?.revision ?? 0 }
+    },
+  )
+}
+
+async function outletWriter(app: RunningApp, n: number): Promise<Writer> {
+  const { id } = (
+    await call(app, '/api/outlets', {
+      method: 'POST',
+      body: { name: `Writer ${n}`, kind: 'page', address: 'https://shed.example/', tag: `w${n}` },
     })
-    return lost
+  ).json
+  const read = async (at: RunningApp) => {
+    const there = (await call(at, '/api/outlets')).json.outlets.find(each => each.id === id)
+    return { value: there?.name ?? '', revision: there?.revision ?? 0 }
   }
-  const { rows } = (
-    await call(app, `/api/lists/${writer.id}?limit=2000&offset=${Math.max(0, writer.acknowledged.length - 1000)}`)
-  ).json as { rows: { phrase: string }[] }
-  const there = new Set(rows.map(row => row.phrase))
-  return writer.acknowledged
-    .slice(-1000)
-    .filter(phrase => !there.has(phrase))
-    .map(phrase => `list ${writer.id}: “${phrase}”`)
+  const writer = replaced(
+    `outlet ${n}`,
+    textOf(n, 80),
+    async (at, name, revision) => {
+      const { status, json } = await call(at, `/api/outlets/${id}`, { method: 'PATCH', body: { revision, name } })
+      return { status, revision: json.revision }
+    },
+    read,
+  )
+  await writer.missing(app)
+  return writer
+}
+
+/** What a video brought on one day, entered anew each time. */
+function earnedWriter(n: number): Writer {
+  const line = { videoId: `video-${n}`, day: '2026-01-02', kind: 'order' } as const
+  return replaced(
+    `earned ${n}`,
+    (round, edit) => String(round * 100_000 + edit),
+    async (at, count) =>
+      await call(at, '/api/earned', { method: 'POST', body: { ...line, count: Number(count), link: '' } }),
+    async at => {
+      const there = (await call(at, '/api/earned')).json.lines.find(({ videoId }) => videoId === line.videoId)
+      return { value: there ? String(there.count) : '', revision: 0 }
+    },
+  )
+}
+
+async function listWriter(app: RunningApp, n: number): Promise<Writer> {
+  const { id } = (await call(app, '/api/lists', { method: 'POST', body: { name: `Writer ${n}` } })).json
+  const acknowledged: string[] = []
+  return {
+    save: async (at, round, edit) => {
+      const phrase = `storm ${n} ${round} ${edit}`
+      const answer = await call(at, `/api/lists/${id}`, { method: 'PATCH', body: { add: [phrase] } }).catch(() => null)
+      if (answer?.status !== 200) return false
+      acknowledged.push(phrase)
+      return true
+    },
+    missing: async at => {
+      const last = acknowledged.slice(-1000)
+      const offset = Math.max(0, acknowledged.length - 1000)
+      const { rows } = (await call(at, `/api/lists/${id}?limit=2000&offset=${offset}`)).json
+      const there = new Set(rows.map(row => row.phrase))
+      return last.filter(phrase => !there.has(phrase)).map(phrase => `list ${n}: “${phrase}”`)
+    },
+  }
+}
+
+/** Writes as fast as it is answered until the server is gone. @returns how much was acknowledged. */
+async function write(app: RunningApp, writer: Writer, round: number, saved: () => void): Promise<number> {
+  for (let edit = 0; ; edit++) {
+    if (!(await writer.save(app, round, edit))) return edit
+    saved()
+  }
 }
 
 function integrity(data: string): string[] {
@@ -97,27 +189,22 @@ function integrity(data: string): string[] {
 }
 
 /**
- * Eight writers save from the first healthy answer on, until the server is ended after a drawn number of edits; again
- * and again on the same data. After each start all that was acknowledged must be there and the file whole.
+ * Twelve writers save descriptions, lists, titles considered, outlets and what a day earned, from the first healthy
+ * answer on, until the server is ended after a drawn number of edits; again and again on the same data. After each
+ * start all that was acknowledged must be there and the file whole.
  */
 export async function storm(rounds: number, signal: 'SIGKILL' | 'SIGTERM', seed = 7): Promise<StormReport> {
   const random = drawn(seed)
   const report: StormReport = { rounds, acknowledged: 0, lost: [], endedByItself: 0, faults: [] }
   let app = await startApp({ from: 'empty' })
   const { data } = app
-  const writers: Writer[] = []
-  for (let n = 0; n < 8; n++) {
-    if (n < 6) {
-      const { id } = (await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: `Writer ${n}` } } }))
-        .json as { id: string }
-      writers.push({ kind: 'brief', id, revision: 0, acknowledged: '', sent: '' })
-    } else {
-      const { id } = (await call(app, '/api/lists', { method: 'POST', body: { name: `Writer ${n}` } })).json as {
-        id: string
-      }
-      writers.push({ kind: 'list', id, acknowledged: [] })
-    }
-  }
+  const writers: Writer[] = [
+    ...(await Promise.all([0, 1, 2, 3].map(n => descriptionWriter(app, n)))),
+    ...(await Promise.all([4, 5].map(n => listWriter(app, n)))),
+    ...(await Promise.all([6, 7].map(n => candidateWriter(app, n)))),
+    ...(await Promise.all([8, 9].map(n => outletWriter(app, n)))),
+    ...[10, 11].map(earnedWriter),
+  ]
   for (let round = 0; round < rounds; round++) {
     const ended = new Promise<{ code: number | null; by: NodeJS.Signals | null }>(tell => {
       app.process.once('exit', (code, by) => {
@@ -134,7 +221,7 @@ export async function storm(rounds: number, signal: 'SIGKILL' | 'SIGTERM', seed 
           app.process.kill(signal)
         }, random() * 15)
     }
-    const writing = Promise.all(writers.map((writer, n) => write(app, writer, round, n, saved)))
+    const writing = Promise.all(writers.map(writer => write(app, writer, round, saved)))
     const { code, by } = await ended
     if (
       !struck ||
@@ -150,7 +237,7 @@ export async function storm(rounds: number, signal: 'SIGKILL' | 'SIGTERM', seed 
       report.faults.push(`round ${round}: ${(error as Error).message.slice(0, 300)}`)
       return report
     }
-    report.lost.push(...(await Promise.all(writers.map(writer => missing(app, writer)))).flat())
+    report.lost.push(...(await Promise.all(writers.map(writer => writer.missing(app)))).flat())
     report.faults.push(...integrity(data).map(fault => `round ${round}: ${fault}`))
   }
   await app.close()

@@ -188,9 +188,15 @@ onBeforeUnmount(() => {
   max-width: 200px;
 }
 @media (max-width: 1000px) {
+  /* One below the other, each as high as it is. */
+  .video,
   .lower {
-    display: flex;
-    flex-direction: column;
+    display: block;
+    overflow: auto;
+  }
+  .lower,
+  .right {
+    margin-top: 10px;
   }
   .right {
     overflow: visible;

@@ -7,6 +7,7 @@ import { temporaryFolder } from '../files'
 interface Counter {
   count: () => number
   hang: () => Promise<never>
+  work: (ms: number) => void
   end: (code: number) => void
   fail: () => void
 }
@@ -21,7 +22,7 @@ beforeAll(() => {
     import nodeEndpoint from '${join(process.cwd(), 'node_modules/comlink/dist/esm/node-adapter.mjs')}'
     import { parentPort } from 'node:worker_threads'
     let n = 0
-    Comlink.expose({ count: () => ++n, hang: () => new Promise(() => undefined), end: (code) => process.exit(code), fail: () => { setImmediate(() => { throw new Error('broken') }) } }, nodeEndpoint(parentPort))`,
+    Comlink.expose({ count: () => ++n, hang: () => new Promise(() => undefined), work: ms => { for (const end = Date.now() + ms; Date.now() < end; ); }, end: (code) => process.exit(code), fail: () => { setImmediate(() => { throw new Error('broken') }) } }, nodeEndpoint(parentPort))`,
   )
   buildSync({
     entryPoints: [join(folder, 'counter.ts')],
@@ -77,3 +78,17 @@ test('how long a question takes counts from when the thread has started, however
   expect(thread.running()).toBe(false)
   await thread.close()
 }, 20_000)
+
+test('what waits behind a question that takes too long is asked again, and not counted as long itself', async () => {
+  const thread = restartingThread<Counter>('The counter', entry)
+  expect(await thread.ask(remote => remote.count(), 5000)).toBe(1)
+  const late = thread.ask(remote => remote.work(60_000), 300)
+  const behind = [1, 2].map(() => thread.ask(remote => remote.count(), 300))
+  await expect(late).rejects.toThrow(ThreadLate)
+  // By another thread, which counts anew.
+  expect(await Promise.all(behind)).toEqual([1, 2])
+  // Together these take longer than one may.
+  const each = [1, 2, 3].map(() => thread.ask(remote => remote.work(400), 1000))
+  await expect(Promise.all(each)).resolves.toHaveLength(3)
+  await thread.close()
+}, 30_000)
