@@ -66,6 +66,10 @@ const rows = computed(() => {
     return (x < y ? -1 : x > y ? 1 : 0) * sign || a.rank - b.rank
   })
 })
+const drawn = useDrawnInParts(
+  () => rows.value,
+  () => `${props.page.from} ${props.page.region} ${props.page.phrase}`,
+)
 function sortBy(key: string) {
   const first = key === 'rank' || key === 'title' ? 'asc' : 'desc'
   const next = sort.value.key === key ? (sort.value.direction === 'asc' ? 'desc' : 'asc') : first
@@ -97,7 +101,7 @@ const own = computed(() => props.page.reading.own?.strength ?? null)
         </tr>
       </thead>
       <RivalsRow
-        v-for="row in rows"
+        v-for="row in drawn"
         :key="row.videoId"
         :row
         :at="page.at"

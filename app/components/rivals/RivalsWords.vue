@@ -49,14 +49,16 @@ const ORDERS: { value: Order; title: string; of: (word: PageWord) => number }[] 
   { value: 'volume', title: 'Searches', of: word => -(word.volume ?? -1) },
   { value: 'rank', title: 'Best rank', of: word => bestOf(word) },
 ]
+const sorted = computed(() => {
+  const { of } = ORDERS.find(each => each.value === order.value)!
+  return [...(answer.value?.words ?? [])].sort((a, b) => of(a) - of(b))
+})
+const drawn = useDrawnInParts(
+  () => sorted.value,
+  () => props.question,
+)
 const lists = computed(() =>
-  WORD_PLACES.map(place => {
-    const of = ORDERS.find(each => each.value === order.value)!.of
-    return {
-      place,
-      words: (answer.value?.words ?? []).filter(word => word.place === place).sort((a, b) => of(a) - of(b)),
-    }
-  }),
+  WORD_PLACES.map(place => ({ place, words: drawn.value.filter(word => word.place === place) })),
 )
 const pick = (term: string) => {
   picked.value = picked.value.includes(term) ? picked.value.filter(each => each !== term) : [...picked.value, term]
@@ -175,7 +177,9 @@ function toTray() {
             </tr>
           </tbody>
         </table>
-        <p v-if="!list.words.length" class="muted small empty">No word is used by more than one result.</p>
+        <p v-if="!list.words.length && drawn.length === sorted.length" class="muted small empty">
+          No word is used by more than one result.
+        </p>
       </section>
     </div>
   </div>
