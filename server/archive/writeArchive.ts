@@ -1,5 +1,4 @@
 import Database from 'better-sqlite3'
-import { once } from 'node:events'
 import { Readable } from 'node:stream'
 import { ZipFile } from 'yazl'
 import { exportedText } from '../../core/brief/brief'
@@ -93,10 +92,9 @@ export async function* writeArchive(
     }
     const zip = new ZipFile()
     const mtime = new Date(now)
-    const failed = once(zip as unknown as NodeJS.EventEmitter, 'error').then(([error]) =>
-      Promise.reject(error as Error),
-    )
-    failed.catch(() => undefined)
+    const output = zip.outputStream as unknown as Readable
+    // What fails within ends what is read of it.
+    ;(zip as unknown as NodeJS.EventEmitter).once('error', (error: Error) => output.destroy(error))
     zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), ABOUT_NAME, { mtime })
     zip.addBuffer(Buffer.from(READ_ME), 'read-me.txt', { mtime })
     for (const table of tables)
@@ -110,13 +108,7 @@ export async function* writeArchive(
         open(null, Readable.from([text()], { objectMode: false }))
       })
     zip.end()
-    const output = zip.outputStream as unknown as AsyncIterable<Buffer>
-    const pieces = output[Symbol.asyncIterator]()
-    for (;;) {
-      const piece = await Promise.race([pieces.next(), failed])
-      if (piece.done) return
-      yield { kind: 'piece', bytes: piece.value }
-    }
+    for await (const bytes of output as AsyncIterable<Buffer>) yield { kind: 'piece', bytes }
   } finally {
     db.close()
   }

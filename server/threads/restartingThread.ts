@@ -48,7 +48,11 @@ export function restartingThread<Served>(
   interface Running {
     worker: Worker
     remote: Comlink.Remote<Served>
-    ended: Promise<never>
+    /**
+     * An answer of the thread, or ThreadEnded. Whoever waits is kept only as long as they wait: a promise of the end
+     * that all of them raced against would keep every answer until then.
+     */
+    orEnded: <Answer>(answer: Promise<Answer>) => Promise<Answer>
     /**
      * Settled once it hears what it is asked, which takes long on a busy machine, and has answered all questions with
      * a bound that it was asked so far.
@@ -62,16 +66,19 @@ export function restartingThread<Served>(
   function start(): Running {
     const worker = new Worker(entry, options)
     worker.unref()
-    let tell: (error: ThreadEnded) => void
-    const ended = new Promise<never>((_, reject) => {
-      tell = reject
-    })
-    ended.catch(() => undefined)
+    const waiting = new Set<(error: ThreadEnded) => void>()
+    const orEnded: Running['orEnded'] = answer =>
+      new Promise((resolve, reject) => {
+        waiting.add(reject)
+        answer.then(resolve, reject).finally(() => waiting.delete(reject))
+      })
     const end = (cause: unknown) => {
       if (current?.worker !== worker) return
       current = undefined
       if (!closing) console.error(`${what} ended:`, cause)
-      tell(new ThreadEnded(what, cause))
+      const error = new ThreadEnded(what, cause)
+      for (const fail of waiting) fail(error)
+      waiting.clear()
     }
     worker.once('error', end)
     worker.once('exit', code => {
@@ -80,16 +87,16 @@ export function restartingThread<Served>(
     const remote = Comlink.wrap<Served>(nodeEndpoint(worker))
     // Anything is answered, also a name that it does not have.
     const heard = (remote as unknown as Record<string, Promise<unknown>>).listening!
-    const listening = Promise.race([heard, ended]).catch(() => undefined)
-    return (current = { worker, remote, ended, answered: listening, end })
+    const listening = orEnded(heard).catch(() => undefined)
+    return (current = { worker, remote, orEnded, answered: listening, end })
   }
   async function askOnce<Answer>(
     question: (remote: Comlink.Remote<Served>) => Promise<Answer>,
     longest: number | undefined,
   ): Promise<Answer> {
     const thread = current ?? start()
-    const { worker, remote, ended, answered, end } = thread
-    if (longest === undefined) return Promise.race([question(remote), ended])
+    const { worker, remote, orEnded, answered, end } = thread
+    if (longest === undefined) return orEnded(question(remote))
     let timer: NodeJS.Timeout | undefined
     let waiting = true
     const late = new Promise<never>((_, reject) => {
@@ -103,7 +110,7 @@ export function restartingThread<Served>(
         if (waiting) timer = setTimeout(endLate, longest)
       })
     })
-    const answer = Promise.race([question(remote), ended, late]).finally(() => {
+    const answer = Promise.race([orEnded(question(remote)), late]).finally(() => {
       waiting = false
       clearTimeout(timer)
     })

@@ -161,7 +161,7 @@ const currencyProblem = computed(() =>
       <v-btn type="submit" variant="tonal" data-test="line-add">Add</v-btn>
     </form>
     <section v-if="lines.length">
-      <h2>Told last</h2>
+      <h2>Entered last</h2>
       <ul>
         <li v-for="each in lines" :key="`${each.videoId} ${each.day} ${each.kind} ${each.link}`" data-test="told-line">
           <span

@@ -1,6 +1,8 @@
 import { buildSync } from 'esbuild'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
 import { restartingThread, ThreadEnded, ThreadLate } from '../../../../server/threads/restartingThread'
 import { temporaryFolder } from '../files'
 
@@ -8,6 +10,7 @@ interface Counter {
   count: () => number
   hang: () => Promise<never>
   work: (ms: number) => void
+  texts: (n: number) => string[]
   end: (code: number) => void
   fail: () => void
 }
@@ -22,7 +25,7 @@ beforeAll(() => {
     import nodeEndpoint from '${join(process.cwd(), 'node_modules/comlink/dist/esm/node-adapter.mjs')}'
     import { parentPort } from 'node:worker_threads'
     let n = 0
-    Comlink.expose({ count: () => ++n, hang: () => new Promise(() => undefined), work: ms => { for (const end = Date.now() + ms; Date.now() < end; ); }, end: (code) => process.exit(code), fail: () => { setImmediate(() => { throw new Error('broken') }) } }, nodeEndpoint(parentPort))`,
+    Comlink.expose({ count: () => ++n, hang: () => new Promise(() => undefined), texts: n => Array(n).fill('text'), work: ms => { for (const end = Date.now() + ms; Date.now() < end; ); }, end: (code) => process.exit(code), fail: () => { setImmediate(() => { throw new Error('broken') }) } }, nodeEndpoint(parentPort))`,
   )
   buildSync({
     entryPoints: [join(folder, 'counter.ts')],
@@ -32,6 +35,12 @@ beforeAll(() => {
     format: 'esm',
   })
 })
+
+/** What nobody holds is gone after it. */
+function collectGarbage(): void {
+  setFlagsFromString('--expose-gc')
+  ;(runInNewContext('gc') as () => void)()
+}
 
 const log = jest.spyOn(console, 'error').mockImplementation(() => undefined)
 afterAll(() => {
@@ -92,3 +101,15 @@ test('what waits behind a question that takes too long is asked again, and not c
   await expect(Promise.all(each)).resolves.toHaveLength(3)
   await thread.close()
 }, 30_000)
+
+test('an answer is not kept once it is given', async () => {
+  const thread = restartingThread<Counter>('The counter', entry)
+  const long = async (n: number) => new WeakRef(await thread.ask(remote => remote.texts(n), n % 2 ? 5000 : undefined))
+  const refs = [await long(1), await long(2), await long(3)]
+  await thread.ask(remote => remote.count(), 5000)
+  await new Promise(wake => setTimeout(wake, 20))
+  collectGarbage()
+  const kept = refs.filter(ref => ref.deref())
+  await thread.close()
+  expect(kept).toHaveLength(0)
+}, 20_000)
