@@ -124,3 +124,17 @@ for (const width of [420, 1024]) {
     expect(texts).toEqual([])
   })
 }
+
+test('a title far too long leaves the Desk its places, and scrolls', async ({ page, app }) => {
+  const title = 'How to clean a bike chain, how to wax it and how to replace it. '.repeat(15).slice(0, 900)
+  const { id } = (
+    await call(app, '/api/briefs', { method: 'POST', body: { fields: { topic: 'Too long', region: 'GB', title } } })
+  ).json
+  await page.goto(`/desk?brief=${id}`)
+  await expect(page.getByTestId('grid')).toBeVisible()
+  const file = (await page.getByTestId('file-name').boundingBox())!
+  const places = (await page.getByTestId('grid').boundingBox())!
+  expect(file.y + file.height).toBeLessThanOrEqual(places.y)
+  expect((await page.getByTestId('title').boundingBox())!.height).toBeLessThan(100)
+  await call(app, `/api/briefs/${id}`, { method: 'DELETE' })
+})

@@ -290,3 +290,22 @@ test('with slow services and every fifth call failing, everything completes or s
     await app.close()
   }
 })
+
+test('a long list draws what is seen, and a note is kept when its row is scrolled away', async ({ page, app }) => {
+  const { id } = (await call(app, '/api/lists', { method: 'POST', body: { name: 'Four hundred' } })).json
+  const add = Array.from({ length: 400 }, (_, i) => `phrase number ${i}`)
+  await call(app, `/api/lists/${id}`, { method: 'PATCH', body: { add } })
+  await page.goto(`/library?tab=lists&list=${id}`)
+  const table = page.getByTestId('list-phrases')
+  const note = page.getByLabel('Note on phrase number 3', { exact: true })
+  await note.fill('before the frost')
+  expect(await table.locator('tbody tr').count()).toBeLessThan(100)
+  await table.locator('.v-table__wrapper').evaluate(frame => {
+    frame.scrollTop = frame.scrollHeight
+  })
+  await expect(note).toHaveCount(0)
+  await expect
+    .poll(async () => (await call(app, `/api/lists/${id}?limit=400`)).json.rows.filter(row => row.note))
+    .toEqual([expect.objectContaining({ phrase: 'phrase number 3', note: 'before the frost' })])
+  await call(app, `/api/lists/${id}`, { method: 'DELETE' })
+})

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { onBeforeUnmount, ref } from 'vue'
 
 /**
- * One line typed where a value stands: told when it is finished (Enter, or leaving it), given up with Escape.
+ * One line typed where a value stands: told when it is finished (Enter, leaving it, or its row scrolled out of a long
+ * table), given up with Escape.
  * What is being typed stays, whatever is drawn anew around it.
  */
 const props = defineProps<{ value: string }>()
@@ -13,6 +14,7 @@ function finish() {
   text.value = null
   if (typed !== null && typed !== props.value) emit('typed', typed)
 }
+onBeforeUnmount(finish)
 const input = (event: Event) => {
   text.value = (event.target as HTMLInputElement).value
 }
