@@ -8,6 +8,8 @@ import { HOME, aptInstall, install, run, stop } from './prepare.mjs'
 const REPORTS = join(HOME, '.cache/reports')
 let passed = 0
 let failed = 0
+/** Told once more at the end, where it is looked for: each thing that failed, and each that passed only when alone. */
+const notable = []
 
 function step(name, work) {
   const startedAt = Date.now()
@@ -38,8 +40,12 @@ function beside(name, command, args) {
   return async () => {
     const code = await ended
     console.log(`\n— ${name} —\n${readFileSync(file, 'utf8').trim() || '  nothing to say'}`)
-    if (code === 0) passed++
-    else failed++
+    if (code === 0) {
+      passed++
+      return
+    }
+    failed++
+    notable.push(`${name} failed.`)
   }
 }
 
@@ -50,13 +56,33 @@ function add(file, read) {
   const report = reportOf(file)
   if (!report) {
     failed++
-    console.error('  It ended without a report.')
+    notable.push(`${relative(HOME, file)} was not written.`)
     return
   }
   const counts = read(report)
   passed += counts.passed
   failed += counts.failed
 }
+
+/** The tests that failed, or the files that could not be run. */
+const failedUnits = ({ testResults }) =>
+  testResults
+    .filter(({ status }) => status === 'failed')
+    .flatMap(({ name, assertionResults }) => {
+      const tests = assertionResults.filter(({ status }) => status === 'failed')
+      return tests.length ? tests : [{ fullName: relative(HOME, name) }]
+    })
+
+/** The tests of a browser report that did not pass at once. */
+const unsteady = suites =>
+  suites.flatMap(({ suites: inner = [], specs = [] }) => [
+    ...specs.flatMap(({ file, line, title, tests }) =>
+      tests
+        .filter(({ status }) => status === 'flaky' || status === 'unexpected')
+        .map(({ status }) => `${file}:${line} ${title}: ${status === 'flaky' ? 'passed the second time' : 'failed'}.`),
+    ),
+    ...unsteady(inner),
+  ])
 
 async function browser() {
   for (const [name] of PACKAGES) {
@@ -107,7 +133,8 @@ step('Units and the store', () => {
     console.log(`\n  Trying once more: ${again.map(file => relative(HOME, file)).join(', ')}`)
     const lost = report.numFailedTests + report.numRuntimeErrorTestSuites
     const second = run('npx', ['--no-install', 'jest', '--runInBand', '--runTestsByPath', ...again])
-    console.log(second === 0 ? `  ${lost} failed at first and passed alone.` : '  Failed again.')
+    for (const { fullName } of failedUnits(report))
+      notable.push(`${fullName}: ${second === 0 ? 'failed at first and passed alone' : 'failed, also when run alone'}.`)
     passed += report.numPassedTests + (second === 0 ? lost : 0)
     failed += second === 0 ? 0 : lost
     return
@@ -122,8 +149,12 @@ await built()
 await installed
 step('The interface in Chromium', () => {
   const code = run('npx', ['--no-install', 'playwright', 'test'], { env: { FONETRA_TEST_REPORT: e2e } })
-  add(e2e, ({ stats, errors }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length }))
+  add(e2e, ({ stats, errors, suites }) => {
+    notable.push(...unsteady(suites), ...errors.map(({ message }) => message))
+    return { passed: stats.expected + stats.flaky, failed: stats.unexpected + errors.length }
+  })
   if (code !== 0 && failed === 0) failed++
 })
+if (notable.length) console.log(`\n— Not at once —\n${notable.join('\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)

@@ -10,6 +10,10 @@ interface Row {
 }
 const PHRASE = 'how to clean bike chain'
 
+/** The row of a phrase, behind its letter, and of no longer one that holds it. */
+const rowOf = (page: Page, phrase: string) =>
+  page.getByTestId('rank-row').filter({ hasText: new RegExp(`^\\s*[A-Z]?\\s*${phrase}\\s*$`, 'u') })
+
 test('phrases of a video are looked up, told with what they bring, and kept as a curve', async ({ page, app }) => {
   const { videos } = (await call(app, '/api/videos/texts')).json as unknown as { videos: { id: string }[] }
   const { rows: results } = (await call(app, `/api/results?phrase=${encodeURIComponent(PHRASE)}&region=GB&depth=60`))
@@ -69,17 +73,14 @@ test('a phrase of one’s own is looked up, in web search too, and what is chose
   await expect(page).toHaveURL(/kind=web/u)
   await page.getByTestId('rank-phrase').locator('input').fill('Bike Chain')
   await page.keyboard.press('Enter')
-  const row = page.getByRole('row').filter({ hasText: 'bike chain' })
+  // Which brief is open, and so which other phrases stand here, is whatever another test left.
+  const row = page.getByRole('row').filter({ has: rowOf(page, 'bike chain') })
   await expect(row.getByTestId('rank-now')).toHaveText(/^(?:\d+|> \d+)$/u)
   await row.getByTestId('rank-row').click()
   await expect(page).toHaveURL(/phrase=bike(?:\+|%20)chain/u)
   await page.goBack()
   await expect(page).not.toHaveURL(/phrase=/u)
 })
-
-/** The row of a phrase, behind its letter, and of no longer one that holds it. */
-const rowOf = (page: Page, phrase: string) =>
-  page.getByTestId('rank-row').filter({ hasText: new RegExp(`^\\s*[A-Z]?\\s*${phrase}\\s*$`, 'u') })
 
 interface Watches {
   watches: { id: number; videoId: string; phrase: string; region: string | null; every: number; last: string | null }[]
@@ -100,7 +101,7 @@ test('phrases are watched from then on, each page once a day, and no more once t
   await expect(page.getByTestId('region').locator('input[role=combobox]')).toHaveValue('United Kingdom')
   await page.getByTestId('rank-phrase').locator('input').fill('bike bell')
   await page.keyboard.press('Enter')
-  const row = page.getByRole('row').filter({ hasText: 'bike bell' })
+  const row = page.getByRole('row').filter({ has: rowOf(page, 'bike bell') })
   await expect(row.getByTestId('rank-now')).not.toHaveText('–')
   const shown = await page.getByTestId('rank-row').count()
   await page.getByTestId('rank-watch').click()
