@@ -34,8 +34,7 @@ export function placeOf(kind: FoundKind, id: string, region: string | null): Pla
   if (kind === 'tagList') return { path: '/desk', query: { side: 'tags' } }
   if (kind === 'endLayout') return { path: '/release', query: { part: 'video' } }
   if (kind === 'outlet') return { path: '/release', query: { part: 'spread' } }
-  // Rules and limits are seen from the points.
-  return { path: '/desk' }
+  return { path: '/desk', query: kind === 'limitProfile' ? { limits: id } : { rules: id } }
 }
 
 /** Screens and settings by their names, with other words that they are looked for by. */
@@ -80,4 +79,6 @@ export const NAMED_PLACES: readonly { text: string; also: string; to: Place }[] 
     ['blocks', 'Blocks', 'footer links contact'],
     ['versions', 'Versions', 'history compare'],
   ].map(([side, text, also]) => ({ text: text!, also: also!, to: { path: '/desk', query: { side: side! } } })),
+  { text: 'Rule sets', also: 'rules checks weights score settings', to: { path: '/desk', query: { rules: '' } } },
+  { text: 'Limits', also: 'length characters site profile settings', to: { path: '/desk', query: { limits: '' } } },
 ]

@@ -17,8 +17,11 @@ const LEAST_TITLES = 3
 const MOST = 8
 const NUMBER = /^\d/u
 
-/** The words that come back in the titles of a channel’s videos, most often first; no filler and no numbers. */
-export function topicsOf(titles: readonly string[], language: string): Topic[] {
+/**
+ * The words that come back in the titles of a channel’s videos, most often first; no filler and no numbers.
+ * @yields after each title, so that others have their turn.
+ */
+export function* topicsOf(titles: readonly string[], language: string): Generator<undefined, Topic[]> {
   const stem = stemmerFor(language)
   const formats = formatWords(language)
   const found = new Map<string, { titles: number; written: Map<string, number> }>()
@@ -34,6 +37,7 @@ export function topicsOf(titles: readonly string[], language: string): Topic[] {
       topic.written.set(norm, (topic.written.get(norm) ?? 0) + 1)
       found.set(of, topic)
     }
+    yield
   }
   return [...found]
     .filter(([, { titles: n }]) => n >= LEAST_TITLES)

@@ -63,7 +63,9 @@ export function standAgain(db: Db): (series: number) => void {
   }
 }
 
+type SumsRow = [total: number, rows: number | null, brings: number | null, more: number]
 type SeriesRow = [
+  ...SumsRow,
   video: string,
   title: string,
   phrase: string,
@@ -133,13 +135,11 @@ export type ChannelSeriesStore = ReturnType<typeof channelSeriesStore>
 export function channelSeriesStore(db: Db) {
   db.function('lowered', { deterministic: true }, (text: string) => text.toLowerCase())
   type Bound = Record<'channel' | 'region' | 'kind' | 'shares' | 'contains', string> & { old: number }
-  const sums = db
-    .prepare<Bound, [total: number, rows: number | null, brings: number | null, more: number]>(
-      `${SERIES} SELECT count(*), sum(day > @old), sum(brings),
-          EXISTS (SELECT 1 ${OF_CHANNEL} LIMIT 1 OFFSET ${MOST_SERIES})
-        FROM weighed`,
-    )
-    .raw()
+  /** @param over what is added up. */
+  const sumsOf = (over: string) =>
+    `count(*) ${over}, sum(day > @old) ${over}, sum(brings) ${over},
+      EXISTS (SELECT 1 ${OF_CHANNEL} LIMIT 1 OFFSET ${MOST_SERIES})`
+  const sums = db.prepare<Bound, SumsRow>(`${SERIES} SELECT ${sumsOf('')} FROM weighed`).raw()
   const ordered = new Map<string, Statement<[Bound & { limit: number; offset: number }], SeriesRow>>()
   const inOrder = ({ column, direction }: ChannelRankSort) => {
     const order = `${column}:${direction}`
@@ -147,8 +147,8 @@ export function channelSeriesStore(db: Db) {
     if (known) return known
     const made = db
       .prepare<[Bound & { limit: number; offset: number }], SeriesRow>(
-        `${SERIES} SELECT video, title, phrase, searches, told_last, told_week, told_month, told_best FROM weighed
-          ORDER BY ${KEYS[column]} ${direction} NULLS LAST, published_at DESC, phrase LIMIT @limit OFFSET @offset`,
+        `${SERIES} SELECT ${sumsOf('OVER ()')}, video, title, phrase, searches, told_last, told_week, told_month, told_best
+          FROM weighed ORDER BY ${KEYS[column]} ${direction} NULLS LAST, published_at DESC, phrase LIMIT @limit OFFSET @offset`,
       )
       .raw()
     ordered.set(order, made)
@@ -160,21 +160,29 @@ export function channelSeriesStore(db: Db) {
     shares: JSON.stringify(shares.length ? [...shares, 0] : []),
     contains: contains.trim().toLowerCase(),
   })
+  const summed = ([total, rows, brings, more]: SumsRow): SeriesSums => ({
+    total,
+    more: more === 1,
+    fresh: { rows: rows ?? 0, brings: brings ?? 0 },
+  })
   return {
-    /** Those asked for, in their order; what is not known comes last, those alike by the newest videos. */
-    of: (question: SeriesQuestion): ChannelSeries[] =>
-      inOrder(question.sort)
-        .all({ ...bound(question), limit: question.limit, offset: question.offset })
-        .map(([video, title, phrase, searches, last, week, month, best]) => ({
-          video,
-          title,
-          phrase,
-          searches,
-          days: daysOf(last, week, month, best),
-        })),
-    sums: (question: SeriesQuestion): SeriesSums => {
-      const [total, rows, brings, more] = sums.get(bound(question))!
-      return { total, more: more === 1, fresh: { rows: rows ?? 0, brings: brings ?? 0 } }
+    /**
+     * Those asked for, in their order, and what all come to. What is not known comes last, those alike by the newest
+     * videos.
+     */
+    of(question: SeriesQuestion): { series: ChannelSeries[]; sums: SeriesSums } {
+      const { limit, offset, sort } = question
+      const found = inOrder(sort).all({ ...bound(question), limit, offset })
+      const series = found.map(([, , , , video, title, phrase, searches, last, week, month, best]) => ({
+        video,
+        title,
+        phrase,
+        searches,
+        days: daysOf(last, week, month, best),
+      }))
+      const [first] = found
+      // Where none is shown, no row tells what all come to.
+      return { series, sums: summed(first ? [first[0], first[1], first[2], first[3]] : sums.get(bound(question))!) }
     },
   }
 }

@@ -77,8 +77,8 @@ export function videoStore(db: Db) {
     WHERE code = ?`)
   const videoRow = db.prepare<[string], VideoRow>(`${VIDEO} WHERE v.code = ?`)
   const channelRow = db.prepare<[string], ChannelRow>('SELECT * FROM channel WHERE id = ?')
-  const ofChannel = db.prepare<[string], VideoRow>(
-    `${VIDEO} WHERE v.channel_id = ? ORDER BY v.published_at DESC LIMIT 2000`,
+  const ofChannel = db.prepare<[string, number], VideoRow>(
+    `${VIDEO} WHERE v.channel_id = ? ORDER BY v.published_at DESC LIMIT ?`,
   )
   const countedOfChannel = db.prepare<[string], { views: number; publishedAt: number; at: number }>(
     `SELECT views, published_at AS publishedAt, at FROM video
@@ -87,6 +87,9 @@ export function videoStore(db: Db) {
   const codesOfChannel = db
     .prepare<[string], string>('SELECT code FROM video WHERE channel_id = ? ORDER BY published_at DESC LIMIT 20000')
     .pluck()
+  const titlesOfChannel = db.prepare<[string, number], { code: string; title: string }>(
+    'SELECT code, title FROM video WHERE channel_id = ? ORDER BY published_at DESC LIMIT ?',
+  )
   const listed = db.prepare('UPDATE channel SET listed_at = ? WHERE id = ?')
   const counted = db.prepare<[], number>('SELECT coalesce(max(id), 0) FROM video').pluck()
   const observed = db
@@ -185,12 +188,14 @@ export function videoStore(db: Db) {
     },
     video: (code: string): VideoRow | null => videoRow.get(code) ?? null,
     channel: (id: string): ChannelRow | null => channelRow.get(id) ?? null,
-    /** A channel's videos known, newest first. */
-    ofChannel: (id: string): VideoRow[] => ofChannel.all(id),
+    /** A channel's videos with all their texts, newest first: as many as are needed, for texts are long. */
+    ofChannel: (id: string, most = 2000): VideoRow[] => ofChannel.all(id, most),
     /** The views of a channel's videos, where they and the release are known, newest first. */
     countedOfChannel: (id: string) => countedOfChannel.all(id),
     /** The ids of all of a channel's videos, newest first; 20,000 at most. */
     codesOfChannel: (id: string): string[] => codesOfChannel.all(id),
+    /** The titles of a channel's videos, newest first. */
+    titlesOfChannel: (id: string, most = 20_000) => titlesOfChannel.all(id, most),
     /** Channels whose name holds a text, the largest first. */
     findChannels: (text: string): ChannelRow[] => findChannels.all(`%${text.replace(/[\\%_]/gu, '\\$&')}%`),
     /** The phrases a video stands for on kept pages, best rank first. */

@@ -61,8 +61,8 @@ export async function ranksFallen(
 /** New videos that fall short in their first weeks, and where. */
 export async function firstWeeksLow({ videoDays, videos, now }: Stores, channel: string): Promise<Proposal[]> {
   const today = rankDay(now())
-  const known = videos.ofChannel(channel).filter(({ published_at }) => published_at !== null)
-  const days = new Map(known.slice(0, MOST_OTHERS).map(video => [video.code, firstDaysOf(videoDays, video)]))
+  const known = videos.ofChannel(channel, MOST_OTHERS).filter(({ published_at }) => published_at !== null)
+  const days = new Map(known.map(video => [video.code, firstDaysOf(videoDays, video)]))
   const fresh = known.slice(0, MOST_NEW).filter(({ published_at }) => rankDay(published_at!) > today - FIRST_DAYS - 7)
   const proposals: Proposal[] = []
   for (const { code, title } of fresh) {

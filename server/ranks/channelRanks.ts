@@ -26,11 +26,12 @@ export function channelRanks(store: ChannelSeriesStore, question: ChannelRanksQu
   // Searches and shares are the site's: how many look at a block of web search nobody tells.
   const shares = kind === 'web' ? [] : question.shares
   const which = { channel, region, kind, shares, old: today - FRESH_DAYS, contains, sort, offset, limit }
-  const rows = store.of(which).map(({ phrase, video, title, searches, days }) => {
+  const { series, sums } = store.of(which)
+  const rows = series.map(({ phrase, video, title, searches, days }) => {
     const standing = standingOf(days)!
     const says = kind === 'site' && isFresh(standing.now, today)
     const brings = says ? bringsOf(searches, standing.now.rank, shares) : null
     return { phrase, videoId: video, title, standing, searches, brings }
   })
-  return { rows, ...store.sums(which) }
+  return { rows, ...sums }
 }

@@ -30,8 +30,10 @@ export async function earnedAnswer(
 ): Promise<EarnedAnswer> {
   const settings = workspaces.settings(workspace)
   const spans = earned.spans(workspace)
+  await nextTurn()
   const kind = asked.kind ?? DEAREST.find(each => spans.some(span => span.kind === each)) ?? null
   const lines = earned.newest(workspace, LINES).map(toldLine)
+  await nextTurn()
   const answer: EarnedAnswer = {
     kinds: EARNED_KINDS.flatMap(each => {
       const span = spans.find(known => known.kind === each)
@@ -85,7 +87,9 @@ export async function earnedAnswer(
     kinds.set(phrase, found)
     return found
   }
-  const told = followed.map(({ video, count, views, search, days }): EarningVideo => {
+  const told: EarningVideo[] = []
+  for (const [i, { video, count, views, search, days }] of followed.entries()) {
+    if (i % AT_ONCE === 0) await nextTurn()
     const ways = byPhrase(seen.get(video) ?? [], settings.shares, days).map(({ phrase, language, views: came }) => ({
       phrase,
       views: came,
@@ -96,12 +100,12 @@ export async function earnedAnswer(
     const scale = all > 0 ? Math.min(1, (search ?? views) / all) : 0
     const scaled = ways.map(way => ({ ...way, views: way.views * scale }))
     const rest = views - all * scale
-    return {
+    told.push({
       id: video,
       count,
       ways: [...scaled, { phrase: null, intent: '', place: '', views: rest }].filter(way => way.views > 1e-6),
-    }
-  })
+    })
+  }
   const found = await inTurns(earnedOf(told))
   return found ? { ...answer, ...found } : answer
 }

@@ -45,11 +45,12 @@ export async function filmingPlanOf(
   const viewed = seen.reduce((sum, { views }) => sum + (views ?? 0), 0)
   const growth = subscribers && viewed ? { subscribers, perView: subscribers / viewed } : null
   const sizes = growth ? SIZES : [1]
-  const standings = sizes.map(size =>
-    size === 1
-      ? workspaces.standing(workspace)
-      : workspaces.standing(workspace, { subscribers: Math.round(subscribers! * size) }),
-  )
+  const standings: ReturnType<typeof workspaces.standing>[] = []
+  for (const size of sizes) {
+    await nextTurn()
+    const as = size === 1 ? {} : { subscribers: Math.round(subscribers! * size) }
+    standings.push(workspaces.standing(workspace, as))
+  }
   const seasons: (Season | null)[] = []
   const ideas: FilmIdea[] = []
   for (const each of open) {

@@ -5,6 +5,8 @@ import { rankDay } from '../../core/ranks/standing'
 import type { Runtime } from '../runtime'
 import { inTurns } from '../threads/inTurns'
 
+/** The newest videos that are looked at. */
+const MOST_VIDEOS = 2000
 /** Videos that are told, and days whose views are counted. */
 const MOST = 100
 const DAYS = 28
@@ -25,7 +27,7 @@ export async function leadingOnOf(
   workspace: string,
 ): Promise<{ rows: (LeadingOn & { brief: string | null })[]; videos: number }> {
   const { channelId, language } = workspaces.get(workspace)!
-  const own = channelId === null ? [] : videos.ofChannel(channelId)
+  const own = channelId === null ? [] : videos.titlesOfChannel(channelId, MOST_VIDEOS)
   const today = rankDay(now())
   const read: LeadingVideo[] = []
   for (const [i, { code, title }] of own.entries()) {

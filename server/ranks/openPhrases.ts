@@ -7,6 +7,7 @@ import { wonTogether, type OpenPhrase, type OpenPhrasesAnswer } from '../../shar
 import { phrasesQuerySchema, type PhrasesAnswer } from '../../shared/phrases'
 import { pageForecast } from '../rivals/pageForecast'
 import type { Runtime } from '../runtime'
+import { inTurns } from '../threads/inTurns'
 
 export type OpenPhraseStores = Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 'results' | 'videos' | 'workspaces'> & {
   search: Pick<Runtime['search'], 'answer'>
@@ -15,15 +16,14 @@ export type OpenPhraseStores = Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 
 /** Phrases of the topics that are looked at, those worth most for the channel; and those that are told. */
 const LOOKED = 400
 const MOST = 60
+/** The newest videos that tell what the channel is about. */
+const TITLES_READ = 2000
 /** A chance below this is none that one can reach. */
 const LEAST_CHANCE = 0.25
 /** Fewer views a month are not worth a video. */
 const LEAST_VIEWS = 1
 /** Views to win are those of ninety days. */
 const MONTHS_WON = 3
-/** Pages read between two turns of others: some milliseconds each. */
-const AT_ONCE = 4
-
 /**
  * Phrases of a channel’s topics that are searched and within its reach, on whose page no video of it stands and that no
  * brief is for; from what is kept, nothing is asked.
@@ -42,10 +42,8 @@ export async function openPhrasesOf(
   const nothing: OpenPhrasesAnswer = { topics: [], phrases: [], known: 0, looked: 0, unknown: 0 }
   if (channel === null || !own) return nothing
   const { language } = home!
-  const topics = topicsOf(
-    videos.ofChannel(channel).map(({ title }) => title),
-    language,
-  )
+  const titles = videos.titlesOfChannel(channel, TITLES_READ).map(({ title }) => title)
+  const topics = await inTurns(topicsOf(titles, language))
   if (!topics.length) return nothing
   const query = phrasesQuerySchema.parse({
     seed: topics.map(({ word }) => word).join(', '),
@@ -88,8 +86,9 @@ export async function openPhrasesOf(
     const stems = new Set(words(phrase, language).map(({ norm }) => stem(norm)))
     return topics.filter(topic => stems.has(topic.stem)).map(({ word }) => word)
   }
-  for (const [i, { phrase, volume, difficulty, intent }] of candidates.entries()) {
-    if (i % AT_ONCE === 0) await nextTurn()
+  for (const { phrase, volume, difficulty, intent } of candidates) {
+    // A page's results are read for each: others have their turn before every one.
+    await nextTurn()
     const id = phrases.idOf(language, phraseKey(phrase))
     const page = id === undefined ? null : results.latest(id, region)
     if (!page?.complete) continue

@@ -16,7 +16,7 @@ export function ownVideoNamed(
 ): (named: string) => Named {
   const byTitle = new Map<string, string | null>()
   const ids = new Set<string>(alone === null ? [] : [alone])
-  for (const { code, title } of channel === null ? [] : videos.ofChannel(channel)) {
+  for (const { code, title } of channel === null ? [] : videos.titlesOfChannel(channel)) {
     ids.add(code)
     byTitle.set(plain(title), byTitle.has(plain(title)) ? null : code)
   }

@@ -53,7 +53,7 @@ export function surroundingsOf(
     .map(({ code, title, channel_title, rank }) => ({ videoId: code, title, channel: channel_title, rank }))
   // Lists of different sources differ without anybody having moved.
   const pages = results.past(page.phrase_id, region, kind).filter(({ source }) => source === page.source)
-  const mine = new Set([video, ...(channel === null ? [] : videos.ofChannel(channel).map(({ code }) => code))])
+  const mine = new Set([video, ...(channel === null ? [] : videos.codesOfChannel(channel))])
   answer.arrivals = arrivalsAbove(pages, video, mine).map(({ id, ...arrival }) => ({
     ...arrival,
     videoId: id,

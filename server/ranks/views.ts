@@ -96,9 +96,8 @@ export function viewsAnswer(
     channel === null
       ? []
       : videos
-          .ofChannel(channel)
+          .ofChannel(channel, MOST_OTHERS)
           .filter(({ code, published_at }) => code !== video && published_at !== null)
-          .slice(0, MOST_OTHERS)
   return {
     days: days.map(({ day, ...figures }) => ({ ...figures, day: dayName(day) })),
     referrers: videoDays

@@ -30,8 +30,7 @@ export function startViews(
   if (channel === null || !mayAsk || ownDataOnly) return null
   if (jobs.list().some(({ kind, state }) => kind === 'views' && state === 'running')) return null
   const due = videos
-    .ofChannel(channel)
-    .slice(0, MOST)
+    .titlesOfChannel(channel, MOST)
     .filter(({ code }) => viewsAreDue(deps, code))
     .map(({ code }) => code)
   if (!due.length) return null

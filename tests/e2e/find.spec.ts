@@ -1,3 +1,5 @@
+import { DEFAULT_PROFILE } from '../../core/draft/limits'
+import { BALANCED } from '../../core/draft/ruleset'
 import { call, expect, test } from './app'
 
 test('anything is found with one key, by words, beginnings and misspellings; Enter goes there', async ({
@@ -42,8 +44,52 @@ test('anything is found with one key, by words, beginnings and misspellings; Ent
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('find')).toHaveCount(0)
 
+  await look('rule sets')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/desk\?.*rules=/u)
+  await expect(
+    page.getByTestId('rules').getByTestId('rules-set').and(page.locator('[aria-current=true]')),
+  ).toContainText('in use')
+  await page.getByTestId('rules-close').click()
+  await expect(page).not.toHaveURL(/rules=/u)
+
   await look('dark')
   await expect(first).toContainText('Dark or light theme')
   await page.keyboard.press('Enter')
   await expect(page.locator('.v-theme--dark').first()).toBeVisible()
+})
+
+test('a rule set and limits of one’s own are found by name, and the address leads there again', async ({
+  page,
+  app,
+}) => {
+  const make = async (path: string, body: object) =>
+    ((await call(app, path, { method: 'POST', body })).json as unknown as { id: string }).id
+  const set = await make('/api/rule-sets', { ...BALANCED, id: undefined, name: 'For weekend guests' })
+  const profile = await make('/api/limit-profiles', { ...DEFAULT_PROFILE, id: undefined, name: 'A narrow kiosk' })
+  await page.goto('/next')
+  await expect(page.getByTestId('tray')).toBeVisible()
+  const look = async (q: string, kind: string) => {
+    await page.keyboard.press('Control+k')
+    await expect(page.getByTestId('find-box').locator('input')).toBeFocused()
+    await page.keyboard.type(q)
+    await page.getByRole('option').filter({ hasText: kind }).first().click()
+  }
+  await look('weekend', 'Rule set')
+  await expect(page).toHaveURL(new RegExp(`rules=${set}`, 'u'))
+  await expect(page.getByTestId('rules-name').locator('input')).toHaveValue('For weekend guests')
+  await page.reload()
+  await expect(page.getByTestId('rules-name').locator('input')).toHaveValue('For weekend guests')
+  await page.getByTestId('limits-set').filter({ hasText: 'A narrow kiosk' }).click()
+  await expect(page).toHaveURL(new RegExp(`limits=${profile}`, 'u'))
+  await page.getByTestId('rules-close').click()
+  await expect(page).not.toHaveURL(/limits=/u)
+
+  await look('kiosk', 'Limits')
+  const shown = page.getByTestId('limits-set').and(page.locator('[aria-current=true]'))
+  await expect(shown).toContainText('A narrow kiosk')
+  await page.goBack()
+  await expect(page.getByTestId('rules')).toHaveCount(0)
+  await call(app, `/api/rule-sets/${set}`, { method: 'DELETE' })
+  await call(app, `/api/limit-profiles/${profile}`, { method: 'DELETE' })
 })

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Cover } from '../../../core/draft/cover'
 import type { FieldRange, Fix } from '../../../core/draft/draft'
 import type { RuleSet } from '../../../core/draft/ruleset'
 import type { Score } from '../../../core/draft/score'
 import { leftOf as left, pointsText as figure } from '~/composables/points'
+import { useRulesPlace } from '~/composables/rulesPlace'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 const props = defineProps<{
@@ -22,7 +23,7 @@ const needLead = computed(() =>
 )
 const items = useWorkspaceItems()
 const set = computed(() => items.ruleSetOf(ruleSet.value))
-const editing = ref(false)
+const { at: rules, turn: turnRules } = useRulesPlace()
 const open = computed(() => (props.score?.checks ?? []).filter(check => left(check) > 0.05))
 </script>
 
@@ -43,9 +44,17 @@ const open = computed(() => (props.score?.checks ?? []).filter(check => left(che
       />
       <p class="small muted">
         {{ set.note }}
-        <button class="plain link" data-test="rules-open" @click="editing = true">See and change the rules</button>
+        <button class="plain link" data-test="rules-open" @click="turnRules({ set: ruleSet }, true)">
+          See and change the rules
+        </button>
       </p>
-      <LazyDeskRules v-if="editing" v-model="editing" v-model:rule-set="ruleSet" :score-under="scoreUnder" />
+      <LazyDeskRules
+        v-if="rules"
+        v-model:rule-set="ruleSet"
+        :at="rules"
+        :score-under="scoreUnder"
+        @turn="turnRules($event)"
+      />
       <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
     </header>
     <div class="scroll" tabindex="0" aria-label="Checks">

@@ -7,19 +7,43 @@ import type { EvidencePages } from '../../../../shared/evidence'
 import type { WeightProposal } from '../../../../core/evidence/weights'
 import { useEvidence } from '~/composables/evidence'
 import { counted } from '~/composables/figures'
+import type { RulesPlace } from '~/composables/rulesPlace'
 import { saveFile } from '~/composables/saveFile'
 import { useBrief } from '~/stores/brief'
 import { useNotices } from '~/stores/notices'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
 
 /** The rules by which texts are scored: read, compared, copied, changed, shared. */
-const open = defineModel<boolean>({ required: true })
 const chosen = defineModel<string>('ruleSet', { required: true })
-const props = defineProps<{ scoreUnder: (set: RuleSet) => Promise<Score> }>()
+const props = defineProps<{ /** What is looked at. */ at: RulesPlace; scoreUnder: (set: RuleSet) => Promise<Score> }>()
+const emit = defineEmits<{
+  /** To something else, or `null` for away from the rules. */ turn: [at: RulesPlace | null]
+}>()
 const items = useWorkspaceItems()
 const notices = useNotices()
 
-const shown = ref(chosen.value)
+/** The limit profile that is looked at instead of a rule set. */
+const limits = computed({
+  get: () => ('limits' in props.at ? items.profileOf(props.at.limits).id : null),
+  set: id => {
+    if (id !== null) emit('turn', { limits: id })
+  },
+})
+/** The rule set that is looked at, or was before the limits. */
+const last = ref(chosen.value)
+watch(
+  () => props.at,
+  at => {
+    if ('set' in at) last.value = at.set || chosen.value
+  },
+  { immediate: true },
+)
+const shown = computed({
+  get: () => items.ruleSetOf(last.value).id,
+  set: id => {
+    emit('turn', { set: id })
+  },
+})
 const saved = computed(() => items.ownRuleSets.find(each => each.id === shown.value) ?? null)
 /** The set as it is worked on here; kept with Save. */
 const draft = ref<RuleSet>(copy(items.ruleSetOf(shown.value)))
@@ -52,18 +76,12 @@ const percentOf = (score: Score | null | undefined) =>
   score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %`
 
 const brief = useBrief()
-/** The limit profile that is looked at instead of a rule set. */
-const limits = ref<string | null>(null)
 const profile = computed({
   get: () => items.profileOf(brief.fields?.profile ?? '').id,
   set: (id: string) => {
     brief.set('profile', id)
   },
 })
-function turn(set: string) {
-  shown.value = set
-  limits.value = null
-}
 const pages = ref<EvidencePages>({ region: null })
 const { answer: evidence, job, problem: evidenceProblem, load: loadEvidence, work, stop } = useEvidence(shown, pages)
 function take(weights: readonly WeightProposal[]) {
@@ -103,7 +121,7 @@ const { faults, choose } = useSettingsFile(async text => {
 </script>
 
 <template>
-  <v-dialog v-model="open" max-width="1040" scrollable>
+  <v-dialog :model-value="true" max-width="1040" scrollable @update:model-value="emit('turn', null)">
     <v-card data-test="rules">
       <v-card-title>Rules</v-card-title>
       <v-card-text class="body">
@@ -115,7 +133,7 @@ const { faults, choose } = useSettingsFile(async text => {
             :class="{ shown: !limits && set.id === shown }"
             :aria-current="!limits && set.id === shown"
             data-test="rules-set"
-            @click="turn(set.id)"
+            @click="shown = set.id"
           >
             {{ set.name }}<span v-if="set.id === chosen" class="small muted"> in use</span>
           </button>
@@ -213,7 +231,7 @@ const { faults, choose } = useSettingsFile(async text => {
           @click="save"
           >Save</v-btn
         >
-        <v-btn data-test="rules-close" @click="open = false">Close</v-btn>
+        <v-btn data-test="rules-close" @click="emit('turn', null)">Close</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>
