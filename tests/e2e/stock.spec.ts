@@ -76,6 +76,15 @@ test('a long list is imported into, shown in parts, sorted by its headers and ex
   const phrases = page.getByTestId('list-phrases')
   for (let twice = 0; twice < 2; twice++) await phrases.getByRole('columnheader', { name: 'Searches' }).click()
   await expect(phrases.locator('tbody tr td:nth-child(3)').filter({ hasText: /\d/u }).first()).toHaveText('506')
+  // A screen draws what is seen; paper holds all of it, in the order of the screen.
+  const rows = phrases.locator('tbody tr:has(td + td)')
+  expect(await rows.count()).toBeLessThan(100)
+  await page.emulateMedia({ media: 'print' })
+  await expect(rows).toHaveCount(505)
+  await expect(rows.first().locator('td').nth(2)).toHaveText('506')
+  await page.emulateMedia({ media: 'screen' })
+  await expect.poll(() => rows.count()).toBeLessThan(100)
+  await expect(phrases.locator('tbody tr td:nth-child(3)').filter({ hasText: /\d/u }).first()).toHaveText('506')
   const id = new URL(page.url()).searchParams.get('list')!
   const csv = await call(app, `/api/lists/${id}/export?format=csv&region=GB`)
   expect(csv.text.trim().split('\r\n')).toHaveLength(506)

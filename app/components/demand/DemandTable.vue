@@ -96,7 +96,7 @@ watch(
 
 <template>
   <div ref="frame" class="frame sheet" @scroll.capture.passive="onScroll">
-    <v-data-table-virtual
+    <ShellTable
       :headers
       :items="rows"
       item-value="phrase"
@@ -162,7 +162,7 @@ watch(
           @open="emit('open', $event)"
         />
       </template>
-    </v-data-table-virtual>
+    </ShellTable>
   </div>
 </template>
 

@@ -149,7 +149,7 @@ function monthTitle(i: number, value: number | null, most: number): string {
       ><span class="volume" />
     </div>
     <p v-if="!strips.length" class="muted empty">No source has monthly figures for these phrases.</p>
-    <v-virtual-scroll v-else :items="sorted" :item-height="ROW" class="scroll" role="list">
+    <ShellRows v-else :items="sorted" :height="ROW" class="scroll" role="list">
       <template #default="{ item }">
         <div
           class="strip"
@@ -182,7 +182,7 @@ function monthTitle(i: number, value: number | null, most: number): string {
           <span class="volume figure small">{{ rounded(item.row.volume) }}</span>
         </div>
       </template>
-    </v-virtual-scroll>
+    </ShellRows>
   </div>
 </template>
 

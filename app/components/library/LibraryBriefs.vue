@@ -108,7 +108,7 @@ const { isOverDropZone } = useDropZone(zone, {
       <p>A brief is one video, planned or published: its topic, phrases and text. Create your first one.</p>
       <v-btn variant="flat" color="primary" :prepend-icon="mdiPlus" @click="newOpen = true">New brief</v-btn>
     </div>
-    <v-data-table-virtual
+    <ShellTable
       v-else
       :headers="HEADERS"
       :items="found"
@@ -179,7 +179,7 @@ const { isOverDropZone } = useDropZone(zone, {
           />
         </div>
       </template>
-    </v-data-table-virtual>
+    </ShellTable>
     <LazyLibraryNewBrief v-if="newOpen" v-model="newOpen" />
     <LazyLibraryPublish v-if="publishing" v-model="publishing" :lines="sendable" />
     <LazyLibraryReturned v-if="opened" v-model="opened" />

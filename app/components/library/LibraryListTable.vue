@@ -32,7 +32,7 @@ const HEADERS = [
 </script>
 
 <template>
-  <v-data-table-virtual
+  <ShellTable
     :headers="HEADERS"
     :items="rows"
     item-value="phrase"
@@ -71,7 +71,7 @@ const HEADERS = [
         No phrases yet. Select some on the Demand screen and press <em>To a list</em>, or import a file.
       </p></template
     >
-  </v-data-table-virtual>
+  </ShellTable>
 </template>
 
 <style scoped>

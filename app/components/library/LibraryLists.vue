@@ -119,7 +119,7 @@ const remove = (list: ListLine) =>
         >
         <span v-else class="small muted">Select two lists to merge or subtract.</span>
       </div>
-      <v-data-table-virtual
+      <ShellTable
         :headers="HEADERS"
         :items="lists"
         item-value="id"
@@ -160,7 +160,7 @@ const remove = (list: ListLine) =>
             Name one above, or select phrases on the Demand screen.
           </p></template
         >
-      </v-data-table-virtual>
+      </ShellTable>
     </template>
   </div>
 </template>

@@ -101,7 +101,7 @@ async function send(event: Event) {
     <ShellRefused :rejected="rejected" :more="rejectedMore" />
     <ShellFailed v-if="problem" :problem="problem" @again="refresh" />
     <v-skeleton-loader v-else-if="!places" type="table-row@5" class="sheet" />
-    <v-data-table-virtual
+    <ShellTable
       v-else
       :headers="HEADERS"
       :items="places"
@@ -117,7 +117,7 @@ async function send(event: Event) {
       <template #[`item.population`]="{ item }"
         ><span class="figure">{{ inFull(item.population).replace('unknown', '–') }}</span></template
       >
-    </v-data-table-virtual>
+    </ShellTable>
   </div>
 </template>
 

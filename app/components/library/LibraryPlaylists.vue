@@ -65,7 +65,7 @@ async function makeNew() {
             >New playlist</v-btn
           >
         </div>
-        <v-data-table-virtual
+        <ShellTable
           :headers="HEADERS"
           :items="playlists.lines"
           item-value="id"
@@ -118,7 +118,7 @@ async function makeNew() {
               from one of your videos to the next.
             </p></template
           >
-        </v-data-table-virtual>
+        </ShellTable>
       </div>
       <PlaylistSuggested class="aside" :where="where" @made="show" />
     </div>

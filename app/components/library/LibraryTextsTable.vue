@@ -62,7 +62,7 @@ const HEADERS = computed(() => [
 </script>
 
 <template>
-  <v-data-table-virtual
+  <ShellTable
     v-model="chosen"
     v-model:sort-by="sortBy"
     :headers="HEADERS"
@@ -130,7 +130,7 @@ const HEADERS = computed(() => [
     <template #[`item.left`]="{ item }"
       ><span class="figure">{{ item.left === null ? '–' : pointsText(item.left) }}</span></template
     >
-  </v-data-table-virtual>
+  </ShellTable>
 </template>
 
 <style scoped>

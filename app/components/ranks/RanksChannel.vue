@@ -95,7 +95,7 @@ const said = computed(() => {
         {{ said }}
       </p>
     </div>
-    <v-data-table-virtual
+    <ShellTable
       v-model:sort-by="sortBy"
       :headers="HEADERS"
       :items="rows"
@@ -133,7 +133,7 @@ const said = computed(() => {
       <template v-for="{ key } in RANK_COLUMNS" :key="key" #[`item.${key}`]="{ item }"
         ><RanksCell :line="item.line" :column="key"
       /></template>
-    </v-data-table-virtual>
+    </ShellTable>
   </template>
 </template>
 

@@ -16,6 +16,8 @@ const { base, colours, mark } = useChart()
 /** More curves than these are a tangle: those that bring most are drawn. */
 const MOST = 5
 const MOST_ARRIVALS = 6
+/** More dots than these run into each other, and take long to draw: the line alone is drawn, a dot where one points. */
+const MOST_DOTS = 300
 const drawn = computed(() => {
   // What was never among the results has no curve: the table says so.
   const looked = props.lines.filter(({ days }) => days.some(({ rank }) => rank !== null))
@@ -31,6 +33,7 @@ const rival = computed(() => (drawn.value.length ? (props.surroundings?.rival ??
 const series = computed(() =>
   curves.value.map(({ name, days }) => ({ name, data: days.map(({ day, rank }) => ({ x: day * DAY, y: rank })) })),
 )
+const dots = computed(() => curves.value.reduce((sum, { days }) => sum + days.length, 0))
 const drawnDays = computed(() => drawn.value.flatMap(({ days }) => days.map(({ day }) => day)))
 /** What happened while ranks are known, as lines across the curve; the list beside it tells all. */
 const happened = computed(() => {
@@ -69,7 +72,8 @@ const options = computed((): ApexOptions => ({
   chart: {
     ...base.value.chart,
     events: {
-      markerClick(_event: unknown, _chart: unknown, at?: { seriesIndex: number; dataPointIndex: number }) {
+      // Of the dot that is pointed at, whether it is drawn before or not.
+      click(_event: unknown, _chart: unknown, at?: { seriesIndex: number; dataPointIndex: number }) {
         const day = at && curves.value[at.seriesIndex]?.days[at.dataPointIndex]?.day
         if (day !== undefined) emit('day', drawn.value[at!.seriesIndex]?.phrase ?? props.shown, day)
       },
@@ -79,7 +83,7 @@ const options = computed((): ApexOptions => ({
     ? [...PALETTE.value.slice(0, drawn.value.length), colours.value.muted]
     : [...PALETTE.value, colours.value.muted],
   stroke: { width: 2, curve: 'straight', dashArray: rival.value ? [...drawn.value.map(() => 0), 5] : 0 },
-  markers: { size: 4, strokeWidth: 0 },
+  markers: { size: dots.value > MOST_DOTS ? 0 : 4, strokeWidth: 0, hover: { size: 5 } },
   legend: { show: curves.value.length > 1, position: 'top', horizontalAlign: 'left' },
   xaxis: { type: 'datetime', labels: { datetimeUTC: true }, tooltip: { enabled: false } },
   yaxis: {

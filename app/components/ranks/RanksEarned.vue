@@ -168,7 +168,7 @@ const print = () => {
         </div>
       </div>
       <div v-else class="main">
-        <v-data-table-virtual
+        <ShellTable
           :headers="HEADERS"
           :items="answer.phrases"
           item-value="phrase"
@@ -221,7 +221,7 @@ const print = () => {
               >{{ moneySaid(worth(item.count.value)) }}</span
             ></template
           >
-        </v-data-table-virtual>
+        </ShellTable>
         <p class="small muted">
           A video is not asked which viewer ordered. What it brought is divided by how many views each phrase brought it
           and by what views of that intent and place bring over all videos; few views are drawn towards the usual. On

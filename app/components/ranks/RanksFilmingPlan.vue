@@ -98,7 +98,7 @@ const all = computed(() => films.value.reduce((sum, { views }) => sum + views, 0
     <p v-else>No open phrase is known: under <em>Within reach</em> it says why, and what to do.</p>
   </div>
   <template v-else>
-    <v-data-table-virtual
+    <ShellTable
       :headers="HEADERS"
       :items="films"
       item-value="phrase"
@@ -152,7 +152,7 @@ const all = computed(() => films.value.reduce((sum, { views }) => sum + views, 0
           data-test="plan-place"
           @click="plan.place([item])"
       /></template>
-    </v-data-table-virtual>
+    </ShellTable>
     <p class="small muted">
       Of {{ counted(plan.answer.ideas, 'open phrase') }} within reach the order that is expected to win most views until
       {{ dayOnly(rankDay(plan.answer.until!)) }}: searches by their season × the chance of each rank × the share that

@@ -97,7 +97,7 @@ const views = computed(() => {
       </section>
       <RanksReach class="sheet reach" :known="forecasts.reach" />
     </div>
-    <v-data-table-virtual
+    <ShellTable
       v-if="known.rows.length"
       :headers="HEADERS"
       :items="known.rows"
@@ -122,7 +122,7 @@ const views = computed(() => {
       <template #[`item.came`]="{ item }"
         ><ShellShape :state="item.came ? 'met' : 'missing'" :label="item.came ? 'On page one' : 'Not on page one'"
       /></template>
-    </v-data-table-virtual>
+    </ShellTable>
   </template>
 </template>
 

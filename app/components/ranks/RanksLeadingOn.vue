@@ -42,7 +42,7 @@ const furtherOf = (lists: LeadingOn['playlists']) =>
     <ShellChooseChannel v-else />
   </div>
   <template v-else>
-    <v-data-table-virtual
+    <ShellTable
       :headers="HEADERS"
       :items="leading.answer.rows"
       item-value="video"
@@ -104,7 +104,7 @@ const furtherOf = (lists: LeadingOn['playlists']) =>
           >Open it to mend</NuxtLink
         ></template
       >
-    </v-data-table-virtual>
+    </ShellTable>
     <p class="small muted">
       Those watched most first: a link there is seen by most. By the words of titles; what a description, or cards and
       end screen of a brief lead to already is left out. A playlist is named whose phrase the title says. The site does

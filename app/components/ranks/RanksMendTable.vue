@@ -40,7 +40,7 @@ function rankOf({ rank }: AuditRow) {
 </script>
 
 <template>
-  <v-data-table-virtual
+  <ShellTable
     v-model:sort-by="sortBy"
     :headers="HEADERS"
     :items="lines"
@@ -102,7 +102,7 @@ function rankOf({ rank }: AuditRow) {
         }}</span
       ></template
     >
-  </v-data-table-virtual>
+  </ShellTable>
 </template>
 
 <style scoped>

@@ -92,7 +92,7 @@ async function start(each: OpenPhrase) {
         >
       </button>
     </div>
-    <v-data-table-virtual
+    <ShellTable
       :headers="HEADERS"
       :items="shown"
       item-value="phrase"
@@ -147,7 +147,7 @@ async function start(each: OpenPhrase) {
           >Start a brief</v-btn
         ></template
       >
-    </v-data-table-virtual>
+    </ShellTable>
     <p class="small muted">
       Phrases with the words of your titles, assessed, with a chance of a quarter at least, on whose page none of yours
       was found and for which there is no brief. Of {{ counted(open.answer.known, 'phrase') }} known the

@@ -14,20 +14,20 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ show: [phrase: string] }>()
 const HEADERS = [{ key: 'phrase', title: 'Phrase', minWidth: 190 }, ...RANK_COLUMNS]
+/** The same list each time: another one would take the person's order back. */
+const BY_WORTH = [{ key: 'brings', order: 'desc' as const }]
 const rows = computed(() => props.lines.map(line => ({ line, phrase: line.phrase, ...rankKeys(line) })))
 const watchedSaid = (phrase: string) =>
   `Watched: looked up every ${props.watched.get(phrase)!.every === 1 ? 'day' : counted(props.watched.get(phrase)!.every, 'day')}`
 </script>
 
 <template>
-  <v-data-table
+  <ShellTable
     :headers="HEADERS"
     :items="rows"
-    :sort-by="[{ key: 'brings', order: 'desc' }]"
+    :sort-by="BY_WORTH"
     item-value="phrase"
     density="compact"
-    items-per-page="-1"
-    hide-default-footer
     fixed-header
     no-data-text="There are no phrases yet: put some in the tray, or look one up below."
     aria-label="Ranks by phrase"
@@ -54,7 +54,7 @@ const watchedSaid = (phrase: string) =>
     <template v-for="{ key } in RANK_COLUMNS" :key="key" #[`item.${key}`]="{ item }"
       ><RanksCell :line="item.line" :column="key"
     /></template>
-  </v-data-table>
+  </ShellTable>
 </template>
 
 <style scoped>

@@ -39,7 +39,7 @@ function insteadOf({ giveUp, videos }: Together) {
     <p>On the result pages kept of this region no phrase has two of your videos among its first twenty results.</p>
   </div>
   <template v-else>
-    <v-data-table-virtual
+    <ShellTable
       :headers="HEADERS"
       :items="together.answer.rows"
       item-value="phrase"
@@ -98,7 +98,7 @@ function insteadOf({ giveUp, videos }: Together) {
           >
         </p>
       </template>
-    </v-data-table-virtual>
+    </ShellTable>
     <p class="small muted">
       By the result pages kept of this region, first twenty results.
       <template v-if="together.answer.more">{{ counted(together.answer.more, 'phrase') }} more are not shown.</template>

@@ -117,7 +117,7 @@ async function start() {
           {{ inDigits(trials.questions.answer.ready) }} of {{ counted(trials.questions.answer.videos, 'video') }} can
           take part: old enough, days known, in no other trial, not changed lately.
         </p>
-        <v-data-table-virtual
+        <ShellTable
           :headers="HEADERS"
           :items="trials.questions.answer.questions"
           density="compact"
@@ -144,7 +144,7 @@ async function start() {
               item.visible === null ? UNKNOWN : `${timesText(item.visible)} ×`
             }}</span></template
           >
-        </v-data-table-virtual>
+        </ShellTable>
       </template>
       <h2 id="trials-made">Trials</h2>
       <ShellFailed v-if="trials.made.problem" :problem="trials.made.problem" @again="trials.made.load()" />

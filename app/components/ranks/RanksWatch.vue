@@ -96,7 +96,7 @@ const cost = computed(() => {
         <p v-if="watches.problem" role="alert" class="small">
           {{ watches.problem }} <button class="plain link" @click="watches.load()">Try again</button>
         </p>
-        <v-data-table-virtual
+        <ShellTable
           v-if="rows.length"
           :headers="HEADERS"
           :items="rows"
@@ -120,7 +120,7 @@ const cost = computed(() => {
               :aria-label="`Stop watching ${item.phrase}`"
               @click="watches.drop([item])"
           /></template>
-        </v-data-table-virtual>
+        </ShellTable>
         <div v-else-if="watches.answer" class="none muted">
           <v-icon :icon="mdiEyeOutline" size="18" aria-hidden="true" /> No phrase of this video is watched.
         </div>

@@ -150,15 +150,7 @@ function save(format: CaptionFormat) {
         </v-list>
       </v-menu>
     </div>
-    <v-virtual-scroll
-      ref="list"
-      :items="rows"
-      class="list sheet"
-      item-height="34"
-      tabindex="0"
-      aria-label="Cues"
-      role="list"
-    >
+    <ShellRows ref="list" :items="rows" class="list sheet" :height="34" tabindex="0" aria-label="Cues" role="list">
       <template #default="{ item: { cue, at } }">
         <div
           class="cue"
@@ -224,7 +216,7 @@ function save(format: CaptionFormat) {
           </span>
         </div>
       </template>
-    </v-virtual-scroll>
+    </ShellRows>
     <p v-if="find?.trim() && !rows.length" class="small muted">No cue says “{{ find.trim() }}”.</p>
   </div>
 </template>

@@ -1,0 +1,38 @@
+<script setup lang="ts" generic="Item">
+import { computed } from 'vue'
+import { VDataTable, VDataTableVirtual } from 'vuetify/components'
+import { inFull } from '~/composables/figures'
+import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
+
+/** A table that draws the rows that are seen; on paper it draws them all. */
+defineProps<{ items: readonly Item[] }>()
+/** Held here, so that paper has the order of the screen. */
+const sortBy = defineModel<{ key: string; order?: boolean | 'asc' | 'desc' }[]>('sortBy', { default: () => [] })
+const slots = defineSlots<
+  Record<`item.${string}`, (row: { item: Item }) => unknown> & {
+    'item'?: (row: { item: Item }) => unknown
+    'headers'?: () => unknown
+    'no-data'?: () => unknown
+  }
+>()
+const printing = usePrinting()
+/** Either takes the same columns, rows and slots. */
+const table = computed(() => (printing.value ? VDataTable : VDataTableVirtual) as typeof VDataTableVirtual)
+const names = Object.keys(slots) as (keyof typeof slots)[]
+</script>
+
+<template>
+  <component
+    :is="table"
+    v-model:sort-by="sortBy"
+    :items="items as Item[]"
+    v-bind="printing ? { itemsPerPage: MOST_ON_PAPER, hideDefaultFooter: true } : {}"
+  >
+    <template v-for="name in names" :key="name" #[name]="row"
+      ><slot :name="name" v-bind="row as { item: Item }"
+    /></template>
+    <template v-if="printing && items.length > MOST_ON_PAPER" #bottom
+      ><p class="small pa-2">The first {{ inFull(MOST_ON_PAPER) }} of {{ inFull(items.length) }}.</p></template
+    >
+  </component>
+</template>
