@@ -194,6 +194,8 @@ test('twelve weeks of a video that is out: the curve, who came in above, and a r
   // A point of the curve leads there, too.
   await page.goBack()
   await page.goBack()
+  // It is drawn anew with what happened beside it.
+  await expect(page.getByTestId('rank-curve')).toContainText('new at')
   await page.getByTestId('rank-curve').locator('.apexcharts-marker').first().click({ force: true })
   await expect(page).toHaveURL(/\/rivals\?.*day=/u)
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
+import { refDebounced } from '@vueuse/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { PAGE_SEATS } from '../../../core/rivals/difficulty'
 import { rankDay } from '../../../core/ranks/standing'
@@ -13,15 +14,19 @@ const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ lines: readonly RankLine[]; shown: string; surroundings: RankSurroundings | null }>()
 const emit = defineEmits<{ day: [phrase: string, day: number] }>()
 const { base, colours, mark } = useChart()
+/** Drawing takes long: it waits until the hand rests, so that the next click or key does not wait for it. */
+const REST = 150
+const asked = computed(() => ({ lines: props.lines, shown: props.shown, surroundings: props.surroundings }))
+const at = refDebounced(asked, REST)
 /** More curves than these are a tangle: those that bring most are drawn. */
 const MOST = 5
 const MOST_ARRIVALS = 6
-/** More dots than these run into each other, and take long to draw: the line alone is drawn, a dot where one points. */
+/** More dots than these run into each other, and take long to draw: lines alone are drawn, and do not move. */
 const MOST_DOTS = 300
 const drawn = computed(() => {
   // What was never among the results has no curve: the table says so.
-  const looked = props.lines.filter(({ days }) => days.some(({ rank }) => rank !== null))
-  const alone = looked.filter(({ phrase }) => phrase === props.shown)
+  const looked = at.value.lines.filter(({ days }) => days.some(({ rank }) => rank !== null))
+  const alone = looked.filter(({ phrase }) => phrase === at.value.shown)
   return alone.length ? alone : [...looked].sort((a, b) => (b.brings?.now ?? -1) - (a.brings?.now ?? -1)).slice(0, MOST)
 })
 /** Mine, and last the rival to be passed. */
@@ -29,17 +34,17 @@ const curves = computed(() => [
   ...drawn.value.map(({ phrase, mark, days }) => ({ name: mark ? `${mark} ${phrase}` : phrase, days })),
   ...(rival.value ? [{ name: rival.value.title, days: rival.value.days }] : []),
 ])
-const rival = computed(() => (drawn.value.length ? (props.surroundings?.rival ?? null) : null))
+const rival = computed(() => (drawn.value.length ? (at.value.surroundings?.rival ?? null) : null))
 const series = computed(() =>
   curves.value.map(({ name, days }) => ({ name, data: days.map(({ day, rank }) => ({ x: day * DAY, y: rank })) })),
 )
-const dots = computed(() => curves.value.reduce((sum, { days }) => sum + days.length, 0))
+const few = computed(() => curves.value.reduce((sum, { days }) => sum + days.length, 0) <= MOST_DOTS)
 const drawnDays = computed(() => drawn.value.flatMap(({ days }) => days.map(({ day }) => day)))
 /** What happened while ranks are known, as lines across the curve; the list beside it tells all. */
 const happened = computed(() => {
   const [from, to] = [Math.min(...drawnDays.value), Math.max(...drawnDays.value)]
   const within = ({ at }: { at: number }) => rankDay(at) >= from && rankDay(at) <= to
-  const { marks = [], arrivals = [] } = props.surroundings ?? {}
+  const { marks = [], arrivals = [] } = at.value.surroundings ?? {}
   const colour = { released: colours.value.teal, changed: colours.value.teal, told: colours.value.ochre }
   return [
     ...marks.filter(within).map(({ at, text, kind }) => mark(at, text, colour[kind])),
@@ -71,11 +76,12 @@ const options = computed((): ApexOptions => ({
   ...base.value,
   chart: {
     ...base.value.chart,
+    animations: { ...base.value.chart?.animations, enabled: few.value && base.value.chart?.animations?.enabled },
     events: {
       // Of the dot that is pointed at, whether it is drawn before or not.
-      click(_event: unknown, _chart: unknown, at?: { seriesIndex: number; dataPointIndex: number }) {
-        const day = at && curves.value[at.seriesIndex]?.days[at.dataPointIndex]?.day
-        if (day !== undefined) emit('day', drawn.value[at!.seriesIndex]?.phrase ?? props.shown, day)
+      click(_event: unknown, _chart: unknown, dot?: { seriesIndex: number; dataPointIndex: number }) {
+        const day = dot && curves.value[dot.seriesIndex]?.days[dot.dataPointIndex]?.day
+        if (day !== undefined) emit('day', drawn.value[dot!.seriesIndex]?.phrase ?? at.value.shown, day)
       },
     },
   },
@@ -83,7 +89,7 @@ const options = computed((): ApexOptions => ({
     ? [...PALETTE.value.slice(0, drawn.value.length), colours.value.muted]
     : [...PALETTE.value, colours.value.muted],
   stroke: { width: 2, curve: 'straight', dashArray: rival.value ? [...drawn.value.map(() => 0), 5] : 0 },
-  markers: { size: dots.value > MOST_DOTS ? 0 : 4, strokeWidth: 0, hover: { size: 5 } },
+  markers: { size: few.value ? 4 : 0, strokeWidth: 0, hover: { size: 5 } },
   legend: { show: curves.value.length > 1, position: 'top', horizontalAlign: 'left' },
   xaxis: { type: 'datetime', labels: { datetimeUTC: true }, tooltip: { enabled: false } },
   yaxis: {
