@@ -7,6 +7,13 @@ import { queryAhead, useAddress } from './address'
 import { messageOf } from './api'
 import { firstAnswers } from './firstAnswers'
 
+/** Whether the address names a brief that has not come yet: what is typed now would go into the one shown before it. */
+export function useBriefComing() {
+  const route = useRoute()
+  const brief = useBrief()
+  return computed(() => !!brief.brief && typeof route.query.brief === 'string' && route.query.brief !== brief.brief.id)
+}
+
 /**
  * The brief named by the address (`?brief=`), whose workspace is then at work. Without one, the last open or the newest
  * of the workspace at work takes its place in the address, so that every view can be linked to; one without briefs has

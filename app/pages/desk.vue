@@ -62,6 +62,7 @@ const SPOKEN_SIDES = [
 ] as const
 const route = useRoute()
 const address = useAddress()
+const coming = useBriefComing()
 const part = computed(() => PARTS.find(each => each.part === route.query.part)?.part ?? 'text')
 const sides = computed<readonly { side: string; title: string }[]>(() =>
   part.value === 'spoken' ? SPOKEN_SIDES : SIDES,
@@ -149,7 +150,7 @@ function restore(field: BriefField, value: unknown) {
       <p v-else-if="library.state === 'failed'" role="alert">{{ library.problem }}</p>
       <v-skeleton-loader v-else type="heading, paragraph@3" />
     </div>
-    <div v-else class="desk" :class="[side, part]">
+    <div v-else class="desk" :class="[side, part]" :inert="coming">
       <div class="write">
         <v-btn-toggle
           :model-value="part"

@@ -23,6 +23,7 @@ const PARTS = [
 ] as const
 type Part = (typeof PARTS)[number]['side']
 const route = useRoute()
+const coming = useBriefComing()
 const address = useAddress()
 const part = computed<Part>(() => PARTS.find(each => each.side === route.query.part)?.side ?? 'sheet')
 const turn = (to: Part) => address({ part: to === 'sheet' ? undefined : to }, true)
@@ -57,7 +58,7 @@ const account = computed(() => {
 </script>
 
 <template>
-  <div class="screen">
+  <div class="screen" :inert="coming">
     <h1 class="unseen">Release</h1>
     <div v-if="!brief.fields" class="sheet state">
       <template v-if="library.state === 'ready' && !library.briefs.length"

@@ -98,7 +98,14 @@ test('of two briefs opened quickly one after the other the second stands, whiche
   const answered = page.waitForResponse(`**/api/briefs/${second!.id}`)
   await turn(second!.id)
   await asked
+  // Nothing is typed into the one while the other is on its way.
+  const title = await titleOf(page).innerText()
+  await expect(page.locator('.desk')).toHaveAttribute('inert', '')
+  await titleOf(page).focus()
+  await page.keyboard.type('lost')
+  await expect(titleOf(page)).toHaveText(title)
   await turn(first!.id)
+  await expect(page.locator('.desk')).not.toHaveAttribute('inert')
   await expect.poll(() => page.url()).toContain(first!.id)
   letGo()
   await answered

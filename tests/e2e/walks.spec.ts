@@ -88,6 +88,7 @@ test('local service: eight towns, a brief each, composed in one go with contact 
   await walk.press('Enter')
   await walk.click(crossing.getByRole('button', { name: 'One brief per place' }))
   await walk.click('notice-next')
+  await expect(page.getByRole('button', { name: 'Switch brief' })).toContainText('bike repair, ')
   await walk.into(field(page, 'benefits'), 'We collect your bike at your door\nThe price is agreed before we start')
   await walk.into(page.getByRole('textbox', { name: 'Contact' }), 'Wheel Shed, 01632 960 112')
   await walk.click(page.getByRole('button', { name: 'Short', exact: true }))
