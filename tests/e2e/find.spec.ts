@@ -85,6 +85,10 @@ test('a rule set and limits of one’s own are found by name, and the address le
   await page.getByTestId('rules-close').click()
   await expect(page).not.toHaveURL(/limits=/u)
 
+  await look('limits', 'Screen')
+  const used = page.getByTestId('limits-set').and(page.locator('[aria-current=true]'))
+  await expect(used).toContainText('in use')
+  await page.getByTestId('rules-close').click()
   await look('kiosk', 'Limits')
   const shown = page.getByTestId('limits-set').and(page.locator('[aria-current=true]'))
   await expect(shown).toContainText('A narrow kiosk')

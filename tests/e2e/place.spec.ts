@@ -36,6 +36,13 @@ test('a printed screen is a page of its own: headed with the channel, without wh
     [page.locator('.write'), page.locator('.side')].map(part => part.boundingBox()),
   )
   expect(ledger!.y).toBeGreaterThan(text!.y + text!.height)
+  // What is ticked as done says so on paper, too.
+  await page.emulateMedia({ media: 'screen' })
+  await page.goto('/release')
+  const tick = page.locator('.tick').first()
+  await expect(tick).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(tick).toBeVisible()
 })
 
 /** Words and figures of a table that stick out of their cells, into the next ones. */

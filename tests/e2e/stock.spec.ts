@@ -82,6 +82,7 @@ test('a long list is imported into, shown in parts, sorted by its headers and ex
   await page.emulateMedia({ media: 'print' })
   await expect(rows).toHaveCount(505)
   await expect(rows.first().locator('td').nth(2)).toHaveText('506')
+  await expect(rows.first().locator('input[type=checkbox]')).toBeHidden()
   await page.emulateMedia({ media: 'screen' })
   await expect.poll(() => rows.count()).toBeLessThan(100)
   await expect(phrases.locator('tbody tr td:nth-child(3)').filter({ hasText: /\d/u }).first()).toHaveText('506')

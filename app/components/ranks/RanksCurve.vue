@@ -78,8 +78,7 @@ const options = computed((): ApexOptions => ({
     ...base.value.chart,
     animations: { ...base.value.chart?.animations, enabled: few.value && base.value.chart?.animations?.enabled },
     events: {
-      // Of the dot that is pointed at, whether it is drawn before or not.
-      click(_event: unknown, _chart: unknown, dot?: { seriesIndex: number; dataPointIndex: number }) {
+      markerClick(_event: unknown, _chart: unknown, dot?: { seriesIndex: number; dataPointIndex: number }) {
         const day = dot && curves.value[dot.seriesIndex]?.days[dot.dataPointIndex]?.day
         if (day !== undefined) emit('day', drawn.value[dot!.seriesIndex]?.phrase ?? at.value.shown, day)
       },

@@ -22,9 +22,17 @@ const emit = defineEmits<{
 const items = useWorkspaceItems()
 const notices = useNotices()
 
+const brief = useBrief()
+/** The limit profile of the brief. */
+const profile = computed({
+  get: () => items.profileOf(brief.fields?.profile ?? '').id,
+  set: (id: string) => {
+    brief.set('profile', id)
+  },
+})
 /** The limit profile that is looked at instead of a rule set. */
 const limits = computed({
-  get: () => ('limits' in props.at ? items.profileOf(props.at.limits).id : null),
+  get: () => ('limits' in props.at ? (props.at.limits ? items.profileOf(props.at.limits).id : profile.value) : null),
   set: id => {
     if (id !== null) emit('turn', { limits: id })
   },
@@ -75,13 +83,6 @@ watch(
 const percentOf = (score: Score | null | undefined) =>
   score?.percent == null ? '–' : `${Math.floor(score.percent + 1e-9)} %`
 
-const brief = useBrief()
-const profile = computed({
-  get: () => items.profileOf(brief.fields?.profile ?? '').id,
-  set: (id: string) => {
-    brief.set('profile', id)
-  },
-})
 const pages = ref<EvidencePages>({ region: null })
 const { answer: evidence, job, problem: evidenceProblem, load: loadEvidence, work, stop } = useEvidence(shown, pages)
 function take(weights: readonly WeightProposal[]) {
