@@ -26,6 +26,7 @@ await build({
     import: 'server/threads/importThread.ts',
     index: 'server/threads/indexThread.ts',
     reading: 'server/threads/readingThread.ts',
+    overview: 'server/threads/overviewThread.ts',
     scoring: 'server/threads/scoringThread.ts',
     evidence: 'server/threads/evidenceThread.ts',
     chance: 'server/threads/chanceThread.ts',

@@ -47,6 +47,7 @@ import { putOffStore, type PutOffStore } from './data/putOff'
 import { videoBriefStore, type VideoBriefStore } from './data/videoBriefs'
 import { chanceModelStore } from './data/chanceModels'
 import { startLearning } from './threads/startLearning'
+import { startOverviews, type Overviews } from './threads/startOverviews'
 import { startReading } from './threads/startReading'
 import { startFileWork, type FileWork } from './threads/startFileWork'
 import { startPictures, type PictureWork } from './threads/startPictures'
@@ -85,6 +86,8 @@ export interface Runtime {
   search: PhraseSearch
   /** Reads result pages, in a thread of its own. */
   reader: PageReader & { close: () => Promise<void> }
+  /** What takes reading a whole channel, in a thread of its own. */
+  overviews: Overviews
   /** What was learnt from the pages kept of how sites rank. */
   chances: Chances
   services: Switchboard
@@ -201,6 +204,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       sources: sourceStore(db, changed('phrases')),
       search,
       reader: startReading(join(workers, 'reading.mjs'), file),
+      overviews: startOverviews(join(workers, 'overview.mjs'), file, search, services.now),
       chances,
       services,
       now: services.now,

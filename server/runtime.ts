@@ -67,6 +67,7 @@ async function close(problem: unknown): Promise<void> {
   open.jobs.close()
   await open.backups.close()
   await open.services.close()
+  await open.overviews.close()
   await open.search.close()
   await open.reader.close()
   await open.chances.close()

@@ -6,7 +6,7 @@ import { phraseKey } from '../../core/text/words'
 import type { AssessedRow } from '../../shared/phrases'
 import type { PhraseStore } from '../data/phrases'
 import type { SavedPage, PageKind, PageToKeep, ResultStore } from '../data/results'
-import type { Chances } from '../rivals/chances'
+import type { LearntModels } from '../rivals/learntModels'
 import type { PageReader } from '../rivals/pageReader'
 import { serviceError, type Answer, type MayAsk, type SearchAnswer, type Services } from '../services/contract'
 import { isServiceFault, isStop, withRetry } from '../services/retry'
@@ -27,7 +27,7 @@ export interface AssessDeps extends MayAsk {
   services: Services & Partial<Pick<Switchboard, 'superseded'>>
   reader: PageReader
   /** What was learnt of how sites rank, where anything was. */
-  chances?: Pick<Chances, 'inUse'>
+  chances?: Pick<LearntModels, 'inUse'>
   now?: () => number
 }
 /** For viewer a phrase is assessed besides for anyone. */

@@ -12,12 +12,12 @@ import type { Settings } from '../../shared/workspace'
 import type { PhraseStore } from '../data/phrases'
 import type { ResultStore } from '../data/results'
 import { chanceBefore, chanceWorking } from './chanceWorking'
-import type { Chances } from '../rivals/chances'
+import type { LearntModels } from '../rivals/learntModels'
 import type { OwnStanding } from './regionColumns'
 import { chanceFor, easeForAnyone, toRow, worthInput } from './rows'
 
 export interface SheetFor {
-  chances?: Pick<Chances, 'inUse'>
+  chances?: Pick<LearntModels, 'inUse'>
   channel?: { id: string | null; subscribers: number | null }
   own: OwnStanding | null
   settings: Settings

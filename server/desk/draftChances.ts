@@ -6,7 +6,7 @@ import { strengthAsWorded, type OwnParts } from '../../core/draft/chances'
 import type { DraftTexts } from '../../core/draft/draft'
 import type { DraftChance } from '../../shared/draftChances'
 import type { PhraseStore } from '../data/phrases'
-import type { Chances } from '../rivals/chances'
+import type { LearntModels } from '../rivals/learntModels'
 import type { OwnStanding } from '../demand/regionColumns'
 
 /**
@@ -19,7 +19,7 @@ export function draftChances(
   phrases: Pick<PhraseStore, 'known'>,
   question: { draft: DraftTexts; phrases: readonly string[]; region: string; language: string },
   own: (OwnParts & OwnStanding) | null,
-  chances?: Pick<Chances, 'inUse'>,
+  chances?: Pick<LearntModels, 'inUse'>,
 ): DraftChance[] {
   const { draft, region, language } = question
   const reader = new RivalReader(language)

@@ -8,11 +8,14 @@ import type { Brief } from '../../shared/brief'
 import { rightsFor } from '../release/account'
 import { readinessFrom } from '../release/readiness'
 import { stagesOf } from '../release/stages'
+import type { LearntModels } from '../rivals/learntModels'
 import { pageForecast } from '../rivals/pageForecast'
 import type { Runtime } from '../runtime'
 
 type Stores = Parameters<typeof stagesOf>[0] &
-  Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 'publications' | 'results' | 'watches' | 'workspaces' | 'now'>
+  Pick<Runtime, 'briefs' | 'phrases' | 'publications' | 'results' | 'watches' | 'workspaces' | 'now'> & {
+    chances: LearntModels
+  }
 
 /** A release is near so long before its hour, and worth a word so long after it. */
 const NEAR = 2 * DAY

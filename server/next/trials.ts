@@ -1,15 +1,15 @@
 import { CHECKS } from '../../core/draft/checks'
 import { aboutNothing, type Proposal } from '../../core/next/proposal'
 import { DAY } from '../../core/time'
-import { trialAnswers, type TrialStores } from '../ranks/trials'
+import { trialStandings, type StandingStores } from '../ranks/trials'
 
 /** For so long an answer is news. */
 const NEWS_DAYS = 14
 
 /** Waves of trials that are due, and answers that have come lately. */
-export async function trialsDue(stores: TrialStores, workspace: string): Promise<Proposal[]> {
+export async function trialsDue(stores: StandingStores, workspace: string): Promise<Proposal[]> {
   const at = stores.now()
-  const trials = await trialAnswers(stores, workspace)
+  const trials = await trialStandings(stores, workspace)
   return trials.flatMap(({ id, check, waves, answer, answerAt, pairs, stoppedAt }): Proposal[] => {
     if (stoppedAt !== null) return []
     const of = {

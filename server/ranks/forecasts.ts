@@ -15,12 +15,12 @@ import type { VideoDayStore } from '../data/videoDays'
 import type { VideoStore } from '../data/videos'
 import type { WorkspaceStore } from '../data/workspaces'
 import type { OwnStanding } from '../demand/regionColumns'
-import type { Chances } from '../rivals/chances'
+import type { LearntModels } from '../rivals/learntModels'
 import { pageForecast } from '../rivals/pageForecast'
 import { videoOfBrief } from './videoOfBrief'
 
 export interface ForecastDeps {
-  chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead'>
+  chances?: Pick<LearntModels, 'hurdles' | 'hurdlesAsRead'>
   forecasts: ForecastStore
   phrases: Pick<PhraseStore, 'known' | 'textsById'>
   results: Pick<ResultStore, 'latest' | 'effective' | 'seats'>

@@ -5,11 +5,13 @@ import { stemmerFor } from '../../core/text/stems'
 import { phraseKey, words } from '../../core/text/words'
 import { wonTogether, type OpenPhrase, type OpenPhrasesAnswer } from '../../shared/openPhrases'
 import { phrasesQuerySchema, type PhrasesAnswer } from '../../shared/phrases'
+import type { LearntModels } from '../rivals/learntModels'
 import { pageForecast } from '../rivals/pageForecast'
 import type { Runtime } from '../runtime'
 import { inTurns } from '../threads/inTurns'
 
-export type OpenPhraseStores = Pick<Runtime, 'briefs' | 'chances' | 'phrases' | 'results' | 'videos' | 'workspaces'> & {
+export type OpenPhraseStores = Pick<Runtime, 'briefs' | 'phrases' | 'results' | 'videos' | 'workspaces'> & {
+  chances: LearntModels
   search: Pick<Runtime['search'], 'answer'>
 }
 

@@ -81,7 +81,26 @@ function dueTimes({ at, waves }: KeptTrial, begun: readonly KeptWave[]): number[
 
 /** How a trial stands; its answer when its time has come. */
 export function trialAnswer(stores: TrialStores, trial: KeptTrial): Trial {
-  const { editRuns, trials, videoDays, videos, now } = stores
+  const { editRuns, trials } = stores
+  const made = trials.waves(trial.id)
+  const standing = trialStanding(stores, trial)
+  return {
+    ...standing,
+    waves: standing.waves.map((wave, i) => {
+      const run = made[i] && editRuns.get(made[i].run)
+      const state = run && runAnswer(stores, run)
+      return { ...wave, run: state ? { ...state.counts, job: state.job } : null }
+    }),
+  }
+}
+
+/** What is read of a trial itself. */
+export type StandingStores = Omit<TrialStores, 'editRuns' | 'jobs'>
+type TrialStanding = Omit<Trial, 'waves'> & { waves: Omit<Trial['waves'][number], 'run'>[] }
+
+/** The same, without what came of its waves' changes. */
+function trialStanding(stores: StandingStores, trial: KeptTrial): TrialStanding {
+  const { trials, videoDays, videos, now } = stores
   const { workspaceId: _, ...told } = trial
   const pairs = trials.pairs(trial.id)
   const waves = trials.waves(trial.id)
@@ -92,19 +111,13 @@ export function trialAnswer(stores: TrialStores, trial: KeptTrial): Trial {
   const isOver = last !== null && rankDay(now()) > last && trial.stoppedAt === null
   return {
     ...told,
-    waves: dueTimes(trial, waves).map((dueAt, wave) => {
-      const made = waves[wave]
-      const run = made && editRuns.get(made.run)
-      const state = run && runAnswer(stores, run)
-      return {
-        dueAt,
-        begunAt: made?.at ?? null,
-        videos: pairs
-          .filter(pair => pair.wave === wave)
-          .map(({ changed, kept }) => ({ videoId: changed, title: titleOf(changed), beside: titleOf(kept) })),
-        run: state ? { ...state.counts, job: state.job } : null,
-      }
-    }),
+    waves: dueTimes(trial, waves).map((dueAt, wave) => ({
+      dueAt,
+      begunAt: waves[wave]?.at ?? null,
+      videos: pairs
+        .filter(pair => pair.wave === wave)
+        .map(({ changed, kept }) => ({ videoId: changed, title: titleOf(changed), beside: titleOf(kept) })),
+    })),
     pairs: pairs.length,
     disturbed: begun.filter(({ isDisturbed }) => isDisturbed).length,
     answerAt: last === null ? null : (last + 1) * DAY,
@@ -117,16 +130,28 @@ export function trialAnswer(stores: TrialStores, trial: KeptTrial): Trial {
   }
 }
 
-/** How each trial of a workspace stands, newest first. */
-export async function trialAnswers(stores: TrialStores, workspace: string): Promise<Trial[]> {
-  const told: Trial[] = []
-  for (const trial of stores.trials.of(workspace)) {
+/** Tells of each trial of a workspace, newest first. */
+async function ofEach<Told>(
+  { trials }: Pick<TrialStores, 'trials'>,
+  workspace: string,
+  tell: (trial: KeptTrial) => Told,
+): Promise<Told[]> {
+  const told: Told[] = []
+  for (const trial of trials.of(workspace)) {
     // The days of all its videos are read for each.
     await nextTurn()
-    told.push(trialAnswer(stores, trial))
+    told.push(tell(trial))
   }
   return told
 }
+
+/** How each trial of a workspace stands, newest first. */
+export const trialAnswers = (stores: TrialStores, workspace: string): Promise<Trial[]> =>
+  ofEach(stores, workspace, trial => trialAnswer(stores, trial))
+
+/** The same, without what came of their waves' changes. */
+export const trialStandings = (stores: StandingStores, workspace: string): Promise<TrialStanding[]> =>
+  ofEach(stores, workspace, trial => trialStanding(stores, trial))
 
 /** A change of a video that may take part. */
 export interface TrialChange {

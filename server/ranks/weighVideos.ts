@@ -5,13 +5,14 @@ import { phraseKey } from '../../core/text/words'
 import type { AuditRow } from '../../shared/audit'
 import { toSiteVideo } from '../data/videos'
 import type { Runtime } from '../runtime'
+import type { LearntModels } from '../rivals/learntModels'
 import { wordedRanks, type VideoTexts, type WordedRanks } from '../rivals/wordedRanks'
 import { aimsOf, likelyLeadOf, type VideoLead } from './likelyLeads'
 
 export type WeighStores = Pick<
   Runtime,
-  'aimed' | 'chances' | 'phrases' | 'putOff' | 'ranks' | 'results' | 'videoBriefs' | 'videos' | 'workspaces' | 'now'
->
+  'aimed' | 'phrases' | 'putOff' | 'ranks' | 'results' | 'videoBriefs' | 'videos' | 'workspaces' | 'now'
+> & { chances: LearntModels }
 
 /** A video with what better words would bring it. */
 export interface Weighed {

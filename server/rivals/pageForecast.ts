@@ -3,10 +3,10 @@ import { forecast, RESULTS_READ, type Forecast } from '../../core/rivals/forecas
 import type { PhraseStore } from '../data/phrases'
 import type { ResultStore, SavedPage, SeatRow } from '../data/results'
 import type { OwnStanding } from '../demand/regionColumns'
-import type { Chances } from './chances'
+import type { LearntModels } from './learntModels'
 
 export interface PageForecastDeps {
-  chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead'>
+  chances?: Pick<LearntModels, 'hurdles' | 'hurdlesAsRead'>
   phrases: Pick<PhraseStore, 'textsById'>
   results: Pick<ResultStore, 'effective' | 'seats'>
 }

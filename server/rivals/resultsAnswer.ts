@@ -12,7 +12,7 @@ import { GRADES, match, readPhrase, readText, type Match } from '../../core/text
 import { words } from '../../core/text/words'
 import type { PageChannel, Reading, ResultsAnswer, ResultsQuery, RivalRow, Spreads } from '../../shared/rivals'
 import { learntChance } from '../../core/chance/model'
-import type { Chances } from './chances'
+import type { LearntModels } from './learntModels'
 import { pageForecast } from './pageForecast'
 import type { SavedPage, ResultStore, SeatRow } from '../data/results'
 import type { VideoStore } from '../data/videos'
@@ -20,7 +20,7 @@ import type { WorkspaceStore } from '../data/workspaces'
 import type { PhraseStore } from '../data/phrases'
 
 export interface AnswerDeps {
-  chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead' | 'inUse'>
+  chances?: Pick<LearntModels, 'hurdles' | 'hurdlesAsRead' | 'inUse'>
   phrases: PhraseStore
   results: ResultStore
   videos: VideoStore

@@ -5,7 +5,7 @@ import { forecast, RESULTS_READ } from '../../core/rivals/forecast'
 import { RivalReader } from '../../core/rivals/strength'
 import type { SavedPage } from '../data/results'
 import type { OwnStanding } from '../demand/regionColumns'
-import type { Chances } from './chances'
+import type { LearntModels } from './learntModels'
 import { pageForecast, type PageForecastDeps } from './pageForecast'
 
 /** The texts of a video that is out. */
@@ -27,7 +27,7 @@ export interface WordedRanks {
  * @param video the site’s id of it. @returns `null` where nothing but itself is known of the page.
  */
 export function wordedRanks(
-  deps: PageForecastDeps & { chances?: Pick<Chances, 'hurdles' | 'hurdlesAsRead' | 'inUse'> },
+  deps: PageForecastDeps & { chances?: Pick<LearntModels, 'hurdles' | 'hurdlesAsRead' | 'inUse'> },
   page: SavedPage,
   own: OwnParts & OwnStanding,
   { phrase, language, video }: { phrase: string; language: string; video: string },

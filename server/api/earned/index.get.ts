@@ -1,8 +1,7 @@
+import { overview } from '../../http/overview'
 import { route } from '../../http/route'
-import { workspaceOf } from '../../http/workspaceOf'
-import { earnedAnswer } from '../../ranks/earned'
 
 /** What phrases brought beside views. */
-export default route('GET /api/earned', (_, runtime, { query: { workspace, ...asked } }) =>
-  earnedAnswer(runtime, workspaceOf(runtime, workspace).id, asked),
+export default route('GET /api/earned', (event, runtime, { query: { workspace, ...asked } }) =>
+  overview(event, runtime, 'earned', workspace, asked),
 )

@@ -1,8 +1,5 @@
+import { overview } from '../../http/overview'
 import { route } from '../../http/route'
-import { workspaceOf } from '../../http/workspaceOf'
-import { nextAnswer } from '../../next/next'
 
 /** What is worth doing today. */
-export default route('GET /api/next', (_, runtime, { query }) =>
-  nextAnswer(runtime, workspaceOf(runtime, query.workspace).id),
-)
+export default route('GET /api/next', (event, runtime, { query }) => overview(event, runtime, 'next', query.workspace))
