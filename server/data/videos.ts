@@ -80,6 +80,9 @@ export function videoStore(db: Db) {
   const ofChannel = db.prepare<[string, number], VideoRow>(
     `${VIDEO} WHERE v.channel_id = ? ORDER BY v.published_at DESC LIMIT ?`,
   )
+  const outBy = db.prepare<[string, number, number], VideoRow>(
+    `${VIDEO} WHERE v.channel_id = ? AND v.published_at < ? ORDER BY v.published_at DESC LIMIT ?`,
+  )
   const countedOfChannel = db.prepare<[string], { views: number; publishedAt: number; at: number }>(
     `SELECT views, published_at AS publishedAt, at FROM video
       WHERE channel_id = ? AND views IS NOT NULL AND published_at IS NOT NULL ORDER BY published_at DESC LIMIT 2000`,
@@ -190,6 +193,8 @@ export function videoStore(db: Db) {
     channel: (id: string): ChannelRow | null => channelRow.get(id) ?? null,
     /** A channel's videos with all their texts, newest first: as many as are needed, for texts are long. */
     ofChannel: (id: string, most = 2000): VideoRow[] => ofChannel.all(id, most),
+    /** Those that were out before a time, with all their texts, newest first. */
+    outBy: (id: string, before: number, most: number): VideoRow[] => outBy.all(id, before, most),
     /** The views of a channel's videos, where they and the release are known, newest first. */
     countedOfChannel: (id: string) => countedOfChannel.all(id),
     /** The ids of all of a channel's videos, newest first; 20,000 at most. */

@@ -10,6 +10,7 @@ import { earnedAnswer } from '../ranks/earned'
 import { filmingPlanOf } from '../ranks/filmingPlan'
 import { leadingOnOf } from '../ranks/leadingOn'
 import { openPhrasesOf } from '../ranks/openPhrases'
+import { outVideosOf } from '../ranks/outVideos'
 import { overviewStores, type OverviewStores } from '../ranks/overviewStores'
 
 // What reads a whole channel takes its time: it is done beside the server, which goes on answering, by a connection of
@@ -31,6 +32,7 @@ const overviews = {
   filmingPlan: filmingPlanOf,
   leadingOn: leadingOnOf,
   openPhrases: openPhrasesOf,
+  outVideos: outVideosOf,
   channelRanks: ({ channelSeries }: Stores, _: string, question: Parameters<typeof channelRanks>[1]) =>
     channelRanks(channelSeries, question),
 } satisfies Record<string, (stores: Stores, workspace: string, ...more: never[]) => unknown>

@@ -14,6 +14,7 @@ import { videoDayStore } from '../../../../server/data/videoDays'
 import { videoStore } from '../../../../server/data/videos'
 import { workspaceItemStore } from '../../../../server/data/workspaceItems'
 import { workspaceStore } from '../../../../server/data/workspaces'
+import { outVideosOf } from '../../../../server/ranks/outVideos'
 import { pointsAnswer } from '../../../../server/ranks/pointsAnswer'
 import { Chances } from '../../../../server/rivals/chances'
 import type { TextToScore } from '../../../../server/threads/scoringThread'
@@ -84,7 +85,7 @@ function setUp() {
     )
     ranks.save({ phraseId: chain!, region: 'GB', kind: 'site' }, from + 30, new Map([[code, null]]), 60)
   }
-  return { stores, home, own, answer: () => pointsAnswer(stores, home, 'GB') }
+  return { stores, home, own, answer: async () => pointsAnswer(stores, home, await outVideosOf(stores, home, 'GB')) }
 }
 
 test('points of one’s own videos beside what became of them, set by set; a planted relation is found', async () => {
@@ -122,5 +123,5 @@ test('a rule set of one’s own is among them; without a channel there are no vi
   })
   expect((await answer()).sets.map(({ name }) => name)).toContain('Mine')
   const none = stores.workspaces.create({ name: 'None' }).id
-  expect(await pointsAnswer(stores, none, 'GB')).toMatchObject({ videos: 0 })
+  expect(await pointsAnswer(stores, none, await outVideosOf(stores, none, 'GB'))).toMatchObject({ videos: 0 })
 })
