@@ -38,10 +38,11 @@ export async function* auditOf(
   question: AuditQuestion,
   signal?: AbortSignal,
 ): AsyncGenerator<AuditLine> {
-  const { workspace } = stores.workspaces.standing(question.workspace)
+  const channel = stores.workspaces.get(question.workspace)?.channelId ?? null
   const weighed: Weighed[] = []
-  if (workspace?.channelId != null) {
-    const codes = stores.videos.codesOfChannel(workspace.channelId)
+  if (channel !== null) {
+    const codes = stores.videos.codesOfChannel(channel)
+    await nextTurn()
     for await (const each of weighVideos(stores, question, codes)) {
       if (signal?.aborted) return
       if (weighed.push(each) % TOLD_EVERY === 0) yield { weighed: weighed.length, of: codes.length }

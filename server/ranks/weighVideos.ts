@@ -31,6 +31,7 @@ export async function* weighVideos(
   const { aimed, phrases, putOff, ranks, results, videoBriefs, videos, workspaces, now } = stores
   const { own: standing, settings, workspace } = workspaces.standing(asked)
   const { id, language } = workspace!
+  await nextTurn()
   const own = standing && workspace!.own ? { ...workspace!.own, ...standing } : null
   const briefOf = videoBriefs(id)
   const off = putOff.of(id, now())
