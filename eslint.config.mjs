@@ -72,6 +72,23 @@ export default tseslint.config(
   arrow(['shared/**/*.ts'], [NOT_APP, NOT_SERVER]),
   arrow(['server/**/*.ts'], [NOT_APP]),
   arrow(['app/**/*.{ts,vue}'], [NOT_SERVER]),
+  {
+    files: ['app/**/*.{ts,vue}'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'vuetify/components',
+              allowTypeImports: true,
+              message: 'It brings every component into the first load. Import from vuetify/components/<name>.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   // The simulated services are reached through their interface: how they rank and who likes what is their own business.
   // Only what starts them may name them.
   {

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Item">
 import { computed, useTemplateRef } from 'vue'
-import { VVirtualScroll } from 'vuetify/components'
+import { VVirtualScroll } from 'vuetify/components/VVirtualScroll'
 import { inFull } from '~/composables/figures'
 import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
 

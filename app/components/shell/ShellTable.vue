@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Item">
 import { computed } from 'vue'
-import { VDataTable, VDataTableVirtual } from 'vuetify/components'
+import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable'
 import { inFull } from '~/composables/figures'
 import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
 
