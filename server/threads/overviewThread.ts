@@ -12,6 +12,7 @@ import { leadingOnOf } from '../ranks/leadingOn'
 import { openPhrasesOf } from '../ranks/openPhrases'
 import { outVideosOf } from '../ranks/outVideos'
 import { overviewStores, type OverviewStores } from '../ranks/overviewStores'
+import { giveWay } from './giveWay'
 
 // What reads a whole channel takes its time: it is done beside the server, which goes on answering, by a connection of
 // its own that writes nothing.
@@ -66,3 +67,4 @@ const thread = {
 export type OverviewThread = typeof thread
 
 Comlink.expose(thread, nodeEndpoint(parentPort!))
+giveWay()
