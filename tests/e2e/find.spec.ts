@@ -1,6 +1,36 @@
+import type { Request } from '@playwright/test'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { BALANCED } from '../../core/draft/ruleset'
 import { call, expect, test } from './app'
+
+test('once a screen stands, Find opens without fetching anything: no letter typed after its key is lost', async ({
+  page,
+}) => {
+  const due = new Set<string>()
+  let fetched = 0
+  const done = (request: Request) => {
+    due.delete(request.url())
+    fetched++
+  }
+  page.on('request', request => due.add(request.url()))
+  page.on('requestfinished', done)
+  page.on('requestfailed', done)
+  await page.goto('/next')
+  await expect(page.getByTestId('tray')).toBeVisible()
+  const code = () => [...due].filter(url => url.endsWith('.js')).length
+  await expect
+    .poll(async () => {
+      const before = fetched
+      await page.evaluate(() => new Promise(resolve => requestIdleCallback(resolve)))
+      return code() === 0 && fetched === before
+    })
+    .toBe(true)
+  await page.route('**/_nuxt/**', route => route.abort())
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('backup')
+  await expect(page.getByTestId('find-box').locator('input')).toHaveValue('backup')
+  await expect(page.getByRole('option').first()).toContainText('Data')
+})
 
 test('anything is found with one key, by words, beginnings and misspellings; Enter goes there', async ({
   page,
@@ -70,6 +100,7 @@ test('a rule set and limits of one’s own are found by name, and the address le
   await page.goto('/next')
   await expect(page.getByTestId('tray')).toBeVisible()
   const look = async (q: string, kind: string) => {
+    await expect(page.getByTestId('rules')).toHaveCount(0)
     await page.keyboard.press('Control+k')
     await expect(page.getByTestId('find-box').locator('input')).toBeFocused()
     await page.keyboard.type(q)

@@ -67,6 +67,8 @@ function switchTray() {
   remember(trayKey.value, trayOpen.value ? 'open' : 'closed')
 }
 
+// Whoever presses its key types on at once: its code is there before. What cannot be fetched is fetched when it opens.
+onNuxtReady(() => void import('./ShellFind.vue').catch(() => undefined))
 useShellKeys({
   areas: [NEXT, ...AREAS.map(({ path }) => path)].map(path => () => goTo(linkTo(path))),
   keys: () => {
