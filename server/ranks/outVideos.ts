@@ -24,8 +24,6 @@ export interface OutVideo {
 const MOST = 300
 /** So much of the first days has to be known. */
 const LEAST_KNOWN = 0.8
-/** Videos that are read between two turns of others. */
-const AT_ONCE = 10
 
 /** Those of a workspace’s channel of which it is known what they are for, newest first. */
 export async function outVideosOf(stores: Stores, workspace: string, region: string): Promise<OutVideo[]> {
@@ -42,7 +40,6 @@ export async function outVideosOf(stores: Stores, workspace: string, region: str
   )) {
     const video = old[at++]!
     if (!weighed.lead.lead) continue
-    if (at % AT_ONCE === 0) await nextTurn()
     const { days } = firstDaysOf(stores.videoDays, video)
     const sum = (of: 'views' | 'impressions' | 'clicks') => {
       const told = days.flatMap(day => day[of] ?? [])

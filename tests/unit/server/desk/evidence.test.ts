@@ -1,5 +1,3 @@
-import { buildSync } from 'esbuild'
-import { join } from 'node:path'
 import { DEFAULT_PROFILE } from '../../../../core/draft/limits'
 import { BALANCED, SHORT_AND_SHARP } from '../../../../core/draft/ruleset'
 import { seeded } from '../../../../core/random'
@@ -8,22 +6,14 @@ import { phraseStore } from '../../../../server/data/phrases'
 import { resultStore } from '../../../../server/data/results'
 import { evidenceAnswer, evidenceSteps, evidenceTotal } from '../../../../server/desk/evidence'
 import { startEvidence } from '../../../../server/threads/startEvidence'
+import { builtThread } from '../builtThread'
 import { freshData, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
-// Beside the packages it loads.
-const entry = join(process.cwd(), 'node_modules/.cache/fonetra-evidence-thread.mjs')
+let entry: string
 const DAY = 86_400_000
 beforeAll(() => {
-  buildSync({
-    entryPoints: ['server/threads/evidenceThread.ts'],
-    outfile: entry,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    external: ['better-sqlite3'],
-    banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' },
-  })
+  entry = builtThread('evidenceThread')
 })
 
 /** Threads of a test; one that fails would hold the run up for ever otherwise. */

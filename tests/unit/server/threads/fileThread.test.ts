@@ -1,30 +1,21 @@
 import Database from 'better-sqlite3'
-import { buildSync } from 'esbuild'
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { makeBackup } from '../../../../server/data/backups'
 import { briefStore } from '../../../../server/data/briefs'
 import { openUserData, type Db } from '../../../../server/data/open'
 import { startFileWork, type FileWork } from '../../../../server/threads/startFileWork'
+import { builtThread } from '../builtThread'
 import { MIGRATIONS, temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
 const file = join(folder, 'data.sqlite')
-// Beside the packages it loads.
-const entry = join(process.cwd(), 'node_modules/.cache/fonetra-file-thread.mjs')
+let entry: string
 let db: Db
 let work: FileWork
 
 beforeAll(() => {
-  buildSync({
-    entryPoints: [join(process.cwd(), 'server/threads/fileThread.ts')],
-    outfile: entry,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    external: ['better-sqlite3'],
-    banner: { js: 'import { createRequire } from "node:module"; const require = createRequire(import.meta.url);' },
-  })
+  entry = builtThread('fileThread')
   db = openUserData(file, { migrations: MIGRATIONS })
   work = startFileWork(entry, file)
 })

@@ -1,5 +1,3 @@
-import { buildSync } from 'esbuild'
-import { join } from 'node:path'
 import { rankDay } from '../../../../core/ranks/standing'
 import { SHARES } from '../../../../core/rivals/winnings'
 import { DAY } from '../../../../core/time'
@@ -19,22 +17,14 @@ import { startOverviews, type Overviews } from '../../../../server/threads/start
 import type { EarnedAnswer } from '../../../../shared/earned'
 import type { NextAnswer } from '../../../../shared/next'
 import type { OpenPhrasesAnswer } from '../../../../shared/openPhrases'
+import { builtThread } from '../builtThread'
 import { freshData, standingClock, temporaryFolder } from '../files'
 import { siteVideo } from '../pages'
 
 const folder = temporaryFolder()
-// Beside the packages it loads.
-const entry = join(process.cwd(), 'node_modules/.cache/fonetra-overview-thread.mjs')
+let entry: string
 beforeAll(() => {
-  buildSync({
-    entryPoints: ['server/threads/overviewThread.ts'],
-    outfile: entry,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    external: ['better-sqlite3'],
-    banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' },
-  })
+  entry = builtThread('overviewThread')
 })
 
 const started: Overviews[] = []

@@ -1,4 +1,3 @@
-import { buildSync } from 'esbuild'
 import { readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -8,24 +7,16 @@ import { mendPlan, thumbnailFaults, type PictureFormat } from '../../../../core/
 import { startPictures, type PictureWork } from '../../../../server/threads/startPictures'
 import { mutated } from '../../../setup/mutated'
 import { runs } from '../../../setup/runs'
+import { builtThread } from '../builtThread'
 import { temporaryFolder } from '../files'
 
 const folder = temporaryFolder()
-// Beside the packages it loads.
-const entry = join(process.cwd(), 'node_modules/.cache/fonetra-picture-thread.mjs')
+let entry: string
 let work: PictureWork
 let named = 0
 
 beforeAll(() => {
-  buildSync({
-    entryPoints: [join(process.cwd(), 'server/threads/pictureThread.ts')],
-    outfile: entry,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    external: ['sharp'],
-    banner: { js: 'import { createRequire } from "node:module"; const require = createRequire(import.meta.url);' },
-  })
+  entry = builtThread('pictureThread')
   work = startPictures(entry)
 })
 afterAll(() => work.close())
