@@ -75,7 +75,7 @@ const HEADERS = computed(
       },
       {
         key: 'rate',
-        title: 'Of 1,000 views',
+        title: 'Usual of 1,000',
         align: 'end',
         width: 136,
         nowrap: true,
@@ -205,7 +205,7 @@ const print = () => {
           <template #[`item.rate`]="{ item }"
             ><span
               class="figure"
-              :title="`By what views of this kind bring over all videos; 95 times in 100 ${between(item.rate, 1000)}`"
+              :title="`Usual over all videos; one video can differ. 95 times in 100 ${between(item.rate, 1000)}`"
               >{{ reckoned(item.rate.value * 1000) }}
               <span class="small muted">{{ between(item.rate, 1000) }}</span></span
             ></template
