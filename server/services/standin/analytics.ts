@@ -56,6 +56,9 @@ export function siteAnalytics(
   const rows = db.prepare<[number, number], DayRow>(
     'SELECT * FROM day_figures WHERE video_id = ? AND day >= ? ORDER BY day',
   )
+  const gains = db.prepare<[number], { day: number; gain: number }>(
+    'SELECT day, gain FROM course WHERE video_id = ? ORDER BY day DESC',
+  )
   const ours = db.prepare<[string], { title: string }>(
     `SELECT c.title FROM owner o JOIN channel c ON c.id = o.channel_id
       WHERE c.code = ? AND o.authorised = 1 AND o.rights LIKE '%"analytics"%'`,
@@ -66,7 +69,9 @@ export function siteAnalytics(
     // A change says nothing of the days before it.
     const before = video.before === null ? video : (JSON.parse(video.before) as Before)
     const base = { ...video, clicks: before.clicks, views: video.live ? video.views_before! : video.views }
-    const expected = formulaDays(base, clock.madeOn)
+    const course = gains.all(video.id)
+    const gainOn = (day: number) => course.find(each => each.day <= day)?.gain ?? 0
+    const expected = formulaDays(base, clock.madeOn, gainOn)
     for (let day = from; day < to; day += DAY) {
       const { impressions, ...bySource } = byChance(expected(day), luckOf(video.code, day, seed))
       const clicks = bySource.search + bySource.suggested + bySource.subscribers

@@ -1,5 +1,6 @@
 import { DAY } from '../../../core/time'
 import { dayOf, facts } from './clock'
+import { Following } from './following'
 import type { OpenWorld } from './openWorld'
 import { videoRows } from './videoRows'
 import type { WorldVideo } from './videos'
@@ -12,11 +13,13 @@ interface ComingRow {
 }
 
 /**
- * The days of a world, one after the other: channels publish what they have in hand, and live videos are watched. The
+ * The days of a world, one after the other: channels publish what they have in hand, live videos are watched, and
+ * the most searched pages are followed. The
  * same acts at the same times make the same days, whether they pass one by one or many at once.
  */
 export class Days {
   private readonly watching: Watching
+  private readonly following: Following
   private readonly kept
   private readonly q
   private readonly rows
@@ -24,6 +27,7 @@ export class Days {
   constructor(private readonly world: OpenWorld) {
     const { db } = world
     this.watching = new Watching(world)
+    this.following = new Following(world)
     this.kept = facts(db)
     this.rows = videoRows(db)
     this.q = {
@@ -73,6 +77,7 @@ export class Days {
       for (let n = 0; n < most && next < today; n++, next += DAY) {
         this.arrive(next + DAY)
         this.watching.live(next)
+        this.following.live(next)
       }
       // Of the day that is under way, what comes in its course waits with its time.
       if (next >= today) this.arrive(today + DAY)

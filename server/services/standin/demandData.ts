@@ -1,7 +1,7 @@
 import type { DemandData, Region, VolumeAnswer } from '../contract'
 import type { Answering } from './answering'
 import { COUNTRIES } from './places'
-import { monthSeries, type SeriesRow } from './series'
+import { lastMonthOf, monthSeries, type SeriesRow } from './series'
 import type { OpenWorld } from './openWorld'
 import { spoken, terms } from './suggesting'
 
@@ -16,12 +16,6 @@ const RELATED_LIMIT = 1500
 /** A phrase with few others that hold it is told what belongs to the same thing, up to so many. */
 const ENOUGH_RELATED = 400
 const NAME = 'demand data'
-
-/** The last complete month of a day, as year × 12 + month. */
-export function lastMonthOf(day: number): number {
-  const date = new Date(day)
-  return date.getUTCFullYear() * 12 + date.getUTCMonth() - 1
-}
 
 /** What is searched how often, where, and when. */
 export function demandData({ db, clock }: OpenWorld, { call, answer, behaviour }: Answering): DemandData {

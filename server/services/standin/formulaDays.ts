@@ -1,6 +1,6 @@
 import { DAY } from '../../../core/time'
 import { hash, normal, seeded } from './chance'
-import { viewsBy } from './ranking'
+import { viewsBy } from './views'
 
 /** What a day brings a video, chance left out: how often it is shown, and views by where they come from. */
 export interface Flows {
@@ -22,21 +22,32 @@ export interface FormulaVideo {
   clicks: number
 }
 
-/** What days bring a video by its formula. */
-export function formulaDays({ code, published_at, views, clicks }: FormulaVideo, madeOn: number) {
+/**
+ * What days bring a video by its formula, and beside it.
+ *
+ * @param gainOn views a day beside the formula; search brings them, and suggestions with it.
+ */
+export function formulaDays(
+  { code, published_at, views, clicks }: FormulaVideo,
+  madeOn: number,
+  gainOn: (day: number) => number = () => 0,
+) {
   const traits = seeded(hash(code))
   const parts = [0.25 + 0.35 * traits(), 0.2 + 0.3 * traits(), 0.05 + 0.1 * traits(), 0.03, 0.04]
   const all = parts.reduce((a, b) => a + b, 0)
   const rate = 0.02 + 0.1 * clicks
   return (day: number): Flows => {
     const sum = views * (viewsBy(day + DAY, published_at, madeOn) - viewsBy(day, published_at, madeOn))
-    const [search, suggested, subscribers, web, elsewhere] = parts.map(part => (sum * part) / all) as [
+    const [bySearch, bySuggestion, subscribers, web, elsewhere] = parts.map(part => (sum * part) / all) as [
       number,
       number,
       number,
       number,
       number,
     ]
+    const found = bySearch + bySuggestion
+    const more = found > 0 ? Math.max(0, 1 + gainOn(day) / found) : 1
+    const [search, suggested] = [bySearch * more, bySuggestion * more]
     return { impressions: (search + suggested + subscribers) / rate, search, suggested, subscribers, web, elsewhere }
   }
 }

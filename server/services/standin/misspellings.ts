@@ -28,20 +28,21 @@ export const MISSPELLINGS: Record<string, [spelling: string, share: number][]> =
   presentation: [['presentaion', 0.02]],
 }
 
+const SPELLINGS = new Map(Object.entries(MISSPELLINGS))
 /** The word that was meant, by each spelling. */
 export const MEANT: ReadonlyMap<string, string> = new Map(
   Object.entries(MISSPELLINGS).flatMap(([word, list]) => list.map(([wrong]): [string, string] => [wrong, word])),
 )
 
 /** A phrase as it is typed by those who spell one of its words otherwise. */
-export function* misspelt(text: string): Generator<[text: string, share: number]> {
-  for (const word of new Set(text.split(' ')))
-    for (const [spelling, share] of MISSPELLINGS[word] ?? [])
-      yield [
-        text
-          .split(' ')
-          .map(each => (each === word ? spelling : each))
-          .join(' '),
-        share,
-      ]
+export function misspelt(text: string): [text: string, share: number][] {
+  const words = text.split(' ')
+  const all: [string, number][] = []
+  words.forEach((word, i) => {
+    const spellings = SPELLINGS.get(word)
+    if (!spellings || words.indexOf(word) < i) return
+    for (const [spelling, share] of spellings)
+      all.push([words.map(each => (each === word ? spelling : each)).join(' '), share])
+  })
+  return all
 }

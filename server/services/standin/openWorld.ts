@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3'
 import { WorldClock, facts } from './clock'
 import { Ranking } from './ranking'
+import { upgradeWorld } from './schema'
 
 /** A world that is open: its file, its clock and its order of results. */
 export interface OpenWorld {
@@ -19,6 +20,7 @@ export function openWorld(file: string, given?: () => number, daysAhead = 0): Op
   db.pragma('journal_mode = WAL')
   db.pragma('synchronous = NORMAL')
   db.pragma('busy_timeout = 5000')
+  upgradeWorld(db)
   const known = facts(db)
   const seed = known.number('seed')
   const clock = new WorldClock(db, given, daysAhead)

@@ -6,6 +6,7 @@ import type { About } from './grown'
 import { misspelt } from './misspellings'
 import { TOWNS } from './places'
 import { GERMAN, TRADES } from './trades'
+import type { Part } from './trades/trade'
 
 /** A phrase of the world with what drives its demand. */
 export interface WorldPhrase {
@@ -28,8 +29,15 @@ export interface WorldPhrase {
   town: string | null
 }
 
+/** What phrases about one part have in common. */
+type Ground = Pick<WorldPhrase, 'language' | 'trade' | 'part' | 'swing' | 'peak' | 'growth'>
 /** A phrase before its place among the others is known. */
-type Raw = Omit<WorldPhrase, 'base' | 'spikeAt'> & { weight: number }
+interface Raw {
+  text: string
+  weight: number
+  about: WorldPhrase['about']
+  ground: Ground
+}
 
 /** How far luck takes a phrase's searches from what its words let expect: the spread of their logarithm. */
 const LUCK = 0.6
@@ -42,22 +50,29 @@ const TOP_VOLUME = 1_300_000
 const FEW = 10
 const FEW_PART = 0.125
 
+const heavier = (a: Raw, b: Raw) => b.weight - a.weight || (a.text < b.text ? -1 : 1)
+
 /** Keeps the heaviest of those with the same text, with the text's own luck. */
 class Heaviest {
-  readonly by = new Map<string, Raw>()
+  private readonly by = new Map<string, Raw>()
   constructor(private readonly seed: number) {}
 
-  add(raw: Raw): void {
-    const spread = raw.about.kind === 'name' ? NAME_LUCK : LUCK
-    const luck = Math.exp(spread * normal(seeded(hash(`${raw.language} ${raw.text}`) ^ this.seed)))
-    const weight = raw.weight * luck
-    const before = this.by.get(raw.text)
-    if (!before || before.weight < weight) this.by.set(raw.text, { ...raw, weight })
+  add(text: string, weight: number, about: WorldPhrase['about'], ground: Ground): void {
+    const spread = about.kind === 'name' ? NAME_LUCK : LUCK
+    const lucky = weight * Math.exp(spread * normal(seeded(hash(`${ground.language} ${text}`) ^ this.seed)))
+    const before = this.by.get(text)
+    if (!before || before.weight < lucky) this.by.set(text, { text, weight: lucky, about, ground })
   }
 
-  /** The heaviest ones. */
+  /** The heaviest ones, heaviest first. */
   first(count: number): Raw[] {
-    return [...this.by.values()].sort((a, b) => b.weight - a.weight || (a.text < b.text ? -1 : 1)).slice(0, count)
+    const all = [...this.by.values()]
+    // Of the millions that a large world draws from most are left out: to order them too takes most of the time.
+    const least = all.length > count ? Float64Array.from(all, each => each.weight).sort()[all.length - count]! : 0
+    return all
+      .filter(each => each.weight >= least)
+      .sort(heavier)
+      .slice(0, count)
   }
 }
 
@@ -68,21 +83,23 @@ function english(seed: number, size: number): Heaviest[] {
       yield* grow(trade, size > DEEP)
       yield* growLocal(trade, TOWNS)
     }
+    const grounds = new Map(
+      trade.parts.map((part): [Part, Ground] => [
+        part,
+        {
+          language: 'en',
+          trade: trade.id,
+          part: part.name,
+          swing: part.swing ?? trade.swing,
+          peak: part.peak ?? trade.peak,
+          growth: part.growth ?? 0,
+        },
+      ]),
+    )
     for (const { text, weight, part, about } of raws()) {
-      const raw: Raw = {
-        text,
-        weight,
-        language: 'en',
-        trade: trade.id,
-        part: part.name,
-        about,
-        swing: part.swing ?? trade.swing,
-        peak: part.peak ?? trade.peak,
-        growth: part.growth ?? 0,
-        town: about.town,
-      }
-      all.add(raw)
-      for (const [spelling, share] of misspelt(text)) all.add({ ...raw, text: spelling, weight: weight * share })
+      const ground = grounds.get(part)!
+      all.add(text, weight, about, ground)
+      for (const [spelling, share] of misspelt(text)) all.add(spelling, weight * share, about, ground)
     }
     return all
   })
@@ -91,17 +108,13 @@ function english(seed: number, size: number): Heaviest[] {
 function german(seed: number): Heaviest {
   const all = new Heaviest(seed)
   for (const { text, weight, part, about } of growGerman())
-    all.add({
-      text,
-      weight: weight * 0.12,
+    all.add(text, weight * 0.12, about, {
       language: 'de',
       trade: GERMAN.id,
       part: part.name,
-      about,
       swing: 0.5,
       peak: 4,
       growth: part.name.startsWith('e-bike') ? 0.25 : 0,
-      town: about.town,
     })
   return all
 }
@@ -121,22 +134,28 @@ export function makePhrases(size: number, seed: number): WorldPhrase[] {
     ...trades.slice(1).map((all, i) => all.first(Math.round(size * TRADES[i + 1]!.share))),
   ].flat()
   // A phrase that two trades share belongs to the one in which it is searched more.
-  const taken = new Map(others.map(raw => [`${raw.language} ${raw.text}`, raw]))
+  const keyOf = ({ text, ground }: Raw) => `${ground.language} ${text}`
+  const taken = new Map(others.map(raw => [keyOf(raw), raw]))
   for (const raw of trades[0]!.first(size)) {
-    const key = `en ${raw.text}`
+    const key = keyOf(raw)
     const other = taken.get(key)
     if (other ? other.weight < raw.weight : taken.size < size) taken.set(key, raw)
   }
-  const ranked = [...taken.values()].sort((a, b) => b.weight - a.weight || (a.text < b.text ? -1 : 1))
+  const ranked = [...taken.values()].sort(heavier)
   const volume = bend(ranked.map(raw => raw.weight))
-  return ranked.map(({ weight, ...raw }) => {
-    const random = seeded(hash(raw.text) ^ (seed + 7))
+  return ranked.map(({ text, weight, about, ground }) => {
+    const random = seeded(hash(text) ^ (seed + 7))
     return {
-      ...raw,
+      text,
+      language: ground.language,
+      trade: ground.trade,
+      part: ground.part,
+      about,
+      town: about.town,
       base: volume(weight),
-      swing: raw.swing * (0.6 + 0.8 * random()),
-      peak: raw.peak + (random() < 0.2 ? 1 : 0),
-      growth: raw.growth + 0.05 * normal(random),
+      swing: ground.swing * (0.6 + 0.8 * random()),
+      peak: ground.peak + (random() < 0.2 ? 1 : 0),
+      growth: ground.growth + 0.05 * normal(random),
       spikeAt: random() < 0.015 ? Math.floor(random() * 30) + 3 : -1,
     }
   })

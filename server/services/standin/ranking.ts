@@ -2,19 +2,17 @@ import type { Database, Statement } from 'better-sqlite3'
 import { DAY } from '../../../core/time'
 import { hash, seeded } from './chance'
 import { MEANT } from './misspellings'
+import { viewsOn, type KeptViews } from './views'
 
 /**
  * How the simulated site ranks. This is the site's own business: nothing of the product may
  * read it. Title far above description above tags; exact wording helps, less than the trade
  * believes and differently by trade; what viewers did and who the channel is weigh too.
  */
-interface Hit {
+interface Hit extends KeptViews {
   id: number
   bm25: number
   title: string
-  published_at: number
-  views: number
-  live: 0 | 1
   clicks: number
   watched: number
   subscribers: number
@@ -132,19 +130,6 @@ const STOPS = new Set(
   ),
 )
 
-/** How views grow with age: slower and slower. */
-const GROWING = 0.85
-
-/**
- * What the views of the day on which the world was made become by another day: less before it, more after it, none
- * before the video was published.
- */
-export function viewsBy(day: number, publishedAt: number, madeOn: number): number {
-  if (publishedAt > day) return 0
-  const age = (at: number) => Math.max(1, (at - publishedAt) / DAY)
-  return Math.pow(age(day) / age(madeOn), GROWING)
-}
-
 export class Ranking {
   private readonly byText: Statement<[string, string, number], Hit>
   private readonly byStanding: Statement<[string, string, number], Hit>
@@ -166,7 +151,8 @@ export class Ranking {
   ) {
     this.weights = weightsOf(seed, wide)
     const weighed = (found: string) => `
-      SELECT v.id, h.score AS bm25, v.title, v.published_at, v.views, v.live, v.clicks, v.watched, c.subscribers, c.standing, c.trade
+      SELECT v.id, h.score AS bm25, v.title, v.published_at, v.views, v.live, v.gained, v.gain,
+        v.gain_on, v.clicks, v.watched, c.subscribers, c.standing, c.trade
       FROM (${found}) h JOIN video v ON v.id = h.rowid JOIN channel c ON c.id = v.channel_id
       WHERE v.language = ? AND v.published_at <= ? AND v.shown = 1`
     this.byText = db.prepare(
@@ -228,12 +214,7 @@ export class Ranking {
         this.lastOne > this.firstOnes ? this.byYouth.all(query, this.firstOnes, language, now) : [],
       ])
         for (const hit of found)
-          if (!hits.has(hit.id))
-            hits.set(hit.id, {
-              ...hit,
-              loosened,
-              views: hit.live ? hit.views : hit.views * viewsBy(today, hit.published_at, this.time.madeOn),
-            })
+          if (!hits.has(hit.id)) hits.set(hit.id, { ...hit, loosened, views: viewsOn(hit, today, this.time.madeOn) })
       if (hits.size >= depth + SPARE) break
       loosened++
     }

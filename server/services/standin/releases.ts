@@ -8,12 +8,12 @@ import type { Days } from './days'
 import type { OpenWorld } from './openWorld'
 import type { OwnPlaylists } from './ownPlaylists'
 import type { Acting, Owner, SiteOwners } from './owners'
-import { viewsBy } from './ranking'
 import { LIMITS, problemsOf } from './siteLimits'
 import { idFrom, type UploadRow } from './uploads'
 import { videoRows } from './videoRows'
+import { viewsOn, type KeptViews } from './views'
 
-interface StoredVideo {
+interface StoredVideo extends KeptViews {
   id: number
   code: string
   channel_id: number
@@ -22,14 +22,11 @@ interface StoredVideo {
   description: string
   tags: string
   captions: string | null
-  published_at: number
   seconds: number
-  views: number
   likes: number
   comments: number
   clicks: number
   watched: number
-  live: 0 | 1
 }
 
 /** The site works on a video for a while before it can be seen: at least so long, and longer for a long one. */
@@ -177,7 +174,8 @@ export function siteReleases(
     const captions = draft.captions === undefined ? video.captions : (draft.captions?.text ?? null)
     // One from before the world's clock began had its views by a formula: from now on they come day by day.
     const today = dayOf(now)
-    const grown = video.live ? 1 : viewsBy(today, video.published_at, clock.madeOn)
+    const views = viewsOn(video, today, clock.madeOn)
+    const grown = video.views ? views / video.views : 1
     if (!video.live) q.goLive.run(video.id, today, video.views, JSON.stringify(days.before(video.id, today)))
     days.from(today)
     const clicks = video.clicks + appeal(after.title) - appeal(before.title)
@@ -191,7 +189,7 @@ export function siteReleases(
       bounded(clicks, 0.02),
       bounded(watched, 0.05),
       draft.sheet ? SHOWN[draft.sheet.visibility] : q.isShown.get(video.id)!,
-      Math.round(video.views * grown),
+      Math.round(views),
       Math.round(video.likes * grown),
       Math.round(video.comments * grown),
       video.id,

@@ -1,3 +1,20 @@
+import type { Database } from 'better-sqlite3'
+
+/** What a video that is not live gathered beside its curve until a day, and what it gathers a day since. */
+const GAINS = ['gained REAL NOT NULL DEFAULT 0', 'gain REAL NOT NULL DEFAULT 0', 'gain_on INTEGER NOT NULL DEFAULT 0']
+
+const FOLLOWING = `
+  -- The most searched pages, with the day on which each was last looked at, and what their places bring a day.
+  CREATE TABLE IF NOT EXISTS followed (phrase_id INTEGER PRIMARY KEY REFERENCES phrase, day INTEGER NOT NULL);
+  CREATE INDEX IF NOT EXISTS followed_day ON followed (day);
+  CREATE TABLE IF NOT EXISTS place (phrase_id INTEGER NOT NULL REFERENCES phrase, video_id INTEGER NOT NULL REFERENCES video, clicks REAL NOT NULL,
+    PRIMARY KEY (phrase_id, video_id)) WITHOUT ROWID;
+  CREATE INDEX IF NOT EXISTS place_video ON place (video_id, clicks);
+  -- What a video of an owner gathered a day beside its curve, from a day on: owners are told of each day.
+  CREATE TABLE IF NOT EXISTS course (video_id INTEGER NOT NULL REFERENCES video, day INTEGER NOT NULL, gain REAL NOT NULL,
+    PRIMARY KEY (video_id, day)) WITHOUT ROWID;
+`
+
 /** The tables of a world. Those after `coming` hold what happened since it was made. */
 export const SCHEMA = `
   CREATE TABLE fact (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
@@ -13,7 +30,7 @@ export const SCHEMA = `
   CREATE TABLE video (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, language TEXT NOT NULL, title TEXT NOT NULL,
     description TEXT NOT NULL, tags TEXT NOT NULL, captions TEXT, published_at INTEGER NOT NULL, seconds INTEGER NOT NULL, views INTEGER NOT NULL,
     likes INTEGER NOT NULL, comments INTEGER NOT NULL, dislikes INTEGER NOT NULL, clicks REAL NOT NULL, watched REAL NOT NULL,
-    live INTEGER NOT NULL DEFAULT 0, shown INTEGER NOT NULL DEFAULT 1);
+    live INTEGER NOT NULL DEFAULT 0, shown INTEGER NOT NULL DEFAULT 1, ${GAINS.join(', ')});
   CREATE INDEX video_unlisted ON video (id) WHERE shown <> 1;
   CREATE VIRTUAL TABLE video_words USING fts5(title, description, tags, content='', tokenize='porter unicode61 remove_diacritics 2');
   CREATE TABLE playlist (id INTEGER PRIMARY KEY, code TEXT NOT NULL UNIQUE, channel_id INTEGER NOT NULL REFERENCES channel, title TEXT NOT NULL,
@@ -40,4 +57,16 @@ export const SCHEMA = `
   CREATE TABLE day_figures (video_id INTEGER NOT NULL REFERENCES video, day INTEGER NOT NULL, impressions INTEGER NOT NULL, clicks INTEGER NOT NULL,
     search INTEGER NOT NULL, suggested INTEGER NOT NULL, subscribers INTEGER NOT NULL, web INTEGER NOT NULL, elsewhere INTEGER NOT NULL,
     watched INTEGER NOT NULL, PRIMARY KEY (video_id, day)) WITHOUT ROWID;
+  ${FOLLOWING}
 `
+
+/** Brings a world up to date that was made before pages were followed. What happened in it stays. */
+export function upgradeWorld(db: Database): void {
+  const columns = db.prepare("SELECT name FROM pragma_table_info('video')").pluck()
+  const upgrade = db.transaction(() => {
+    const known = new Set(columns.all())
+    for (const gain of GAINS) if (!known.has(gain.split(' ')[0])) db.exec(`ALTER TABLE video ADD COLUMN ${gain}`)
+    db.exec(FOLLOWING)
+  })
+  upgrade.immediate()
+}

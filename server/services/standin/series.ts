@@ -62,3 +62,14 @@ export function monthSeries(
     return Math.round(value * Math.exp(noise * normal(seeded(own + 7919 * month))))
   })
 }
+
+/** The last complete month of a day, as year × 12 + month. */
+export function lastMonthOf(day: number): number {
+  const date = new Date(day)
+  return date.getUTCFullYear() * 12 + date.getUTCMonth() - 1
+}
+
+const DAYS_A_MONTH = 30.4
+/** Searches of a phrase on a day, everywhere. @param madeOn the day on which the world was made. */
+export const searchesOn = (row: SeriesRow, day: number, madeOn: number) =>
+  monthSeries(row, null, lastMonthOf(day) + 1, { origin: lastMonthOf(madeOn), count: 1 })[0]! / DAYS_A_MONTH

@@ -3,9 +3,9 @@ import type { Answer, Region, SearchAnswer, SiteCaptions, SiteChannel, SitePlayl
 import { SITE, type Answering } from './answering'
 import { hash } from './chance'
 import type { OpenWorld } from './openWorld'
-import { viewsBy } from './ranking'
 import { siteVideos } from './siteVideos'
 import { spoken, suggesting, terms } from './suggesting'
+import { viewsOn, type KeptViews } from './views'
 
 /** Trending are so many of the so many youngest videos. */
 const TRENDS = 40
@@ -46,19 +46,17 @@ type Reads = Pick<
 function trending({ db, clock }: OpenWorld) {
   const youngest = db.prepare<
     [number],
-    { id: number; code: string; views: number; live: 0 | 1; published_at: number }
-  >(`SELECT id, code, views, live, published_at FROM video WHERE published_at <= ? AND shown = 1
+    KeptViews & { id: number; code: string }
+  >(`SELECT id, code, views, live, published_at, gained, gain, gain_on FROM video WHERE published_at <= ? AND shown = 1
       ORDER BY published_at DESC LIMIT ${YOUNG}`)
   return (region: Region): number[] => {
     const day = clock.today()
     const liking = (code: string) => (region === null ? 1 : 0.3 + (hash(`${code}/${region}`) % 1000) / 1000)
     return youngest
       .all(day)
-      .map(({ id, code, views, live, published_at }) => ({
-        id,
-        heat:
-          ((views * (live ? 1 : viewsBy(day, published_at, clock.madeOn))) / (2 + (day - published_at) / DAY)) *
-          liking(code),
+      .map(video => ({
+        id: video.id,
+        heat: (viewsOn(video, day, clock.madeOn) / (2 + (day - video.published_at) / DAY)) * liking(video.code),
       }))
       .sort((a, b) => b.heat - a.heat)
       .slice(0, TRENDS)

@@ -1,22 +1,19 @@
 import type { SiteVideo } from '../contract'
 import { hash, seeded } from './chance'
 import type { OpenWorld } from './openWorld'
-import { viewsBy } from './ranking'
 import { thumbnail } from './thumbnail'
+import { viewsOn, type KeptViews } from './views'
 
-export interface VideoRow {
+export interface VideoRow extends KeptViews {
   id: number
   code: string
   title: string
   description: string
   tags: string
-  views: number
   likes: number
   comments: number
   dislikes: number
-  published_at: number
   seconds: number
-  live: 0 | 1
   channel_code: string
   channel_title: string
   subscribers: number
@@ -61,14 +58,15 @@ export function siteVideos({ db, clock }: OpenWorld) {
   )
   return function toVideo(id: number): SiteVideo {
     const row = video.get(id)!
-    const grown = row.live ? 1 : viewsBy(clock.today(), row.published_at, clock.madeOn)
+    const views = viewsOn(row, clock.today(), clock.madeOn)
+    const grown = row.views ? views / row.views : 1
     return {
       id: row.code,
       title: row.title,
       description: row.description,
       tags: JSON.parse(row.tags) as string[],
       channel: { id: row.channel_code, title: row.channel_title, subscribers: row.hidden ? null : row.subscribers },
-      views: Math.round(row.views * grown),
+      views: Math.round(views),
       likes: Math.round(row.likes * grown),
       dislikes: row.shows_dislikes ? Math.round(row.dislikes * grown) : null,
       comments: Math.round(row.comments * grown),

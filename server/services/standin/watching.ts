@@ -1,11 +1,10 @@
 import { DAY } from '../../../core/time'
-import { seeded } from './chance'
 import { byChance, FLOWS, formulaDays, luckOf, type Flows } from './formulaDays'
 import { dislikesOf } from './videos'
-import { lastMonthOf } from './demandData'
 import type { OpenWorld } from './openWorld'
 import { standsFor } from './ranking'
-import { monthSeries, type SeriesRow } from './series'
+import { searchesOn, type SeriesRow } from './series'
+import { clicksAt, likedBy, viewersOf } from './viewers'
 import { showsVideos } from './webSearch'
 
 /** A search looks at a page again after so many days; between them only the live videos move on it. */
@@ -39,6 +38,7 @@ export interface LiveRow {
   views: number
   clicks: number
   watched: number
+  gain: number
   subscribers: number
   standing: number
   /** What it had by the formula before it was changed, and what its words brought then; `null` for a new one. */
@@ -50,24 +50,8 @@ export interface Before {
   clicks: number
   watched: number
   flows: Flows
-}
-
-/** What viewers do with what they are shown. Drawn from the world's seed, as its ranking is. */
-export function viewersOf(seed: number) {
-  const random = seeded(seed ^ 0x71e3e5)
-  const between = (low: number, high: number) => low + (high - low) * random()
-  return {
-    /** The part of searchers that clicks the first result, and how fast that falls with the place. */
-    first: between(0.18, 0.26),
-    fall: between(1, 1.25),
-    /** The part of subscribers that sees a new video on its first day, and how many days that lasts. */
-    told: between(0.03, 0.06),
-    lasting: between(1.5, 3),
-    /** Views that suggestions bring for each view from elsewhere, for a video that is watched as most are. */
-    suggested: between(0.2, 0.4),
-    /** The part of viewers that subscribes. */
-    subscribe: between(0.003, 0.006),
-  }
+  /** Views a day that it gathered beside its curve. Absent in worlds from before any did. */
+  gain?: number
 }
 
 /** The day-by-day life of live videos: where they stand, and who watches them. */
@@ -80,12 +64,12 @@ export class Watching {
     const { db } = world
     this.q = {
       live: db.prepare<[number], LiveRow>(
-        `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched,
+        `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched, v.gain,
           c.subscribers, c.standing, l.views_before, l.before FROM live l JOIN video v ON v.id = l.video_id JOIN channel c ON c.id = v.channel_id
           WHERE v.published_at < ? AND v.shown = 1 ORDER BY v.id`,
       ),
       one: db.prepare<[number], LiveRow>(
-        `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched,
+        `SELECT v.id, v.code, v.channel_id, v.language, v.title, v.description, v.tags, v.published_at, v.seconds, v.views, v.clicks, v.watched, v.gain,
           c.subscribers, c.standing, 0 AS views_before, NULL AS before FROM video v JOIN channel c ON c.id = v.channel_id WHERE v.id = ?`,
       ),
       aims: db.prepare<[number], AimRow>(
@@ -142,24 +126,24 @@ export class Watching {
   before(id: number, day: number): Before {
     const video = this.q.one.get(id)!
     this.aim(video)
-    return { clicks: video.clicks, watched: video.watched, flows: this.flows(video, day) }
+    return { clicks: video.clicks, watched: video.watched, flows: this.flows(video, day), gain: video.gain }
   }
 
   private flows(video: LiveRow, day: number): Flows {
-    const { first, fall, told, lasting, suggested } = this.viewers
+    const { told, lasting, suggested } = this.viewers
     const age = Math.max(0, day - video.published_at) / DAY
-    const liked = 0.5 + video.clicks
+    const liked = likedBy(video.clicks)
     let impressions = 0
     let search = 0
     let web = 0
     let most = 0
     for (const aim of this.q.aims.all(video.id)) {
-      const searches = this.searchesOf(aim, day)
+      const searches = searchesOn(aim, day, this.world.clock.madeOn)
       most = Math.max(most, searches)
       const rank = this.rankOf(video, aim, day)
       if (rank === null) continue
       impressions += searches * Math.pow(rank, -0.7)
-      const clicks = searches * first * Math.pow(rank, -fall) * liked
+      const clicks = clicksAt(this.viewers, searches, rank, video.clicks)
       search += clicks
       if (rank <= 10 && showsVideos(aim.text)) web += 0.08 * clicks
     }
@@ -183,8 +167,8 @@ export class Watching {
     if (video.before === null) return now
     const before = JSON.parse(video.before) as Before
     const formula = { ...video, views: video.views_before, clicks: before.clicks }
-    const usual = formulaDays(formula, this.world.clock.madeOn)(day)
-    const liked = (0.5 + video.clicks) / (0.5 + before.clicks)
+    const usual = formulaDays(formula, this.world.clock.madeOn, () => before.gain ?? 0)(day)
+    const liked = likedBy(video.clicks) / likedBy(before.clicks)
     const flow = (name: keyof Flows) => {
       const explained = before.flows[name]
       const share = explained > 0 ? Math.min(1, usual[name] / explained) : 1
@@ -211,12 +195,6 @@ export class Watching {
       video.id,
     )
     this.q.subscribed.run(Math.floor(this.viewers.subscribe * total + luck()), video.channel_id)
-  }
-
-  private searchesOf(phrase: SeriesRow, day: number): number {
-    const month = lastMonthOf(day) + 1
-    const origin = lastMonthOf(this.world.clock.madeOn)
-    return monthSeries(phrase, null, month, { origin, count: 1 })[0]! / DAYS_A_MONTH
   }
 
   /** Where a video stands for a search on a day; `null` where it is not among the first ones. */

@@ -32,6 +32,9 @@ const TABLES = [
   'aim',
   'page_scores',
   'day_figures',
+  'followed',
+  'place',
+  'course',
 ] as const
 /** All that can have changed in a world since it was made, by table. */
 export function dump(file: string): Record<(typeof TABLES)[number], unknown[]> {

@@ -11,7 +11,8 @@ function siteOf(titles: readonly string[]) {
   db.exec(SCHEMA)
   db.exec("INSERT INTO channel VALUES (1, 'c', 'Channel', 'bicycle', 1000, 0, 0, 0.5, 1, 0, 0)")
   const addVideo = db.prepare(
-    "INSERT INTO video VALUES (?, ?, 1, 'en', ?, '', '[]', NULL, ?, 100, 10, 0, 0, 0, ?, ?, 0, 1)",
+    `INSERT INTO video (id, code, channel_id, language, title, description, tags, published_at, seconds, views, likes, comments, dislikes,
+      clicks, watched) VALUES (?, ?, 1, 'en', ?, '', '[]', ?, 100, 10, 0, 0, 0, ?, ?)`,
   )
   const addWords = db.prepare("INSERT INTO video_words (rowid, title, description, tags) VALUES (?, ?, '', '')")
   titles.forEach((title, i) => {
