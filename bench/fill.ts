@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { emptyFields } from '../core/brief/brief'
 import { seeded } from '../core/random'
 import { rankDay } from '../core/ranks/standing'
+import { looksToDrop } from '../core/rivals/thinning'
 import { DAY } from '../core/time'
 import { briefStore } from '../server/data/briefs'
 import { standAgain } from '../server/data/channelSeries'
@@ -107,4 +108,55 @@ export function fillRanks(
     for (const id of db.prepare<[], number>('SELECT id FROM rank_series').pluck().all()) standAnew(id)
   })
   return videos * phrases * regions.length * DAYS
+}
+
+const SEATS = 60
+/** Days a page is looked at, counted back from today: daily for so long, and before that as the rules leave them. */
+const DAILY = 90
+
+/**
+ * A year of daily looks at watched pages, as the rules leave them, but for a month in which nothing was thinned.
+ * @returns how many are not needed any more, and all the others in the file.
+ */
+export function fillPages(file: string, phrases: number): { unneeded: number; left: number } {
+  const now = Date.now()
+  const days = [...Array(DAILY).keys(), ...Array.from({ length: 40 }, (_, week) => DAILY + 7 * week)]
+  let all = 0
+  filling(file, db => {
+    const watched = db
+      .prepare<[number], number>("SELECT phrase_id FROM standing_page WHERE region = 'GB' LIMIT ?")
+      .pluck()
+      .all(phrases)
+    const first = db.prepare<[], number>('SELECT max(id) FROM result_page').pluck().get()!
+    const page = db.prepare(
+      `INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, difficulty,
+        front, middle, rest, model_version, imported)
+        SELECT phrase_id, region, kind, source, ?, ${SEATS}, 1, 1, title_matches, difficulty, front, middle, rest,
+          model_version, 0 FROM result_page WHERE id = (SELECT page_id FROM standing_page WHERE phrase_id = ?
+            AND region = 'GB')`,
+    )
+    for (const day of [...days].reverse()) for (const id of watched) page.run(now - day * DAY, id)
+    db.exec('DROP INDEX seat_of_video')
+    // Each page shows the same hundred videos, another sixty of them each day, with views that grow.
+    db.prepare(
+      `WITH RECURSIVE place (n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM place WHERE n < ${SEATS})
+        INSERT INTO seat SELECT p.id, n, 1 + (p.phrase_id * 7919 + ((n + p.id) % 100) * 104729) % last, 100000 + n,
+          1000000 + p.id, 20000 + n, 900 + n, 0.5 + 0.001 * n, 0.4, 0.3 + 0.001 * n, 0.2
+          FROM result_page p CROSS JOIN place CROSS JOIN (SELECT max(id) AS last FROM video) WHERE p.id > ?`,
+    ).run(first)
+    db.exec('CREATE INDEX seat_of_video ON seat (video_id)')
+    const stands = db.prepare(
+      `UPDATE standing_page SET page_id = (SELECT id FROM result_page r WHERE r.phrase_id = standing_page.phrase_id
+        AND r.region = 'GB' AND r.kind = 'site' ORDER BY at DESC LIMIT 1) WHERE region = 'GB' AND phrase_id = ?`,
+    )
+    for (const id of watched) stands.run(id)
+    all = db.prepare<[], number>('SELECT count(*) FROM result_page').pluck().get()!
+  })
+  const unneeded =
+    phrases *
+    looksToDrop(
+      days.map(day => now - day * DAY),
+      now,
+    ).length
+  return { unneeded, left: all - unneeded }
 }

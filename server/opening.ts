@@ -30,7 +30,7 @@ import { videoDayStore, type VideoDayStore } from './data/videoDays'
 import { videoStore, type VideoStore } from './data/videos'
 import { workspaceItemStore, type WorkspaceItemStore } from './data/workspaceItems'
 import { workspaceStore, type WorkspaceStore } from './data/workspaces'
-import { startSearch, type PhraseSearch } from './demand/search'
+import { SNAPSHOT, startSearch, type PhraseSearch } from './demand/search'
 import { Jobs } from './jobs/jobs'
 import { aimedStore, type AimedStore } from './data/aimed'
 import { findableStore, type FindableStore } from './data/findables'
@@ -169,7 +169,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
     )
     const videos = videoStore(db)
     const asked = askedStore(db, services.now)
-    const fileWork = startFileWork(join(workers, 'file.mjs'), file)
+    const fileWork = startFileWork(join(workers, 'file.mjs'), file, join(data, SNAPSHOT))
     const briefItems = briefItemStore(db)
     const publications = publicationStore(db)
     const ranks = rankStore(db, () => {

@@ -4,8 +4,9 @@ import { setImmediate as nextTurn } from 'node:timers/promises'
 import { looksToDrop } from '../../core/rivals/thinning'
 import { relaxedTransaction, type Db } from './open'
 
-/** Phrases looked through in one go, so that no request waits. */
-const STEP = 200
+/** Phrases looked through and pages dropped in one go, so that no request waits: a page has up to sixty seats. */
+const STEP = 50
+const PAGES_AT_ONCE = 15
 /** Pages given back to the disk in one go, and free ones that stay for what comes next. */
 const GIVEN_BACK = 100
 const SPARE = 2000
@@ -34,31 +35,30 @@ export function retention(db: Db) {
     `SELECT id, phrase_id, region, kind, at FROM result_page
       WHERE phrase_id BETWEEN ? AND ? AND NOT EXISTS (SELECT 1 FROM standing_page WHERE page_id = result_page.id)`,
   )
-  const dropPage = db.prepare('DELETE FROM result_page WHERE id = ?')
+  // One that came to stand for its phrase meanwhile stays.
+  const dropPage = db.prepare(
+    'DELETE FROM result_page WHERE id = ? AND NOT EXISTS (SELECT 1 FROM standing_page WHERE page_id = result_page.id)',
+  )
   const past = db.prepare<[number, number], { phrase_id: number; region: string; source_id: number; at: number }>(
     'SELECT phrase_id, region, source_id, at FROM figure_past WHERE phrase_id BETWEEN ? AND ?',
   )
   const dropPast = db.prepare('DELETE FROM figure_past WHERE phrase_id = ? AND region = ? AND source_id = ? AND at = ?')
   const dropInterest = db.prepare('DELETE FROM region_interest WHERE phrase_id BETWEEN ? AND ? AND at < ?')
 
-  const step = relaxedTransaction(db, (from: number, now: number): Thinned => {
-    const to = from + STEP - 1
-    const unneeded = <Row extends { at: number }>(rows: Row[], of: (row: Row) => string) =>
-      [...group(rows, of).values()].flatMap(list =>
-        looksToDrop(
-          list.map(row => row.at),
-          now,
-        ).map(i => list[i]!),
-      )
-    const oldPages = unneeded(pages.all(from, to), page => `${page.phrase_id} ${page.region} ${page.kind}`)
-    for (const { id } of oldPages) dropPage.run(id)
-    const oldFigures = unneeded(past.all(from, to), row => `${row.phrase_id} ${row.region} ${row.source_id}`)
-    for (const { phrase_id, region, source_id, at } of oldFigures) dropPast.run(phrase_id, region, source_id, at)
-    return {
-      pages: oldPages.length,
-      figures: oldFigures.length,
-      interest: dropInterest.run(from, to, now - INTEREST_MS).changes,
-    }
+  const unneeded = <Row extends { at: number }>(rows: Row[], now: number, of: (row: Row) => string) =>
+    [...group(rows, of).values()].flatMap(list =>
+      looksToDrop(
+        list.map(row => row.at),
+        now,
+      ).map(i => list[i]!),
+    )
+  const dropPages = relaxedTransaction(db, (ids: readonly number[]): number =>
+    ids.reduce((dropped, id) => dropped + dropPage.run(id).changes, 0),
+  )
+  const dropFigures = relaxedTransaction(db, (from: number, to: number, now: number): Omit<Thinned, 'pages'> => {
+    const old = unneeded(past.all(from, to), now, row => `${row.phrase_id} ${row.region} ${row.source_id}`)
+    for (const { phrase_id, region, source_id, at } of old) dropPast.run(phrase_id, region, source_id, at)
+    return { figures: old.length, interest: dropInterest.run(from, to, now - INTEREST_MS).changes }
   })
 
   /** Makes the file smaller by what is free in it, unless it comes from before files could be. */
@@ -81,10 +81,15 @@ export function retention(db: Db) {
       const all: Thinned = { pages: 0, figures: 0, interest: 0 }
       const last = lastPhrase.get() ?? 0
       for (let from = 1; from <= last && db.open; from += STEP) {
-        const { pages, figures, interest } = step(from, now)
-        all.pages += pages
+        const to = from + STEP - 1
+        const { figures, interest } = dropFigures(from, to, now)
         all.figures += figures
         all.interest += interest
+        const old = unneeded(pages.all(from, to), now, page => `${page.phrase_id} ${page.region} ${page.kind}`)
+        for (let i = 0; i < old.length && db.open; i += PAGES_AT_ONCE) {
+          all.pages += dropPages(old.slice(i, i + PAGES_AT_ONCE).map(({ id }) => id))
+          await nextTurn()
+        }
         await nextTurn()
       }
       await giveBack()

@@ -1,3 +1,4 @@
+import { statSync } from 'node:fs'
 import type { SpaceAnswer, SpaceKind } from '../../shared/space'
 import type { Db } from './open'
 
@@ -67,8 +68,11 @@ export const HELD: Record<string, SpaceKind> = {
   session: 'rest',
 }
 
-/** Bytes by what they hold. It reads the whole file: for a thread of its own. */
-export function spaceOf(db: Db): SpaceAnswer {
+/**
+ * Bytes by what they hold. It reads the whole file: for a thread of its own.
+ * @param index the file in which the index is kept, if it is.
+ */
+export function spaceOf(db: Db, index: string): SpaceAnswer {
   const sizes = db
     .prepare<[], { held: string | null; bytes: number }>(
       `SELECT s.tbl_name AS held, sum(d.pgsize) AS bytes FROM dbstat d LEFT JOIN sqlite_schema s ON s.name = d.name
@@ -76,7 +80,7 @@ export function spaceOf(db: Db): SpaceAnswer {
     )
     .all()
   const page = Number(db.pragma('page_size', { simple: true }))
-  const space: SpaceAnswer = {
+  const space: Omit<SpaceAnswer, 'index'> = {
     texts: 0,
     figures: 0,
     pages: 0,
@@ -87,5 +91,5 @@ export function spaceOf(db: Db): SpaceAnswer {
   // Pages that say where others are belong to no table.
   const told = Object.values(space).reduce((sum, bytes) => sum + bytes, 0)
   space.rest += Number(db.pragma('page_count', { simple: true })) * page - told
-  return space
+  return { ...space, index: statSync(index, { throwIfNoEntry: false })?.size ?? 0 }
 }

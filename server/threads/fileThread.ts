@@ -12,12 +12,12 @@ import { giveWay } from './giveWay'
 const STEP = 2048
 
 /** What reads the user's whole file, in a thread of its own. */
-const { file } = workerData as { file: string }
+const { file, index } = workerData as { file: string; index: string }
 const db = new Database(file, { readonly: true })
 // It goes through the file once and comes back to nothing.
 db.pragma('cache_size = -1000')
 const thread = {
-  space: () => spaceOf(db),
+  space: () => spaceOf(db, index),
   removeUnusedPictures: (now: number) => removeUnusedPictures(file, now),
   /**
    * Copies the file as it is at this moment, whatever is written meanwhile: it is read in one transaction. What is

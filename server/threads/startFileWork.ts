@@ -14,11 +14,11 @@ export interface FileWork {
 
 /**
  * Work that reads a user's whole file, done in a thread so that no request waits for it.
- * @param entry the built thread.
+ * @param entry the built thread. @param index the file in which the index of phrases is kept.
  */
-export function startFileWork(entry: string, file: string): FileWork {
+export function startFileWork(entry: string, file: string, index: string): FileWork {
   const thread = restartingThread<FileThread>('Reading the whole file', entry, {
-    workerData: { file },
+    workerData: { file, index },
     resourceLimits: { maxOldGenerationSizeMb: 32, maxYoungGenerationSizeMb: 4 },
   })
   let underWay: Promise<SpaceAnswer> | null = null

@@ -4,13 +4,14 @@ import type { SpaceAnswer } from '../../../shared/space'
 import { api, messageOf } from '~/composables/api'
 import { fileSize, inFull } from '~/composables/figures'
 
-/** What takes space in the data file, and what becomes of what is old. */
+/** What takes space in the data file and beside it, and what becomes of what is old. */
 const NAMES: Record<keyof SpaceAnswer, string> = {
   texts: 'Briefs, lists and their history',
   figures: 'Phrases and their figures',
   pages: 'Result pages, videos and channels',
   rest: 'Work and settings',
   free: 'Free space inside the file',
+  index: 'Index of phrases, kept beside the file',
 }
 const answer = shallowRef<SpaceAnswer | null>(null)
 const problem = ref('')

@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { HELD, spaceOf } from '../../../../server/data/space'
 import { phraseStore } from '../../../../server/data/phrases'
 import { freshData, temporaryFolder } from '../files'
@@ -18,7 +20,11 @@ test('every table is counted as something, and all bytes of the file are', () =>
     { name: 'list', kind: 'import' },
     0,
   )
-  const space = spaceOf(db)
+  const kept = join(folder, 'index.snapshot')
+  const { index, ...space } = spaceOf(db, kept)
+  expect(index).toBe(0)
+  writeFileSync(kept, 'x'.repeat(1234))
+  expect(spaceOf(db, kept).index).toBe(1234)
   expect(space.figures).toBeGreaterThan(space.texts)
   expect(Object.values(space).reduce((sum, bytes) => sum + bytes)).toBe(
     Number(db.pragma('page_count', { simple: true })) * Number(db.pragma('page_size', { simple: true })),

@@ -17,7 +17,7 @@ let work: FileWork
 beforeAll(() => {
   entry = builtThread('fileThread')
   db = openUserData(file, { migrations: MIGRATIONS })
-  work = startFileWork(entry, file)
+  work = startFileWork(entry, file, `${file}.index`)
 })
 afterAll(async () => {
   await work.close()
