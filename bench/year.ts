@@ -3,6 +3,7 @@ import { cpSync, mkdirSync, mkdtempSync, rmSync, statSync, writeFileSync } from 
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
+import { ensureWorld } from '../demo/world'
 import { call, startApp, type RunningApp } from '../tests/e2e/startApp'
 import { times, timing, type Timing } from './measure'
 import { fillBriefs, fillPages, fillRanks } from './fill'
@@ -70,6 +71,19 @@ async function thinned(file: string, pages: number): Promise<void> {
   }
 }
 
+/** The workspace acts for the demo's channel. */
+async function chooseChannel(data: string): Promise<void> {
+  const app = await startApp({ data })
+  try {
+    const { workspaces } = (await call(app, '/api/workspaces')).json
+    const body = { channelId: 'ch-marrowby', subscribers: 4870 }
+    const { status, text } = await call(app, `/api/workspaces/${workspaces[0]!.id}`, { method: 'PATCH', body })
+    if (status !== 200) throw new Error(`The channel could not be chosen: ${text}`)
+  } finally {
+    await app.kill()
+  }
+}
+
 /**
  * A store as it is after a year of much work.
  * @param from a folder filled by `npm run large`.
@@ -79,9 +93,11 @@ export async function benchYear(from: string): Promise<{ timings: Timing[]; befo
   const data = mkdtempSync(join(tmpdir(), 'fonetra-year-'))
   const timings: Timing[] = []
   try {
-    for (const name of ['fonetra.sqlite', 'world.sqlite']) cpSync(join(from, name), join(data, name))
+    cpSync(join(from, 'fonetra.sqlite'), join(data, 'fonetra.sqlite'))
+    ensureWorld(join(data, 'world.sqlite'))
     mkdirSync(join(data, 'pictures'))
     const file = join(data, 'fonetra.sqlite')
+    await chooseChannel(data)
     fillBriefs(file, { briefs: BRIEFS, history: HISTORY })
     fillRanks(file, YEAR)
     const { unneeded, left } = fillPages(file, PAGES)

@@ -70,7 +70,7 @@ const emit = defineEmits<{
         title="Open its sheet"
         @click="emit('open', row.phrase)"
       >
-        <v-icon :icon="mdiChevronRight" size="18" />
+        <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="mdiChevronRight" /></svg>
       </button>
     </td>
   </tr>
@@ -82,5 +82,13 @@ const emit = defineEmits<{
 }
 .sheet-button {
   color: var(--muted);
+}
+/* Drawn by itself: a component for it in each row takes a quarter of the time of scrolling. */
+.sheet-button svg {
+  display: inline-block;
+  width: 18px;
+  height: 18px;
+  fill: currentColor;
+  vertical-align: middle;
 }
 </style>

@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
-import { OPEN, phraseColumns, PICK, sparedColumns } from '~/composables/columns'
+import { OPEN, phraseColumns, sparedColumns } from '~/composables/columns'
 import { useTray } from '~/stores/tray'
 import type { Perspective } from '~/stores/workspace'
 
@@ -34,12 +34,9 @@ const frame = ref<HTMLElement | null>(null)
 const { height, width } = useElementSize(frame)
 const spared = computed(() => sparedColumns(props.perspective, width.value))
 const columns = computed(() => phraseColumns(props.perspective, props.narrow, spared.value))
-// Made anew only with the columns: for other ones the table goes through all its rows.
-const headers = computed(() => [
-  { key: 'pick', title: '', width: PICK, sortable: false },
-  ...columns.value.map(({ key, title, width, align }) => ({ key, title, width, align, sortable: false })),
-  { key: 'open', title: '', width: OPEN, sortable: false },
-])
+// Head and rows are drawn here: the table needs to know of the columns only how many they are. Told what they show it
+// would read each of them out of all its rows whenever a figure comes.
+const headers = computed(() => Array.from({ length: columns.value.length + 2 }, () => ({ title: '', sortable: false })))
 const keys = computed(() => new Set<string>(columns.value.map(column => column.key)))
 const sorted = computed(() => {
   const [column, direction] = props.sort.split(':')

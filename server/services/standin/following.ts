@@ -15,8 +15,8 @@ const AGAIN_DAYS = 90
 const MOST_A_DAY = 3
 /** Once every page has been looked at, views turn to what the places bring, over so many days. */
 const TURNING_DAYS = 180
-/** Of what search brings by the curve so much can be lost. */
-const MOST_LOST = 0.9
+/** Of what search brings by the curve so much can be lost: the curve itself falls, and views never do. */
+const MOST_LOST = 0.5
 
 interface PageRow extends SeriesRow {
   id: number

@@ -33,43 +33,44 @@ test('what is kept is not thinned further by doing it again', () => {
   )
 })
 
+const page = (phraseId: number, at: number): PageToKeep => ({
+  phraseId,
+  region: 'GB',
+  kind: 'site',
+  source: 'site',
+  at,
+  depth: 20,
+  complete: true,
+  more: false,
+  titleMatches: 1,
+  videoBlock: null,
+  intent: null,
+  seats: [
+    {
+      video: {
+        id: 'v',
+        title: 't',
+        description: null,
+        tags: null,
+        channel: { id: 'c', title: 'C', subscribers: null },
+        views: 1,
+        likes: 0,
+        dislikes: null,
+        comments: 0,
+        publishedAt: 0,
+        durationSeconds: 1,
+        thumbnail: null,
+      },
+      strength: { strength: 0.5, targeting: 0.5, reach: null, pull: null },
+    },
+  ],
+})
+
 test('old pages go with their seats, the standing one and other phrases’ stay', async () => {
   const db = freshData(folder)
   const phrases = phraseStore(db)
   const results = resultStore(db)
   const [id, other] = [phrases.phraseId('bike chain', 'en'), phrases.phraseId('bike bell', 'en')]
-  const page = (phraseId: number, at: number): PageToKeep => ({
-    phraseId,
-    region: 'GB',
-    kind: 'site',
-    source: 'site',
-    at,
-    depth: 20,
-    complete: true,
-    more: false,
-    titleMatches: 1,
-    videoBlock: null,
-    intent: null,
-    seats: [
-      {
-        video: {
-          id: 'v',
-          title: 't',
-          description: null,
-          tags: null,
-          channel: { id: 'c', title: 'C', subscribers: null },
-          views: 1,
-          likes: 0,
-          dislikes: null,
-          comments: 0,
-          publishedAt: 0,
-          durationSeconds: 1,
-          thumbnail: null,
-        },
-        strength: { strength: 0.5, targeting: 0.5, reach: null, pull: null },
-      },
-    ],
-  })
   results.save(Array.from({ length: 40 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
   results.save([page(other, NOW - 900 * DAY)])
   const standing = results.latest(id, 'GB')!.id
@@ -82,6 +83,28 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
     0,
   )
   expect(await thin(NOW)).toEqual({ pages: 0, figures: 0, interest: 0 })
+})
+
+test('pages go a few at a time, so that others have their turn between', async () => {
+  const db = freshData(folder)
+  const results = resultStore(db)
+  const id = phraseStore(db).phraseId('bike chain', 'en')
+  results.save(Array.from({ length: 200 }, (_, day) => page(id, NOW - (100 + day) * DAY)))
+  const count = db.prepare<[], number>('SELECT count(*) FROM result_page').pluck()
+  const left = [count.get()!]
+  let over = false
+  const thinning = retention(db)
+    .thin(NOW)
+    .finally(() => {
+      over = true
+    })
+  while (!over) {
+    await new Promise(resolve => setImmediate(resolve))
+    left.push(count.get()!)
+  }
+  expect((await thinning).pages).toBeGreaterThan(150)
+  // Fifteen in one go; two goes are over before it is counted for the first time.
+  expect(Math.max(...left.slice(1).map((pages, i) => left[i]! - pages))).toBeLessThanOrEqual(30)
 })
 
 test('what a source told before is thinned like looks, the figures that count stay; old interest by region goes', async () => {
