@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { emptyFields } from '../core/brief/brief'
 import { seeded } from '../core/random'
 import { rankDay } from '../core/ranks/standing'
+import { PAGE_SEATS } from '../core/rivals/difficulty'
 import { looksToDrop } from '../core/rivals/thinning'
 import { DAY } from '../core/time'
 import { briefStore } from '../server/data/briefs'
@@ -13,6 +14,8 @@ function filling(file: string, work: (db: Db) => void): void {
   const db = openUserData(file, { migrations: join(process.cwd(), 'server/data/migrations') })
   try {
     db.pragma('synchronous = OFF')
+    // What is filled in names only what is there.
+    db.pragma('foreign_keys = OFF')
     db.transaction(() => work(db))()
     db.pragma('wal_checkpoint(TRUNCATE)')
   } finally {
@@ -131,18 +134,19 @@ export function fillPages(file: string, phrases: number): { unneeded: number; le
     const page = db.prepare(
       `INSERT INTO result_page (phrase_id, region, kind, source, at, depth, complete, more, title_matches, difficulty,
         front, middle, rest, model_version, imported)
-        SELECT phrase_id, region, kind, source, ?, ${SEATS}, 1, 1, title_matches, difficulty, front, middle, rest,
+        SELECT phrase_id, region, kind, source, ?, ?, 1, 1, title_matches, difficulty, front, middle, rest,
           model_version, 0 FROM result_page WHERE id = (SELECT page_id FROM standing_page WHERE phrase_id = ?
             AND region = 'GB')`,
     )
-    for (const day of [...days].reverse()) for (const id of watched) page.run(now - day * DAY, id)
+    for (const day of [...days].reverse())
+      for (const id of watched) page.run(now - day * DAY, day < DAILY ? SEATS : PAGE_SEATS, id)
     db.exec('DROP INDEX seat_of_video')
     // Each page shows the same hundred videos, another sixty of them each day, with views that grow.
     db.prepare(
       `WITH RECURSIVE place (n) AS (SELECT 1 UNION ALL SELECT n + 1 FROM place WHERE n < ${SEATS})
         INSERT INTO seat SELECT p.id, n, 1 + (p.phrase_id * 7919 + ((n + p.id) % 100) * 104729) % last, 100000 + n,
           1000000 + p.id, 20000 + n, 900 + n, 0.5 + 0.001 * n, 0.4, 0.3 + 0.001 * n, 0.2
-          FROM result_page p CROSS JOIN place CROSS JOIN (SELECT max(id) AS last FROM video) WHERE p.id > ?`,
+          FROM result_page p JOIN place ON n <= p.depth CROSS JOIN (SELECT max(id) AS last FROM video) WHERE p.id > ?`,
     ).run(first)
     db.exec('CREATE INDEX seat_of_video ON seat (video_id)')
     const stands = db.prepare(

@@ -54,18 +54,17 @@ async function edited(
   return { waits, seconds: (performance.now() - startedAt) / 1000 }
 }
 
+/** Pages of the file that stay free for what comes next, and some. */
+const FREE = 2500
+
 /** Answered once old pages were dropped and their room was given back. @param pages left then, at most. */
 async function thinned(file: string, pages: number): Promise<void> {
   const db = new Database(file, { readonly: true })
   try {
     const left = db.prepare<[], number>('SELECT count(*) FROM result_page').pluck()
-    let size = Infinity
-    for (;;) {
-      await new Promise(then => setTimeout(then, 2000))
-      const now = Number(db.pragma('page_count', { simple: true }))
-      if (left.get()! <= pages && now === size) return
-      size = now
-    }
+    const free = () => Number(db.pragma('freelist_count', { simple: true }))
+    do await new Promise(then => setTimeout(then, 2000))
+    while (left.get()! > pages || free() > FREE)
   } finally {
     db.close()
   }

@@ -3,7 +3,7 @@ import { DAY } from '../time'
  * All looks of the last weeks stay; older ones a week apart, and after a year a month apart: a curve of ranks shows no
  * more.
  */
-const WHOLE = 60 * DAY
+export const WHOLE = 60 * DAY
 const WEEKLY = 365 * DAY
 const MONTH = 30 * DAY
 const WEEK = 7 * DAY

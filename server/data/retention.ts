@@ -1,7 +1,8 @@
 import { DAY } from '../../core/time'
 import { group } from 'd3-array'
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { looksToDrop } from '../../core/rivals/thinning'
+import { PAGE_SEATS } from '../../core/rivals/difficulty'
+import { looksToDrop, WHOLE } from '../../core/rivals/thinning'
 import { relaxedTransaction, type Db } from './open'
 
 /** Phrases looked through and pages dropped in one go, so that no request waits: a page has up to sixty seats. */
@@ -13,9 +14,10 @@ const SPARE = 2000
 /** What is only asked for to be shown is asked for again after so long. */
 const INTEREST_MS = 180 * DAY
 
-/** Observations that were dropped. */
+/** Observations that were dropped, and pages of which only page one stayed. */
 export interface Thinned {
   pages: number
+  shortened: number
   figures: number
   interest: number
 }
@@ -30,15 +32,21 @@ export function retention(db: Db) {
   const lastPhrase = db.prepare<[], number | null>('SELECT max(id) FROM phrase').pluck()
   const pages = db.prepare<
     [number, number],
-    { id: number; phrase_id: number; region: string; kind: string; at: number }
+    { id: number; phrase_id: number; region: string; kind: string; at: number; depth: number }
   >(
-    `SELECT id, phrase_id, region, kind, at FROM result_page
+    `SELECT id, phrase_id, region, kind, at, depth FROM result_page
       WHERE phrase_id BETWEEN ? AND ? AND NOT EXISTS (SELECT 1 FROM standing_page WHERE page_id = result_page.id)`,
   )
   // One that came to stand for its phrase meanwhile stays.
   const dropPage = db.prepare(
     'DELETE FROM result_page WHERE id = ? AND NOT EXISTS (SELECT 1 FROM standing_page WHERE page_id = result_page.id)',
   )
+  const shorten = db.prepare(
+    `UPDATE result_page SET depth = ${PAGE_SEATS},
+        more = more OR EXISTS (SELECT 1 FROM seat WHERE page_id = result_page.id AND rank > ${PAGE_SEATS})
+      WHERE id = ? AND NOT EXISTS (SELECT 1 FROM standing_page WHERE page_id = result_page.id)`,
+  )
+  const dropSeats = db.prepare(`DELETE FROM seat WHERE page_id = ? AND rank > ${PAGE_SEATS}`)
   const past = db.prepare<[number, number], { phrase_id: number; region: string; source_id: number; at: number }>(
     'SELECT phrase_id, region, source_id, at FROM figure_past WHERE phrase_id BETWEEN ? AND ?',
   )
@@ -55,11 +63,23 @@ export function retention(db: Db) {
   const dropPages = relaxedTransaction(db, (ids: readonly number[]): number =>
     ids.reduce((dropped, id) => dropped + dropPage.run(id).changes, 0),
   )
-  const dropFigures = relaxedTransaction(db, (from: number, to: number, now: number): Omit<Thinned, 'pages'> => {
-    const old = unneeded(past.all(from, to), now, row => `${row.phrase_id} ${row.region} ${row.source_id}`)
-    for (const { phrase_id, region, source_id, at } of old) dropPast.run(phrase_id, region, source_id, at)
-    return { figures: old.length, interest: dropInterest.run(from, to, now - INTEREST_MS).changes }
+  const shortenPages = relaxedTransaction(db, (ids: readonly number[]): void => {
+    for (const id of ids) if (shorten.run(id).changes) dropSeats.run(id)
   })
+  const dropFigures = relaxedTransaction(
+    db,
+    (from: number, to: number, now: number): Pick<Thinned, 'figures' | 'interest'> => {
+      const old = unneeded(past.all(from, to), now, row => `${row.phrase_id} ${row.region} ${row.source_id}`)
+      for (const { phrase_id, region, source_id, at } of old) dropPast.run(phrase_id, region, source_id, at)
+      return { figures: old.length, interest: dropInterest.run(from, to, now - INTEREST_MS).changes }
+    },
+  )
+
+  /** Their numbers, a few at a time, for as long as the file is open. */
+  function* inGoes(list: Iterable<{ id: number }>): Generator<number[]> {
+    const ids = Array.from(list, ({ id }) => id)
+    for (let i = 0; i < ids.length && db.open; i += PAGES_AT_ONCE) yield ids.slice(i, i + PAGES_AT_ONCE)
+  }
 
   /** Makes the file smaller by what is free in it, unless it comes from before files could be. */
   async function giveBack(): Promise<void> {
@@ -74,20 +94,27 @@ export function retention(db: Db) {
 
   return {
     /**
-     * Drops what no history needs: result pages with their seats, what sources told before, interest by region that has
-     * aged.
+     * Drops what no history needs: result pages with their seats, seats beyond page one of those that are not young, what
+     * sources told before, interest by region that has aged.
      */
     async thin(now: number = Date.now()): Promise<Thinned> {
-      const all: Thinned = { pages: 0, figures: 0, interest: 0 }
+      const all: Thinned = { pages: 0, shortened: 0, figures: 0, interest: 0 }
       const last = lastPhrase.get() ?? 0
       for (let from = 1; from <= last && db.open; from += STEP) {
         const to = from + STEP - 1
         const { figures, interest } = dropFigures(from, to, now)
         all.figures += figures
         all.interest += interest
-        const old = unneeded(pages.all(from, to), now, page => `${page.phrase_id} ${page.region} ${page.kind}`)
-        for (let i = 0; i < old.length && db.open; i += PAGES_AT_ONCE) {
-          all.pages += dropPages(old.slice(i, i + PAGES_AT_ONCE).map(({ id }) => id))
+        const kept = pages.all(from, to)
+        const old = new Set(unneeded(kept, now, page => `${page.phrase_id} ${page.region} ${page.kind}`))
+        const deep = kept.filter(page => !old.has(page) && page.depth > PAGE_SEATS && now - page.at > WHOLE)
+        for (const ids of inGoes(old)) {
+          all.pages += dropPages(ids)
+          await nextTurn()
+        }
+        for (const ids of inGoes(deep)) {
+          shortenPages(ids)
+          all.shortened += ids.length
           await nextTurn()
         }
         await nextTurn()

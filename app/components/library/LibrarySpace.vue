@@ -43,8 +43,8 @@ const parts = computed(() => {
     <div>
       <h2>Space</h2>
       <p class="small muted">
-        Texts are never removed. Older result pages and figures are kept in full for 60 days, then one per week, and
-        after a year one per month.
+        Texts are never removed. Result pages and earlier figures are kept in full for 60 days, then one per week with
+        its first twenty results, and after a year one per month.
       </p>
     </div>
     <div v-if="problem" role="alert">

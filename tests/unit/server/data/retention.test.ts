@@ -82,7 +82,34 @@ test('old pages go with their seats, the standing one and other phrases’ stay'
   expect(db.prepare('SELECT count(*) FROM seat WHERE page_id NOT IN (SELECT id FROM result_page)').pluck().get()).toBe(
     0,
   )
-  expect(await thin(NOW)).toEqual({ pages: 0, figures: 0, interest: 0 })
+  expect(await thin(NOW)).toEqual({ pages: 0, shortened: 0, figures: 0, interest: 0 })
+})
+
+test('of pages that are not young the first twenty results stay, of young ones and of the one that stands all', async () => {
+  const db = freshData(folder)
+  const phrases = phraseStore(db)
+  const results = resultStore(db)
+  const [id, other] = [phrases.phraseId('bike chain', 'en'), phrases.phraseId('bike bell', 'en')]
+  const deep = (phraseId: number, days: number): PageToKeep => {
+    const shallow = page(phraseId, NOW - days * DAY)
+    const [seat] = shallow.seats
+    const seats = Array.from({ length: 40 }, (_, i) => ({ ...seat!, video: { ...seat!.video, id: `v${i}` } }))
+    return { ...shallow, depth: 60, seats }
+  }
+  results.save([deep(id, 100), deep(id, 59), deep(id, 1), deep(other, 300)])
+  const kept = () =>
+    db
+      .prepare(
+        `SELECT depth, more, (SELECT count(*) FROM seat WHERE page_id = id) AS seats FROM result_page
+          ORDER BY phrase_id = ${other}, at`,
+      )
+      .all()
+  const { pages, shortened } = await retention(db).thin(NOW)
+  expect([pages, shortened]).toEqual([0, 1])
+  const whole = { depth: 60, more: 0, seats: 40 }
+  expect(kept()).toEqual([{ depth: 20, more: 1, seats: 20 }, whole, whole, whole])
+  expect(results.past(id, 'GB').map(({ ids }) => ids.length)).toEqual([20, 20, 20])
+  expect((await retention(db).thin(NOW)).shortened).toBe(0)
 })
 
 test('pages go a few at a time, so that others have their turn between', async () => {
