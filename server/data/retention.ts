@@ -7,7 +7,7 @@ import { relaxedTransaction, type Db } from './open'
 
 /** Phrases looked through and pages dropped in one go, so that no request waits: a page has up to sixty seats. */
 const STEP = 50
-const PAGES_AT_ONCE = 15
+const PAGES_AT_ONCE = 8
 /** Pages given back to the disk in one go, and free ones that stay for what comes next. */
 const GIVEN_BACK = 100
 const SPARE = 2000
