@@ -94,8 +94,8 @@ export function retention(db: Db) {
 
   return {
     /**
-     * Drops what no history needs: result pages with their seats, seats beyond page one of those that are not young, what
-     * sources told before, interest by region that has aged.
+     * Drops what no history needs: result pages with their seats, seats beyond page one of those that are not young,
+     * what sources told before, interest by region that has aged.
      */
     async thin(now: number = Date.now()): Promise<Thinned> {
       const all: Thinned = { pages: 0, shortened: 0, figures: 0, interest: 0 }
