@@ -205,7 +205,7 @@ export class Ranking {
       const right = MEANT.get(word)
       return right ? `("${word}" OR "${right}")` : `"${word}"`
     }
-    const hits = new Map<number, Hit & { loosened: number }>()
+    const hits = new Map<number, { hit: Hit; loosened: number }>()
     let loosened = 0
     for (const query of this.queries(asked.map(term))) {
       for (const found of [
@@ -213,26 +213,28 @@ export class Ranking {
         this.byStanding.all(query, language, now),
         this.lastOne > this.firstOnes ? this.byYouth.all(query, this.firstOnes, language, now) : [],
       ])
-        for (const hit of found)
-          if (!hits.has(hit.id)) hits.set(hit.id, { ...hit, loosened, views: viewsOn(hit, today, this.time.madeOn) })
+        for (const hit of found) if (!hits.has(hit.id)) hits.set(hit.id, { hit, loosened })
       if (hits.size >= depth + SPARE) break
       loosened++
     }
     const plain = ` ${words.join(' ')} `
+    const saysSo = (title: string) =>
+      words.every(word => title.includes(word)) && ` ${title.replace(/[^\p{L}\p{N}]+/gu, ' ')} `.includes(plain)
     const { weights } = this
     return [...hits.values()]
-      .map(hit => {
-        const title = ` ${hit.title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ')} `
+      .map(({ hit, loosened }) => {
         const text =
           weights.text * Math.min(12, -hit.bm25) -
-          weights.loose * hit.loosened +
-          (title.includes(plain) ? weights.wording(hit.trade) : 0) +
+          weights.loose * loosened +
+          (saysSo(hit.title.toLowerCase()) ? weights.wording(hit.trade) : 0) +
           weights.region * (hash(`${region ?? ''}${hit.id}`) / 4_294_967_296) +
           weights.day * (hash(`${Math.floor(today / DAY)}${hit.id}`) / 4_294_967_296)
+        const { published_at: publishedAt, clicks, watched } = hit
+        const views = viewsOn(hit, today, this.time.madeOn)
         return {
           id: hit.id,
           text,
-          score: text + standsFor(weights, { ...hit, publishedAt: hit.published_at }, hit, today),
+          score: text + standsFor(weights, { publishedAt, views, clicks, watched }, hit, today),
         }
       })
       .sort((a, b) => b.score - a.score || a.id - b.id)
