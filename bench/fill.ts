@@ -124,7 +124,7 @@ const DAILY = 90
 export function fillPages(file: string, phrases: number): { unneeded: number; left: number } {
   const now = Date.now()
   const days = [...Array(DAILY).keys(), ...Array.from({ length: 40 }, (_, week) => DAILY + 7 * week)]
-  let all = 0
+  let [all, looked] = [0, 0]
   filling(file, db => {
     const watched = db
       .prepare<[number], number>("SELECT phrase_id FROM standing_page WHERE region = 'GB' LIMIT ?")
@@ -155,9 +155,10 @@ export function fillPages(file: string, phrases: number): { unneeded: number; le
     )
     for (const id of watched) stands.run(id)
     all = db.prepare<[], number>('SELECT count(*) FROM result_page').pluck().get()!
+    looked = watched.length
   })
   const unneeded =
-    phrases *
+    looked *
     looksToDrop(
       days.map(day => now - day * DAY),
       now,
