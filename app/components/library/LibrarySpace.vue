@@ -29,12 +29,14 @@ void refresh()
 const parts = computed(() => {
   if (!answer.value) return []
   const all = Object.values(answer.value).reduce((sum, bytes) => sum + bytes, 0)
-  return (Object.entries(answer.value) as [keyof SpaceAnswer, number][]).map(([kind, bytes]) => ({
-    kind,
-    name: NAMES[kind],
-    bytes,
-    part: all ? (bytes / all) * 100 : 0,
-  }))
+  // A small index is not kept.
+  const kinds = (Object.keys(NAMES) as (keyof SpaceAnswer)[]).filter(
+    kind => kind !== 'index' || answer.value!.index > 0,
+  )
+  return kinds.map(kind => {
+    const bytes = answer.value![kind]
+    return { kind, name: NAMES[kind], bytes, part: all ? (bytes / all) * 100 : 0 }
+  })
 })
 </script>
 
@@ -43,8 +45,8 @@ const parts = computed(() => {
     <div>
       <h2>Space</h2>
       <p class="small muted">
-        Texts are never removed. Result pages and earlier figures are kept in full for 60 days, then one per week with
-        its first twenty results, and after a year one per month.
+        Texts are never removed. Result pages and earlier figures are all kept for 60 days, then one per week, and after
+        a year one per month. Pages older than 60 days keep their first 20 results.
       </p>
     </div>
     <div v-if="problem" role="alert">
