@@ -83,7 +83,7 @@ const emit = defineEmits<{
 .sheet-button {
   color: var(--muted);
 }
-/* Drawn by itself: a component for it in each row takes a quarter of the time of scrolling. */
+/* Drawn here: rows are made anew as the table scrolls, and this is a component less in each. */
 .sheet-button svg {
   display: inline-block;
   width: 18px;

@@ -62,11 +62,15 @@ export const SCHEMA = `
 
 /** Brings a world up to date that was made before pages were followed. What happened in it stays. */
 export function upgradeWorld(db: Database): void {
-  const columns = db.prepare("SELECT name FROM pragma_table_info('video')").pluck()
-  const upgrade = db.transaction(() => {
+  const columns = db.prepare<[], string>("SELECT name FROM pragma_table_info('video')").pluck()
+  const missing = () => {
     const known = new Set(columns.all())
-    for (const gain of GAINS) if (!known.has(gain.split(' ')[0])) db.exec(`ALTER TABLE video ADD COLUMN ${gain}`)
+    return GAINS.filter(gain => !known.has(gain.split(' ')[0]!))
+  }
+  // One that is up to date is not written to: another program may have days pass in it.
+  if (!missing().length) return
+  db.transaction(() => {
+    for (const gain of missing()) db.exec(`ALTER TABLE video ADD COLUMN ${gain}`)
     db.exec(FOLLOWING)
-  })
-  upgrade.immediate()
+  }).immediate()
 }

@@ -131,6 +131,18 @@ describe('views of videos that nobody changed', () => {
     close()
   })
 
+  test('a world that is up to date is opened while another program has days pass in it', async () => {
+    const { file, time, close } = world()
+    close()
+    const other = new Database(file)
+    other.exec('BEGIN IMMEDIATE')
+    const opened = openStandin(file, undefined, () => time.now)
+    expect((await opened.site.channelVideos(HOME, 'en')).data.length).toBeGreaterThan(10)
+    opened.close()
+    other.exec('ROLLBACK')
+    other.close()
+  })
+
   test('a world from before pages were followed is brought up to date, with all that happened in it', async () => {
     const { file, time, close } = world()
     close()
