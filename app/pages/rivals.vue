@@ -170,7 +170,11 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
             >Loading results … <button class="plain link" @click="rivals.giveUp()">Stop</button></span
           >
           <span v-else-if="rivals.page" class="small muted" :title="dateTime(rivals.page.at)"
-            ><template v-if="day">{{ rivals.page.source }}, as seen on {{ dateOnly(rivals.page.at) }}</template
+            ><template v-if="day"
+              >{{ rivals.page.source }}, as seen on {{ dateOnly(rivals.page.at)
+              }}<template v-if="rivals.page.more && rivals.page.rows.length < depth"
+                >; its first {{ rivals.page.rows.length }} results are kept</template
+              ></template
             ><template v-else>{{ rivals.page.source }}, seen {{ ago(rivals.page.at, now()) }}</template
             ><template v-if="!rivals.page.complete">, <strong class="missing">incomplete</strong></template
             ><template v-if="rivals.page.problem"

@@ -123,3 +123,19 @@ test('wrong phrases get a message in the field', async ({ page }) => {
   await expect(page.getByTestId('rivals-phrase')).toContainText('Type a phrase to see')
   await expect(page.getByTestId('reading')).toBeVisible()
 })
+
+test('a page of a past day says so where only its first results are kept', async ({ app, page }) => {
+  const path = 'phrase=bike+chain&region=GB'
+  const { at } = (await call(app, `/api/results?${path}&depth=60&anew=1`)).json
+  const day = new Date(at).toISOString().slice(0, 10)
+  await page.goto(`/rivals?${path}&day=${day}`)
+  await expect(page.getByText('as seen on')).toBeVisible()
+  await expect(page.getByText('results are kept')).toHaveCount(0)
+  await page.route(/\/api\/results\?.*day=/u, async route => {
+    const response = await route.fetch()
+    const json = (await response.json()) as { rows: unknown[] }
+    await route.fulfill({ response, json: { ...json, more: true, rows: json.rows.slice(0, 20) } })
+  })
+  await page.reload()
+  await expect(page.getByText('its first 20 results are kept')).toBeVisible()
+})
