@@ -7,17 +7,22 @@ const unused = purgeCSSPlugin({
   // Made of a property's value: `elevation="2"` is the class elevation-2.
   safelist: { standard: [/^(rounded|elevation|border|position|opacity)(-|$)/u] },
 }) as Plugin
-/** Vuetify's helper classes, most of them a step of a distance: those named nowhere are left out. */
+/**
+ * Vuetify's helper classes, most of them a step of a distance: those named nowhere are left out. Of its grid
+ * nothing is used.
+ */
 const helpersInUse: Plugin = {
   postcssPlugin: 'fonetra:helpers-in-use',
   OnceExit(root, tools) {
-    if (/vuetify[\\/]lib[\\/]styles[\\/]/u.test(root.source?.input.file ?? '')) return unused.OnceExit?.(root, tools)
+    const file = root.source?.input.file ?? ''
+    if (/VGrid\.css$/u.test(file)) root.removeAll()
+    if (/vuetify[\\/]lib[\\/]styles[\\/]/u.test(file)) return unused.OnceExit?.(root, tools)
   },
 }
 
 /** Parts of Vuetify that one or two areas show: they come with these. */
 const SELDOM =
-  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VTextarea)[\\/]/u
+  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VSwitch|VTextarea)[\\/]/u
 
 /**
  * What most screens need comes in one file: some sixty small ones took longer to fetch than all of their code to run.
@@ -79,6 +84,9 @@ export default defineNuxtConfig({
     vue: { template: { transformAssetUrls } },
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 900 },
+    // Every component here, in Vuetify and in what else is used has a setup: the other way of writing one is not looked
+    // for in each that is made.
+    define: { __VUE_OPTIONS_API__: 'false' },
   },
   nitro: {
     errorHandler: '~~/server/http/errorPage.ts',

@@ -1,5 +1,5 @@
 import { remembering } from '../text/remembering'
-import { isMisspelt } from '../text/spelling'
+import { isMisspelt } from '../text/misspelt'
 import { words } from '../text/words'
 
 /** How well a word answers one that was typed. */

@@ -1,4 +1,4 @@
-import { mistakes } from '../text/spelling'
+import { mistakes } from '../text/misspelt'
 import { stemmerFor } from '../text/stems'
 
 /** A word that fewer phrases hold may itself be misspelt. */

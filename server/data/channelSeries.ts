@@ -66,7 +66,7 @@ export function standAgain(db: Db): (series: number) => void {
 type SumsRow = [total: number, rows: number | null, brings: number | null, more: number]
 type SeriesRow = [
   ...SumsRow,
-  video: string,
+  video: string | null,
   title: string,
   phrase: string,
   searches: number | null,
@@ -109,80 +109,75 @@ export const MOST_SERIES = 10_000
 const OF_CHANNEL = `FROM video v JOIN rank_series s ON s.video = v.code
   WHERE v.channel_id = @channel AND s.region = @region AND s.kind = @kind AND told_last IS NOT NULL`
 /**
- * The series of a channel with what each brings: its searches × the share of its rank. Thousands are ordered and added
- * up where they are; only those that are shown are read.
+ * The series of a channel with what each brings, its searches × the share of its rank, and what all of them come to.
+ * Thousands are ordered and added up where they are, as numbers; words are read of those that are shown.
+ * @param worded whether words are looked in or ordered by.
  */
-const SERIES = `WITH share AS MATERIALIZED (
+const asked = (key: string, direction: ChannelRankSort['direction'], worded: boolean) => `WITH share AS MATERIALIZED (
     SELECT key + 1 AS rank, value AS part, lag(value) OVER (ORDER BY key) AS part_above FROM json_each(@shares)
   ), newest AS (
-    SELECT s.video, s.phrase_id, s.region, v.title, v.published_at, told_last, told_week, told_month, told_best
+    SELECT s.id, s.phrase_id, s.region, v.title, v.published_at, told_last, told_week, told_month, told_best
       ${OF_CHANNEL} ORDER BY v.published_at DESC LIMIT ${MOST_SERIES}
   ), series AS (
-    SELECT newest.*, p.text AS phrase, told_last >> 24 AS day, ${rankIn('told_last')} AS place,
-        (SELECT volume FROM figure f WHERE f.phrase_id = p.id AND f.region = newest.region AND f.counts = 1) AS searches
-      FROM newest JOIN phrase p ON p.id = newest.phrase_id
-      WHERE @contains = '' OR instr(lowered(p.text || ' ' || title), @contains)
+    SELECT newest.*, told_last >> 24 AS day, ${rankIn('told_last')} AS place ${worded ? ', p.text AS phrase' : ''},
+        (SELECT volume FROM figure f
+          WHERE f.phrase_id = newest.phrase_id AND f.region = newest.region AND f.counts = 1) AS searches
+      FROM newest
+      ${worded ? "JOIN phrase p ON p.id = phrase_id WHERE instr(lowered(p.text || ' ' || title), @contains)" : ''}
   ), weighed AS (
     SELECT series.*, part AS share, part_above AS above,
         CASE WHEN day > @old AND place IS NOT NULL AND json_array_length(@shares) > 0
           THEN searches * coalesce(part, 0) END AS brings
       FROM series LEFT JOIN share ON share.rank = series.place
-  )`
+  ), numbers AS MATERIALIZED (
+    SELECT id, published_at, day, searches, brings, ${key} AS key FROM weighed
+  ), sums AS (
+    SELECT count(*), sum(day > @old), sum(brings), EXISTS (SELECT 1 ${OF_CHANNEL} LIMIT 1 OFFSET ${MOST_SERIES})
+      FROM numbers
+  ), shown AS (
+    SELECT * FROM numbers ORDER BY key ${direction} NULLS LAST, published_at DESC, id LIMIT @limit OFFSET @offset
+  )
+  SELECT sums.*, s.video, v.title, p.text, searches, told_last, told_week, told_month, told_best
+    FROM sums LEFT JOIN (
+      shown JOIN rank_series s ON s.id = shown.id JOIN video v ON v.code = s.video JOIN phrase p ON p.id = s.phrase_id
+    ) ON true
+    ORDER BY key ${direction} NULLS LAST, shown.published_at DESC, shown.id`
 
 export type ChannelSeriesStore = ReturnType<typeof channelSeriesStore>
 
 /** The ranks of all videos of a channel, as few days of each as its standing takes. */
 export function channelSeriesStore(db: Db) {
   db.function('lowered', { deterministic: true }, (text: string) => text.toLowerCase())
-  type Bound = Record<'channel' | 'region' | 'kind' | 'shares' | 'contains', string> & { old: number }
-  /** @param over what is added up. */
-  const sumsOf = (over: string) =>
-    `count(*) ${over}, sum(day > @old) ${over}, sum(brings) ${over},
-      EXISTS (SELECT 1 ${OF_CHANNEL} LIMIT 1 OFFSET ${MOST_SERIES})`
-  const sums = db.prepare<Bound, SumsRow>(`${SERIES} SELECT ${sumsOf('')} FROM weighed`).raw()
-  const ordered = new Map<string, Statement<[Bound & { limit: number; offset: number }], SeriesRow>>()
-  const inOrder = ({ column, direction }: ChannelRankSort) => {
-    const order = `${column}:${direction}`
-    const known = ordered.get(order)
+  type Bound = Record<'channel' | 'region' | 'kind' | 'shares' | 'contains', string> &
+    Record<'old' | 'limit' | 'offset', number>
+  const prepared = new Map<string, Statement<[Bound], SeriesRow>>()
+  const inOrder = ({ column, direction }: ChannelRankSort, worded: boolean) => {
+    const order = `${column}:${direction}:${worded}`
+    const known = prepared.get(order)
     if (known) return known
-    const made = db
-      .prepare<[Bound & { limit: number; offset: number }], SeriesRow>(
-        `${SERIES} SELECT ${sumsOf('OVER ()')}, video, title, phrase, searches, told_last, told_week, told_month, told_best
-          FROM weighed ORDER BY ${KEYS[column]} ${direction} NULLS LAST, published_at DESC, phrase LIMIT @limit OFFSET @offset`,
-      )
-      .raw()
-    ordered.set(order, made)
+    const made = db.prepare<[Bound], SeriesRow>(asked(KEYS[column], direction, worded)).raw()
+    prepared.set(order, made)
     return made
   }
-  const bound = ({ channel, region, kind, shares, old, contains }: SeriesQuestion): Bound => ({
-    ...{ channel, region, kind, old },
-    // The seat behind the last one that is looked at has one above it, too.
-    shares: JSON.stringify(shares.length ? [...shares, 0] : []),
-    contains: contains.trim().toLowerCase(),
-  })
-  const summed = ([total, rows, brings, more]: SumsRow): SeriesSums => ({
-    total,
-    more: more === 1,
-    fresh: { rows: rows ?? 0, brings: brings ?? 0 },
-  })
   return {
     /**
      * Those asked for, in their order, and what all come to. What is not known comes last, those alike by the newest
-     * videos.
+     * videos, and of one video as they were first looked up.
      */
-    of(question: SeriesQuestion): { series: ChannelSeries[]; sums: SeriesSums } {
-      const { limit, offset, sort } = question
-      const found = inOrder(sort).all({ ...bound(question), limit, offset })
-      const series = found.map(([, , , , video, title, phrase, searches, last, week, month, best]) => ({
-        video,
-        title,
-        phrase,
-        searches,
-        days: daysOf(last, week, month, best),
-      }))
-      const [first] = found
-      // Where none is shown, no row tells what all come to.
-      return { series, sums: summed(first ? [first[0], first[1], first[2], first[3]] : sums.get(bound(question))!) }
+    of({ sort, shares, contains, ...which }: SeriesQuestion): { series: ChannelSeries[]; sums: SeriesSums } {
+      const text = contains.trim().toLowerCase()
+      const found = inOrder(sort, !!text || sort.column === 'phrase').all({
+        ...which,
+        contains: text,
+        // The seat behind the last one that is looked at has one above it, too.
+        shares: JSON.stringify(shares.length ? [...shares, 0] : []),
+      })
+      const [total, rows, brings, more] = found[0]!
+      // What all come to is told where none is shown, too: by a row without a video.
+      const series = found.flatMap(([, , , , video, title, phrase, searches, last, week, month, best]) =>
+        video === null ? [] : { video, title, phrase, searches, days: daysOf(last, week, month, best) },
+      )
+      return { series, sums: { total, more: more === 1, fresh: { rows: rows ?? 0, brings: brings ?? 0 } } }
     },
   }
 }

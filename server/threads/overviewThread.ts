@@ -18,7 +18,7 @@ import { giveWay } from './giveWay'
 // its own that writes nothing.
 const { file } = workerData as { file: string }
 const db = new Database(file, { readonly: true })
-db.pragma('cache_size = -24000')
+db.pragma('cache_size = -48000')
 
 /** How far the services' time is ahead of this machine's. */
 let ahead = 0

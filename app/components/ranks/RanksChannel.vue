@@ -114,25 +114,24 @@ const said = computed(() => {
       aria-label="Ranks of all videos"
       data-test="channel-table"
     >
-      <template #[`item.phrase`]="{ item }"
-        ><button
-          class="plain phrase"
-          title="Show its curve"
-          data-test="channel-row"
-          @click="address({ view: undefined, video: item.line.videoId, phrase: item.phrase }, true)"
-        >
-          {{ item.phrase }}
-        </button></template
-      >
-      <template #[`item.title`]="{ item }"
-        ><span class="cut" :title="item.title">{{ item.title }}</span></template
-      >
-      <template #[`item.seen`]="{ item }"
-        ><span class="small muted">{{ dayOnly(item.seen) }}</span></template
-      >
-      <template v-for="{ key } in RANK_COLUMNS" :key="key" #[`item.${key}`]="{ item }"
-        ><RanksCell :line="item.line" :column="key"
-      /></template>
+      <template #item="{ item, itemRef }"
+        ><tr :ref="itemRef">
+          <td>
+            <button
+              class="plain phrase"
+              title="Show its curve"
+              data-test="channel-row"
+              @click="address({ view: undefined, video: item.line.videoId, phrase: item.phrase }, true)"
+            >
+              {{ item.phrase }}
+            </button>
+          </td>
+          <td>
+            <span class="cut" :title="item.title">{{ item.title }}</span>
+          </td>
+          <td class="small muted seen">{{ dayOnly(item.seen) }}</td>
+          <RanksCells :line="item.line" /></tr
+      ></template>
     </ShellTable>
   </template>
 </template>
@@ -150,6 +149,9 @@ const said = computed(() => {
 .table {
   flex: 1;
   min-height: 200px;
+}
+.seen {
+  text-align: end;
 }
 .cut {
   display: block;

@@ -33,27 +33,29 @@ const watchedSaid = (phrase: string) =>
     aria-label="Ranks by phrase"
     data-test="ranks"
   >
-    <template #[`item.phrase`]="{ item }"
-      ><button
-        class="plain phrase"
-        :aria-pressed="item.phrase === shown"
-        :title="item.phrase === shown ? 'Show all curves' : 'Show its curve alone'"
-        data-test="rank-row"
-        @click="emit('show', item.phrase === shown ? '' : item.phrase)"
-      >
-        <b class="mark">{{ item.line.mark }}</b>{{ item.phrase }}</button
-      ><v-icon
-        v-if="watched.has(item.phrase)"
-        :icon="mdiEyeOutline"
-        size="15"
-        class="eye"
-        role="img"
-        :aria-label="watchedSaid(item.phrase)"
-        :title="watchedSaid(item.phrase)"
-    /></template>
-    <template v-for="{ key } in RANK_COLUMNS" :key="key" #[`item.${key}`]="{ item }"
-      ><RanksCell :line="item.line" :column="key"
-    /></template>
+    <template #item="{ item, itemRef }"
+      ><tr :ref="itemRef">
+        <td>
+          <button
+            class="plain phrase"
+            :aria-pressed="item.phrase === shown"
+            :title="item.phrase === shown ? 'Show all curves' : 'Show its curve alone'"
+            data-test="rank-row"
+            @click="emit('show', item.phrase === shown ? '' : item.phrase)"
+          >
+            <b class="mark">{{ item.line.mark }}</b>{{ item.phrase }}</button
+          ><v-icon
+            v-if="watched.has(item.phrase)"
+            :icon="mdiEyeOutline"
+            size="15"
+            class="eye"
+            role="img"
+            :aria-label="watchedSaid(item.phrase)"
+            :title="watchedSaid(item.phrase)"
+          />
+        </td>
+        <RanksCells :line="item.line" /></tr
+    ></template>
   </ShellTable>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Item">
-import { computed } from 'vue'
+import { computed, type VNodeRef } from 'vue'
 import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable'
 import { inFull } from '~/composables/figures'
 import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
@@ -10,7 +10,8 @@ defineProps<{ items: readonly Item[] }>()
 const sortBy = defineModel<{ key: string; order?: boolean | 'asc' | 'desc' }[]>('sortBy', { default: () => [] })
 const slots = defineSlots<
   Record<`item.${string}`, (row: { item: Item }) => unknown> & {
-    'item'?: (row: { item: Item }) => unknown
+    /** A row of one's own; where its lines may wrap it takes `itemRef`, by which its height is known. */
+    'item'?: (row: { item: Item; itemRef?: VNodeRef }) => unknown
     'headers'?: () => unknown
     'no-data'?: () => unknown
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiContentCopy, mdiDrag, mdiStarOutline } from '@mdi/js'
-import { computed, onMounted, ref, shallowRef, type Component } from 'vue'
+import { computed, ref, shallowRef, type Component } from 'vue'
+import { afterFirstScreen } from '~/composables/afterFirstScreen'
 import { copyText } from '~/composables/copyText'
 import { inFull, rounded, trayMark } from '~/composables/figures'
 import { useBrief } from '~/stores/brief'
@@ -14,9 +15,13 @@ const asideOpen = ref(false)
 const support = computed(() => tray.tray.support)
 /** Dragging comes after the first screen: until then the list stands in its order. */
 const draggable = shallowRef<Component | null>(null)
-onMounted(async () => {
-  draggable.value = (await import('vue-draggable-plus')).VueDraggable
-})
+afterFirstScreen(() =>
+  import('vue-draggable-plus').then(
+    ({ VueDraggable }) => (draggable.value = VueDraggable),
+    // Without it phrases are moved by their keys and menu.
+    () => undefined,
+  ),
+)
 const asList = computed(() =>
   draggable.value
     ? {
