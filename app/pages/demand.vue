@@ -156,48 +156,51 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
         <v-btn v-if="filtered" variant="tonal" @click="clear">Clear the filters</v-btn>
       </div>
       <div v-else class="work">
-        <DemandTable
-          v-if="view === 'table'"
-          v-model:selected="demand.selected"
-          :rows="demand.rows"
-          :seed="query.seed"
-          :sort="query.sort"
-          :loading="demand.state === 'loading'"
-          :assessing="demand.assessing"
-          :perspective="workspace.perspective"
-          :open="phrase"
-          :narrow="phrase !== null"
-          @sort="filter({ sort: $event })"
-          @seed="ask"
-          @worth="working = $event"
-          @open="open"
-          @range="(from, to) => demand.setVisibleRange(from, to, language)"
-        />
-        <LazyDemandChart
-          v-else-if="view === 'chart'"
-          v-model:selected="demand.selected"
-          :rows="demand.rows"
-          :perspective="workspace.perspective"
-          :open="phrase"
-          @open="open"
-        />
-        <LazyDemandYear
-          v-else-if="view === 'year'"
-          v-model:selected="demand.selected"
-          :rows="demand.rows"
-          :months-end="demand.answer?.monthsEnd ?? null"
-          :open="phrase"
-          @open="open"
-        />
-        <LazyDemandGroups
-          v-else
-          v-model:selected="demand.selected"
-          :rows="demand.rows"
-          :region="query.region"
-          :language="language"
-          :open="phrase"
-          @open="open"
-        />
+        <!-- The table stays, where it was scrolled to, while another view is looked at. -->
+        <KeepAlive include="DemandTable">
+          <DemandTable
+            v-if="view === 'table'"
+            v-model:selected="demand.selected"
+            :rows="demand.rows"
+            :seed="query.seed"
+            :sort="query.sort"
+            :loading="demand.state === 'loading'"
+            :assessing="demand.assessing"
+            :perspective="workspace.perspective"
+            :open="phrase"
+            :narrow="phrase !== null"
+            @sort="filter({ sort: $event })"
+            @seed="ask"
+            @worth="working = $event"
+            @open="open"
+            @range="(from, to) => demand.setVisibleRange(from, to, language)"
+          />
+          <LazyDemandChart
+            v-else-if="view === 'chart'"
+            v-model:selected="demand.selected"
+            :rows="demand.rows"
+            :perspective="workspace.perspective"
+            :open="phrase"
+            @open="open"
+          />
+          <LazyDemandYear
+            v-else-if="view === 'year'"
+            v-model:selected="demand.selected"
+            :rows="demand.rows"
+            :months-end="demand.answer?.monthsEnd ?? null"
+            :open="phrase"
+            @open="open"
+          />
+          <LazyDemandGroups
+            v-else
+            v-model:selected="demand.selected"
+            :rows="demand.rows"
+            :region="query.region"
+            :language="language"
+            :open="phrase"
+            @open="open"
+          />
+        </KeepAlive>
         <LazyDemandSheet
           v-if="phrase !== null"
           :phrase="phrase"

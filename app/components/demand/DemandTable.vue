@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, onActivated, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
 import { OPEN, phraseColumns, sparedColumns } from '~/composables/columns'
@@ -85,10 +85,16 @@ function onScroll(event: Event) {
   const from = Math.max(0, Math.floor(top / ROW))
   emit('range', from, from + Math.ceil(height.value / ROW))
 }
-watch(
-  () => [props.seed, props.sort],
-  () => frame.value?.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 }),
-)
+/** What is asked for anew begins at its top; a table that is away meanwhile does so when it is back. */
+let begun = true
+function begin() {
+  begun = !!frame.value?.isConnected
+  if (begun) frame.value!.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 })
+}
+watch(() => [props.seed, props.sort], begin)
+onActivated(() => {
+  if (!begun) begin()
+})
 </script>
 
 <template>

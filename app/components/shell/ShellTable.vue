@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Item">
-import { computed, type VNodeRef } from 'vue'
+import { computed, onActivated, useTemplateRef, type ComponentPublicInstance, type VNodeRef } from 'vue'
 import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable'
 import { inFull } from '~/composables/figures'
 import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
@@ -16,20 +16,27 @@ const slots = defineSlots<
     'no-data'?: () => unknown
   }
 >()
-/** A row of one line, in pixels. Without it twice as many rows as are seen would be drawn. */
+/**
+ * A row of one line, in pixels. Without it twice as many rows as are seen would be drawn, and as many as the window has
+ * room for without a height.
+ */
 const ROW = 36
 const printing = usePrinting()
 /** Either takes the same columns, rows and slots. */
 const table = computed(() => (printing.value ? VDataTable : VDataTableVirtual) as typeof VDataTableVirtual)
+const shown = useTemplateRef<ComponentPublicInstance>('shown')
+// A table that was away is where its browser puts it: the rows to be drawn follow.
+onActivated(() => (shown.value?.$el as Element)?.querySelector('.v-table__wrapper')?.dispatchEvent(new Event('scroll')))
 const names = Object.keys(slots) as (keyof typeof slots)[]
 </script>
 
 <template>
   <component
     :is="table"
+    ref="shown"
     v-model:sort-by="sortBy"
     :items="items as Item[]"
-    v-bind="printing ? { itemsPerPage: MOST_ON_PAPER, hideDefaultFooter: true } : { itemHeight: ROW }"
+    v-bind="printing ? { itemsPerPage: MOST_ON_PAPER, hideDefaultFooter: true } : { itemHeight: ROW, height: '100%' }"
   >
     <template v-for="name in names" :key="name" #[name]="row"
       ><slot :name="name" v-bind="row as { item: Item }"
