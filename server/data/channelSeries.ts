@@ -118,7 +118,7 @@ const asked = (key: string, direction: ChannelRankSort['direction'], worded: boo
   ), newest AS (
     SELECT s.id, s.phrase_id, s.region, v.title, v.published_at, told_last, told_week, told_month, told_best
       ${OF_CHANNEL} ORDER BY v.published_at DESC LIMIT ${MOST_SERIES}
-  ), series AS (
+  ), series AS MATERIALIZED (
     SELECT newest.*, told_last >> 24 AS day, ${rankIn('told_last')} AS place ${worded ? ', p.text AS phrase' : ''},
         (SELECT volume FROM figure f
           WHERE f.phrase_id = newest.phrase_id AND f.region = newest.region AND f.counts = 1) AS searches
@@ -126,7 +126,7 @@ const asked = (key: string, direction: ChannelRankSort['direction'], worded: boo
       ${worded ? "JOIN phrase p ON p.id = phrase_id WHERE instr(lowered(p.text || ' ' || title), @contains)" : ''}
   ), weighed AS (
     SELECT series.*, part AS share, part_above AS above,
-        CASE WHEN day > @old AND place IS NOT NULL AND json_array_length(@shares) > 0
+        CASE WHEN day > @old AND place IS NOT NULL AND @shares <> '[]'
           THEN searches * coalesce(part, 0) END AS brings
       FROM series LEFT JOIN share ON share.rank = series.place
   ), numbers AS MATERIALIZED (
