@@ -152,6 +152,7 @@ test.describe('free of serious findings', () => {
 
 test('a change of the score is said to screen readers, and every figure of the grid has a name', async ({ page }) => {
   await page.goto('/library')
+  await page.getByRole('textbox', { name: 'Find a brief' }).fill('Indexing a rear derailleur')
   await page.getByRole('link', { name: 'Indexing a rear derailleur' }).click()
   await expect(
     page
