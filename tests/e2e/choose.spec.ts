@@ -212,7 +212,17 @@ test('a phrase is chosen and its rivals’ words are taken with the keyboard alo
   await keys.press('1')
   await keys.press('Escape')
   await expect(page.getByTestId('sheet')).toHaveCount(0)
-  // The table stayed while other views were looked at: Tab leads to the row where the person was.
+  // The table stayed while other views were looked at: it is scrolled to, and Tab leads, where the person was.
+  const scroller = page.getByTestId('phrases').locator('.v-table__wrapper')
+  const top = () => scroller.evaluate(node => node.scrollTop)
+  await scroller.evaluate(node => node.scrollTo({ top: 900 }))
+  await expect.poll(() => rows(page).first().getAttribute('data-row')).not.toBe('0')
+  await keys.press('3')
+  await expect(scroller).toHaveCount(0)
+  await keys.press('1')
+  await expect.poll(top).toBe(900)
+  await scroller.evaluate(node => node.scrollTo({ top: 0 }))
+  await expect(rows(page).first()).toHaveAttribute('data-row', '0')
   await tabTo(page, rows(page).nth(1).locator('input'))
   await keys.press('Space')
   await keys.press('ArrowDown')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, onActivated, ref, watch } from 'vue'
+import { computed, onActivated, onDeactivated, ref, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
 import { OPEN, phraseColumns, sparedColumns } from '~/composables/columns'
@@ -85,15 +85,16 @@ function onScroll(event: Event) {
   const from = Math.max(0, Math.floor(top / ROW))
   emit('range', from, from + Math.ceil(height.value / ROW))
 }
-/** What is asked for anew begins at its top; a table that is away meanwhile does so when it is back. */
-let begun = true
-function begin() {
-  begun = !!frame.value?.isConnected
-  if (begun) frame.value!.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 })
-}
-watch(() => [props.seed, props.sort], begin)
+/** What is asked for anew begins at its top, also where it was asked for while the table was away. */
+const about = () => `${props.seed} ${props.sort}`
+const begin = () => frame.value?.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 })
+watch(about, begin)
+let left = about()
+onDeactivated(() => {
+  left = about()
+})
 onActivated(() => {
-  if (!begun) begin()
+  if (left !== about()) begin()
 })
 </script>
 
@@ -174,6 +175,10 @@ onActivated(() => {
   flex: 1;
   min-height: 0;
   overflow: hidden;
+}
+/* Every row has the same height: where it is scrolled to is told by that, not by what the browser holds on to. */
+.frame :deep(.v-table__wrapper) {
+  overflow-anchor: none;
 }
 .frame :deep(table) {
   table-layout: fixed;

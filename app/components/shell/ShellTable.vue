@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Item">
-import { computed, onActivated, useTemplateRef, type ComponentPublicInstance, type VNodeRef } from 'vue'
+import { computed, useTemplateRef, type ComponentPublicInstance, type VNodeRef } from 'vue'
 import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable'
 import { inFull } from '~/composables/figures'
 import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
@@ -25,8 +25,7 @@ const printing = usePrinting()
 /** Either takes the same columns, rows and slots. */
 const table = computed(() => (printing.value ? VDataTable : VDataTableVirtual) as typeof VDataTableVirtual)
 const shown = useTemplateRef<ComponentPublicInstance>('shown')
-// A table that was away is where its browser puts it: the rows to be drawn follow.
-onActivated(() => (shown.value?.$el as Element)?.querySelector('.v-table__wrapper')?.dispatchEvent(new Event('scroll')))
+useScrollKept(shown)
 const names = Object.keys(slots) as (keyof typeof slots)[]
 </script>
 
