@@ -8,8 +8,8 @@ const unused = purgeCSSPlugin({
   safelist: { standard: [/^(rounded|elevation|border|position|opacity)(-|$)/u] },
 }) as Plugin
 /**
- * Vuetify's helper classes, most of them a step of a distance: those named nowhere are left out. Of its grid
- * nothing is used.
+ * Leaves out Vuetify's helper classes that are named nowhere, most of them a step of a distance, and all of its grid,
+ * which is not used.
  */
 const helpersInUse: Plugin = {
   postcssPlugin: 'fonetra:helpers-in-use',
@@ -84,8 +84,7 @@ export default defineNuxtConfig({
     vue: { template: { transformAssetUrls } },
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 900 },
-    // Every component here, in Vuetify and in what else is used has a setup: the other way of writing one is not looked
-    // for in each that is made.
+    // No component here, in Vuetify or in the other packages uses the options API: Vue need not look for it in each.
     define: { __VUE_OPTIONS_API__: 'false' },
   },
   nitro: {

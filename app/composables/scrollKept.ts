@@ -2,8 +2,8 @@ import { useEventListener, type MaybeElementRef, unrefElement } from '@vueuse/co
 import { onActivated } from 'vue'
 
 /**
- * What scrolls stands where it was when it is shown again after it was away: browsers forget that.
- * @param root what scrolls, or holds it.
+ * Keeps the scroll position of a component in a KeepAlive, which browsers forget while it is out of the page.
+ * @param root the element that scrolls, or one that holds it.
  */
 export function useScrollKept(root: MaybeElementRef): void {
   let last: { element: Element; top: number; left: number } | null = null

@@ -111,7 +111,7 @@ const OF_CHANNEL = `FROM video v JOIN rank_series s ON s.video = v.code
 /**
  * The series of a channel with what each brings, its searches × the share of its rank, and what all of them come to.
  * Thousands are ordered and added up where they are, as numbers; words are read of those that are shown.
- * @param worded whether words are looked in or ordered by.
+ * @param worded whether phrases are searched or ordered by.
  */
 const asked = (key: string, direction: ChannelRankSort['direction'], worded: boolean) => `WITH share AS MATERIALIZED (
     SELECT key + 1 AS rank, value AS part, lag(value) OVER (ORDER BY key) AS part_above FROM json_each(@shares)

@@ -85,7 +85,7 @@ function onScroll(event: Event) {
   const from = Math.max(0, Math.floor(top / ROW))
   emit('range', from, from + Math.ceil(height.value / ROW))
 }
-/** What is asked for anew begins at its top, also where it was asked for while the table was away. */
+/** What the rows answer: another question begins at the top, also one that was asked while the table was away. */
 const about = () => `${props.seed} ${props.sort}`
 const begin = () => frame.value?.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 })
 watch(about, begin)
@@ -176,7 +176,7 @@ onActivated(() => {
   min-height: 0;
   overflow: hidden;
 }
-/* Every row has the same height: where it is scrolled to is told by that, not by what the browser holds on to. */
+/* All rows have one height. The browser would move them when those above are drawn. */
 .frame :deep(.v-table__wrapper) {
   overflow-anchor: none;
 }

@@ -17,8 +17,8 @@ const slots = defineSlots<
   }
 >()
 /**
- * A row of one line, in pixels. Without it twice as many rows as are seen would be drawn, and as many as the window has
- * room for without a height.
+ * A row of one line, in pixels. Without it the table would draw twice as many rows as are seen; without a height, as
+ * many as fit the window.
  */
 const ROW = 36
 const printing = usePrinting()
