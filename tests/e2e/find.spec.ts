@@ -1,4 +1,4 @@
-import type { Request } from '@playwright/test'
+import type { Request, Route } from '@playwright/test'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { BALANCED } from '../../core/draft/ruleset'
 import { call, expect, test } from './app'
@@ -30,6 +30,40 @@ test('once a screen stands, Find opens without fetching anything: no letter type
   await page.keyboard.type('backup')
   await expect(page.getByTestId('find-box').locator('input')).toHaveValue('backup')
   await expect(page.getByRole('option').first()).toContainText('Data')
+})
+
+test('what is typed before a box is there is in its field; a box that cannot be loaded says so', async ({ page }) => {
+  await page.goto('/next')
+  await expect(page.getByTestId('tray')).toBeVisible()
+  const waiting: Route[] = []
+  const hold = (route: Route) => void waiting.push(route)
+  await page.route('**/_nuxt/*.js', hold)
+  await page.keyboard.press('n')
+  await page.keyboard.type('wrt')
+  await page.keyboard.press('Backspace')
+  await page.keyboard.type('ong')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('n')
+  await expect.poll(() => waiting.length).toBeGreaterThan(0)
+  // Some of these letters are keys of the shell.
+  await page.keyboard.type('tent and 2 brakes')
+  await page.keyboard.press('Backspace')
+  for (const route of waiting.splice(0)) await route.continue()
+  await page.unroute('**/_nuxt/*.js', hold)
+  const topic = page.getByTestId('new-topic').locator('input')
+  await expect(topic).toHaveValue('tent and 2 brake')
+  await page.keyboard.type(' pads')
+  await expect(topic).toHaveValue('tent and 2 brake pads')
+  await expect(page.getByTestId('tray')).toBeVisible()
+
+  await page.reload()
+  await expect(page.getByTestId('tray')).toBeVisible()
+  await page.route('**/_nuxt/*.js', route => route.abort())
+  await page.keyboard.press('n')
+  await expect(page.getByTestId('notice')).toContainText('Could not load the form. Try again.')
+  // Keys are the screen's again.
+  await page.keyboard.press('t')
+  await expect(page.getByTestId('tray')).toBeHidden()
 })
 
 test('anything is found with one key, by words, beginnings and misspellings; Enter goes there', async ({

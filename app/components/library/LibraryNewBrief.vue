@@ -1,14 +1,19 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { ref, useTemplateRef, watch } from 'vue'
+import type { VTextField } from 'vuetify/components'
 import { goTo } from '~/composables/address'
 import { messageOf } from '~/composables/api'
 import { remember } from '~/composables/remember'
+import { giveTyped } from '~/composables/typedAhead'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
 
 const open = defineModel<boolean>({ required: true })
 const library = useLibrary()
 const workspace = useWorkspace()
+const first = useTemplateRef<VTextField>('first')
+// Not `autofocus`: that waits until the field is seen, and loses the first letters typed.
+watch(first, field => field && giveTyped(field), { flush: 'post' })
 const topic = ref('')
 const region = ref<string | null>(null)
 const language = ref('en')
@@ -59,9 +64,9 @@ async function make() {
     <v-card title="New brief">
       <v-card-text>
         <v-text-field
+          ref="first"
           v-model="topic"
           label="What is the video about?"
-          autofocus
           maxlength="300"
           :error-messages="problem"
           data-test="new-topic"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DAY } from '../../../core/time'
 import type { ApexOptions } from 'apexcharts'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { ResultsAnswer } from '../../../shared/rivals'
 import { inDigits } from '../../../core/text/inWords'
 import { ageWords, lengthWords, rounded } from '~/composables/figures'
@@ -161,46 +161,46 @@ const strengthLabel = computed(() => {
   const mine = own.value === null ? '' : `; my channel is at ${own.value.toFixed(2)}`
   return `Strength of ${rows.value.length} results by rank${mine}`
 })
+const charts = computed(() => [
+  {
+    ...{ title: 'Strength by rank', wide: true, note: '', label: strengthLabel.value },
+    ...{ type: 'line' as const, options: strength.value, series: strengthSeries.value },
+  },
+  {
+    ...{ title: 'Length against views', wide: false, label: 'Length of each result against its views' },
+    note: best.value
+      ? `those that do best run ${lengthWords(best.value.low)} to ${lengthWords(best.value.high)}`
+      : '',
+    ...{ type: 'scatter' as const, options: against('length', lengthWords), series: length.value },
+  },
+  {
+    ...{ title: 'Age against views', wide: false, note: '', label: 'Age of each result against its views' },
+    ...{ type: 'scatter' as const, options: against('age, log scale', ageOfPower, ages.value), series: age.value },
+  },
+])
+/** How many have been begun. Each takes long to draw: a key that is pressed meanwhile waits for one of them. */
+const begun = ref(1)
+const beginNext = (i: number) => requestAnimationFrame(() => (begun.value = Math.max(begun.value, i + 2)))
 </script>
 
 <template>
   <div class="curves" tabindex="0" role="region" aria-label="Curves" data-test="curves">
-    <section class="sheet wide">
-      <h2>Strength by rank</h2>
-      <ApexChart
-        type="line"
-        height="190"
-        :options="strength"
-        :series="strengthSeries"
-        role="img"
-        :aria-label="strengthLabel"
-      />
-    </section>
-    <section class="sheet">
+    <section v-for="(chart, i) in charts" :key="chart.title" class="sheet" :class="{ wide: chart.wide }">
       <h2>
-        Length against views<small v-if="best" class="muted">
-          those that do best run {{ lengthWords(best.low) }} to {{ lengthWords(best.high) }}</small
-        >
+        {{ chart.title }}<small v-if="chart.note" class="muted"> {{ chart.note }}</small>
       </h2>
-      <ApexChart
-        type="scatter"
-        height="190"
-        :options="against('length', lengthWords)"
-        :series="length"
-        role="img"
-        aria-label="Length of each result against its views"
-      />
-    </section>
-    <section class="sheet">
-      <h2>Age against views</h2>
-      <ApexChart
-        type="scatter"
-        height="190"
-        :options="against('age, log scale', ageOfPower, ages)"
-        :series="age"
-        role="img"
-        aria-label="Age of each result against its views"
-      />
+      <div class="drawing">
+        <ApexChart
+          v-if="i < begun"
+          :type="chart.type"
+          height="190"
+          :options="chart.options"
+          :series="chart.series"
+          role="img"
+          :aria-label="chart.label"
+          @mounted="beginNext(i)"
+        />
+      </div>
     </section>
   </div>
 </template>
@@ -221,6 +221,9 @@ const strengthLabel = computed(() => {
 section {
   padding: 10px 12px;
   min-width: 0;
+}
+.drawing {
+  min-height: 205px;
 }
 h2 {
   font-size: 13px;

@@ -81,7 +81,7 @@ const own = computed(() => props.page.reading.own?.strength ?? null)
 
 <template>
   <div ref="frame" class="sheet frame">
-    <table data-test="ladder" aria-label="Results">
+    <table data-test="ladder" aria-label="Results" :aria-rowcount="rows.length + 1">
       <thead>
         <tr>
           <th
@@ -102,9 +102,10 @@ const own = computed(() => props.page.reading.own?.strength ?? null)
         </tr>
       </thead>
       <RivalsRow
-        v-for="row in drawn"
+        v-for="(row, i) in drawn"
         :key="row.videoId"
         :row
+        :index="i + 2"
         :at="page.at"
         :own
         :earned="earned.get(row.videoId) ?? null"
@@ -169,5 +170,30 @@ th.act {
 }
 .empty {
   padding: 24px;
+}
+/* Rows of a table are laid out all together; as lines of a grid those out of sight can wait. */
+@media screen {
+  table,
+  thead {
+    display: block;
+  }
+  table {
+    --ladder-columns: 46px minmax(150px, 1fr) repeat(5, 50px) repeat(2, 42px) 58px 50px 112px 34px;
+    /* The columns, and a title that can be read. */
+    min-width: 784px;
+  }
+  thead {
+    position: sticky;
+    top: 0;
+    z-index: 2;
+  }
+  thead tr {
+    display: grid;
+    grid-template-columns: var(--ladder-columns);
+  }
+  thead th {
+    width: auto;
+    align-content: center;
+  }
 }
 </style>

@@ -11,6 +11,8 @@ import { useRivals } from '~/stores/rivals'
 /** One result of the page, with its details under it when open. */
 const props = defineProps<{
   row: RivalRow
+  /** Which row of the whole table it is, its head being the first. */
+  index: number
   /** When the page was observed, UTC milliseconds. */
   at: number
   /** Strength of my channel; `null` where none is chosen. */
@@ -89,7 +91,7 @@ const note = computed(() => {
 
 <template>
   <tbody :class="{ off: row.off, soft: row.soft !== null && !row.off }">
-    <tr data-test="rival">
+    <tr data-test="rival" :aria-rowindex="index">
       <td class="rank figure">
         {{ row.rank }}<small v-if="moved" :title="moved!.words">{{ moved!.text }}</small>
       </td>
@@ -160,14 +162,15 @@ const note = computed(() => {
         </div>
       </td>
       <td class="act">
-        <v-btn
-          size="x-small"
-          :icon="row.off ? mdiUndoVariant : mdiEyeOffOutline"
+        <button
+          class="plain sign"
           :aria-label="row.off ? `Restore ${row.title}` : `Exclude ${row.title}: it is off topic`"
           :title="row.off ? 'Restore this result' : 'Off topic: exclude this result'"
           data-test="off-topic"
           @click="rivals.setExcluded([row], !row.off)"
-        />
+        >
+          <v-icon :icon="row.off ? mdiUndoVariant : mdiEyeOffOutline" size="16" />
+        </button>
       </td>
     </tr>
     <tr v-if="open">
@@ -264,6 +267,14 @@ td.title {
   width: 0;
   border-left: 2px dashed var(--ochre);
 }
+.sign {
+  width: 26px;
+  height: 26px;
+  border-radius: 50%;
+}
+.sign:hover {
+  background: color-mix(in srgb, var(--line) 50%, transparent);
+}
 .off td {
   opacity: 0.5;
 }
@@ -275,5 +286,26 @@ td.title {
   white-space: normal;
   background: var(--paper);
   padding: 10px 14px;
+}
+@media screen {
+  tbody {
+    display: block;
+    /* Out of sight it is neither laid out nor painted, nor known to screen readers: the table says how many there are. */
+    content-visibility: auto;
+    contain-intrinsic-block-size: auto 42px;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: var(--ladder-columns);
+    align-items: center;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    min-width: 0;
+    border: none;
+  }
+  .full {
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -8,6 +8,7 @@ import type { FindAnswer } from '../../../shared/find'
 import { goTo } from '~/composables/address'
 import { api, messageOf } from '~/composables/api'
 import { FOUND_NAMES, NAMED_PLACES, placeOf, type Place } from '~/composables/findPlaces'
+import { giveTyped } from '~/composables/typedAhead'
 import { useBrief } from '~/stores/brief'
 import { useWorkspace } from '~/stores/workspace'
 
@@ -20,7 +21,7 @@ const brief = useBrief()
 const workspace = useWorkspace()
 const box = useTemplateRef<VAutocomplete>('box')
 // Not `autofocus`: that waits until the field is seen, and loses the first letters typed.
-watch(box, field => field?.focus(), { flush: 'post' })
+watch(box, field => field && giveTyped(field), { flush: 'post' })
 const asked = ref('')
 const found = shallowRef<FindAnswer | null>(null)
 /** What `found` answers. */

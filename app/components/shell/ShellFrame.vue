@@ -7,7 +7,7 @@ import {
   mdiWeatherNight,
   mdiWhiteBalanceSunny,
 } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, ref, type Ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { gapsOf } from '../../../core/descriptions/gaps'
 import { goTo } from '~/composables/address'
@@ -16,9 +16,11 @@ import { AREAS } from '~/composables/areas'
 import { lastLook, NEXT } from '~/composables/lastPlace'
 import { keptWalk } from '~/composables/keptWalk'
 import { remember } from '~/composables/remember'
+import { dropTyped, keepTyped } from '~/composables/typedAhead'
 import { useAccess } from '~/stores/access'
 import { useChanges } from '~/stores/changes'
 import { useBrief } from '~/stores/brief'
+import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 
 const access = useAccess()
@@ -67,7 +69,19 @@ function switchTray() {
   remember(trayKey.value, trayOpen.value ? 'open' : 'closed')
 }
 
-// Whoever presses its key types on at once: its code is there before. What cannot be fetched is fetched when it opens.
+/** Opens a box whose field takes what is typed on at once, also while its code is on its way. */
+function openBox(box: Ref<boolean>, name: string, code: () => Promise<unknown>) {
+  keepTyped(() => (box.value = false))
+  box.value = true
+  code().catch(() => {
+    dropTyped()
+    box.value = false
+    useNotices().show(`Could not load ${name}. Try again.`, { serious: true })
+  })
+}
+const openFind = () => openBox(findOpen, 'Find', () => import('./ShellFind.vue'))
+const openNew = () => openBox(newOpen, 'the form', () => import('../library/LibraryNewBrief.vue'))
+// What cannot be fetched now is fetched when it opens.
 onNuxtReady(() => void import('./ShellFind.vue').catch(() => undefined))
 useShellKeys({
   areas: [NEXT, ...AREAS.map(({ path }) => path)].map(path => () => goTo(linkTo(path))),
@@ -75,15 +89,11 @@ useShellKeys({
     keysOpen.value = true
   },
   tray: switchTray,
-  create: () => {
-    newOpen.value = true
-  },
-  find: () => {
-    findOpen.value = true
-  },
+  create: openNew,
+  find: openFind,
 })
 const ACTS = [
-  { text: 'New brief', act: () => (newOpen.value = true) },
+  { text: 'New brief', act: openNew },
   { text: 'Keys', act: () => (keysOpen.value = true) },
   { text: 'Show or hide the tray', act: switchTray },
   { text: 'Dark or light theme', act: switchTheme },
@@ -120,7 +130,7 @@ const ACTS = [
       </nav>
     </v-navigation-drawer>
     <v-app-bar flat :height="52" class="bar">
-      <ShellBriefs v-if="!keyNeeded" @create="newOpen = true" />
+      <ShellBriefs v-if="!keyNeeded" @create="openNew" />
       <ShellWorkspace />
       <ShellSaveState />
       <LibraryExport
@@ -148,7 +158,7 @@ const ACTS = [
         aria-label="Find anything"
         title="Find anything (Ctrl + K)"
         data-test="find-open"
-        @click="findOpen = true"
+        @click="openFind"
       />
       <v-btn v-if="!phone" :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
       <v-btn
