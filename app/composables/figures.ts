@@ -23,6 +23,8 @@ const months = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric
 /** What stands where a figure is unknown. */
 export const UNKNOWN = '–'
 
+/** A sentence whose percentages do not break before their sign. */
+export const unbroken = (sentence: string) => sentence.replaceAll(' %', '\u00A0%')
 /** A figure rounded for a table: 101K rather than 100,878. */
 export const rounded = (value: number | null | undefined) =>
   value === null || value === undefined ? UNKNOWN : value < 10_000 ? whole.format(value) : short.format(value)

@@ -21,6 +21,11 @@ test('the page is read in a sentence with its working, and the ladder sorts both
   await expect(page.getByTestId('working')).toContainText('the mean strength of the twenty results')
   await expect(page.getByTestId('working')).toContainText(/learnt from [\d,]+ result pages/u)
   await expect(rivals(page)).toHaveCount(60)
+  // Rows out of sight are not drawn: a screen reader knows of them by their number.
+  await expect(page.getByTestId('ladder')).toHaveAttribute('aria-rowcount', '61')
+  await expect(rivals(page).last()).toHaveAttribute('aria-rowindex', '61')
+  await rivals(page).last().getByTestId('open-rival').focus()
+  await expect(rivals(page).last()).toBeInViewport()
   await page.getByTestId('order-views').click()
   await expect(page).toHaveURL(/order=views(%3A|:)desc/u)
   const views = await rivals(page).evaluateAll(list =>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { inDigits } from '../../../core/text/inWords'
 import { monthName, rounded } from '~/composables/figures'
 
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ sheet: PhraseSheet }>()
 const { base, colours } = useChart()
 
@@ -97,7 +96,7 @@ const options = computed((): ApexOptions => {
 
 <template>
   <div>
-    <ApexChart
+    <ShellChart
       type="line"
       height="150"
       :options="options"

@@ -6,7 +6,7 @@ import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
 import { now } from '~/composables/clock'
-import { dateOnly, inFull, percentChange } from '~/composables/figures'
+import { dateOnly, inFull, percentChange, unbroken } from '~/composables/figures'
 import { useAccess } from '~/stores/access'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
@@ -107,7 +107,7 @@ const intentText = computed(() => {
         rivals are for that phrase.
       </p>
       <DemandSheetFigures :sheet @worth="emit('worth', phrase)" />
-      <p class="story" data-test="story">{{ sheet.story }}</p>
+      <p class="story" data-test="story">{{ unbroken(sheet.story) }}</p>
       <DemandMonths v-if="detail.months.length && detail.monthsEnd" :sheet="sheet" />
       <dl class="facts">
         <dt>Wants to</dt>

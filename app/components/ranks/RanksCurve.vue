@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
 import { refDebounced } from '@vueuse/core'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { PAGE_SEATS } from '../../../core/rivals/difficulty'
 import { rankDay } from '../../../core/ranks/standing'
 import { DAY } from '../../../core/time'
@@ -10,7 +10,6 @@ import { dayOnly } from '~/composables/figures'
 import type { RankLine } from '~/stores/ranks'
 
 /** Ranks over time, rank 1 on top: a curve for each phrase, named by its letter; a gap where it was not found. */
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ lines: readonly RankLine[]; shown: string; surroundings: RankSurroundings | null }>()
 const emit = defineEmits<{ day: [phrase: string, day: number] }>()
 const { base, colours, mark } = useChart()
@@ -132,7 +131,7 @@ const said = computed(() =>
 
 <template>
   <figure data-test="rank-curve">
-    <ApexChart v-if="series.length" type="line" height="230" :options="options" :series="series" aria-hidden="true" />
+    <ShellChart v-if="series.length" type="line" height="230" :options="options" :series="series" aria-hidden="true" />
     <p v-else class="muted none">
       {{
         lines.some(({ days }) => days.length)

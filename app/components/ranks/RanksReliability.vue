@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import type { ReliabilityBin } from '../../../core/ranks/reliability'
 import { counted, percent } from '~/composables/figures'
 
 /** Of what was told so many percent, how much came: a dot a tenth with its interval, on the line where both agree. */
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ bins: readonly ReliabilityBin[] }>()
 const { base, colours } = useChart()
 const known = computed(() => props.bins.filter(({ n }) => n > 0))
@@ -61,7 +60,7 @@ function said({ from, to, n, came, low, high }: ReliabilityBin): string {
 
 <template>
   <figure data-test="reliability">
-    <ApexChart type="rangeBar" height="210" :options="options" :series="series" aria-hidden="true" />
+    <ShellChart type="rangeBar" height="210" :options="options" :series="series" aria-hidden="true" />
     <figcaption class="small muted legend">
       By the chance given: <i class="came" /> how many reached page one <i class="told" /> the chance given
       <i class="line" /> range in the long run, 90 %

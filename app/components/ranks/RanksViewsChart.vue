@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { VIEW_SOURCES, type ViewSource } from '../../../core/formats/dayColumns'
 import { everyDay, type SourcedDay } from '../../../core/ranks/span'
 import { rankDay } from '../../../core/ranks/standing'
@@ -11,7 +11,6 @@ import { dayOnly } from '~/composables/figures'
 import { SOURCE_NAMES } from '~/composables/viewSources'
 
 /** Views a day by where they came from, one on the other; where that is not told, all of them. */
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ days: readonly SourcedDay[]; changes: ViewsAnswer['changes']; releasedAt: number | null }>()
 const { base, colours, mark } = useChart()
 const isBySource = computed(() => props.days.some(day => VIEW_SOURCES.some(source => day[source] !== null)))
@@ -66,7 +65,7 @@ const said = computed(() => {
 
 <template>
   <figure data-test="views-chart">
-    <ApexChart type="area" height="290" :options="options" :series="series" aria-hidden="true" />
+    <ShellChart type="area" height="290" :options="options" :series="series" aria-hidden="true" />
     <figcaption class="unseen">{{ said }}</figcaption>
   </figure>
 </template>

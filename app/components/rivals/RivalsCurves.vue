@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { DAY } from '../../../core/time'
 import type { ApexOptions } from 'apexcharts'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { ResultsAnswer } from '../../../shared/rivals'
 import { inDigits } from '../../../core/text/inWords'
 import { ageWords, lengthWords, rounded } from '~/composables/figures'
 
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const props = defineProps<{ page: ResultsAnswer }>()
 const { base, colours } = useChart()
 const rows = computed(() => props.page.rows.filter(row => !row.off))
@@ -168,9 +167,7 @@ const charts = computed(() => [
   },
   {
     ...{ title: 'Length against views', wide: false, label: 'Length of each result against its views' },
-    note: best.value
-      ? `those that do best run ${lengthWords(best.value.low)} to ${lengthWords(best.value.high)}`
-      : '',
+    note: best.value ? `those that do best run ${lengthWords(best.value.low)} to ${lengthWords(best.value.high)}` : '',
     ...{ type: 'scatter' as const, options: against('length', lengthWords), series: length.value },
   },
   {
@@ -190,7 +187,7 @@ const beginNext = (i: number) => requestAnimationFrame(() => (begun.value = Math
         {{ chart.title }}<small v-if="chart.note" class="muted"> {{ chart.note }}</small>
       </h2>
       <div class="drawing">
-        <ApexChart
+        <ShellChart
           v-if="i < begun"
           :type="chart.type"
           height="190"

@@ -14,6 +14,7 @@ import {
   ranksText,
   rounded,
   span,
+  unbroken,
   UNKNOWN,
 } from '~/composables/figures'
 
@@ -46,7 +47,7 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
 <template>
   <section class="sheet reading" aria-label="Summary of the results" data-test="reading">
     <p class="sentence">
-      {{ reading.sentence }}
+      {{ unbroken(reading.sentence) }}
       <button class="plain link small" :aria-expanded="open" data-test="reading-working" @click="open = !open">
         {{ open ? 'hide the calculation' : 'how is this calculated?' }}
       </button>

@@ -290,7 +290,7 @@ td.title {
 @media screen {
   tbody {
     display: block;
-    /* Out of sight it is neither laid out nor painted, nor known to screen readers: the table says how many there are. */
+    /* Out of sight it is neither laid out nor painted, nor known to screen readers: the table says how many rows. */
     content-visibility: auto;
     contain-intrinsic-block-size: auto 42px;
   }

@@ -70,14 +70,19 @@ function switchTray() {
 }
 
 /** Opens a box whose field takes what is typed on at once, also while its code is on its way. */
-function openBox(box: Ref<boolean>, name: string, code: () => Promise<unknown>) {
-  keepTyped(() => (box.value = false))
-  box.value = true
-  code().catch(() => {
-    dropTyped()
+async function openBox(box: Ref<boolean>, name: string, code: () => Promise<unknown>) {
+  let wanted = true
+  keepTyped(() => {
+    wanted = false
     box.value = false
-    useNotices().show(`Could not load ${name}. Try again.`, { serious: true })
   })
+  try {
+    await code()
+    if (wanted) box.value = true
+  } catch {
+    dropTyped()
+    useNotices().show(`Could not load ${name}. Try again.`, { serious: true })
+  }
 }
 const openFind = () => openBox(findOpen, 'Find', () => import('./ShellFind.vue'))
 const openNew = () => openBox(newOpen, 'the form', () => import('../library/LibraryNewBrief.vue'))
