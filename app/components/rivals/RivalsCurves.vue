@@ -177,6 +177,7 @@ const charts = computed(() => [
 ])
 /** How many have been begun. Each takes long to draw: a key that is pressed meanwhile waits for one of them. */
 const begun = ref(1)
+// Of one that was out of sight when it was made only an update is told.
 const beginNext = (i: number) => requestAnimationFrame(() => (begun.value = Math.max(begun.value, i + 2)))
 </script>
 
@@ -196,6 +197,7 @@ const beginNext = (i: number) => requestAnimationFrame(() => (begun.value = Math
           role="img"
           :aria-label="chart.label"
           @mounted="beginNext(i)"
+          @updated="beginNext(i)"
         />
       </div>
     </section>
