@@ -22,6 +22,8 @@ export function keepTyped(onEscape: () => void): void {
       onEscape()
     } else if (event.key === 'Backspace') typed = [...typed].slice(0, -1).join('')
     else if ([...event.key].length === 1) typed += event.key
+    // It would press what has the focus; other keys are the browser's.
+    else if (event.key !== 'Enter') return
     event.preventDefault()
     event.stopImmediatePropagation()
   }
