@@ -26,6 +26,11 @@ test('the page is read in a sentence with its working, and the ladder sorts both
   await expect(rivals(page).last()).toHaveAttribute('aria-rowindex', '61')
   await rivals(page).last().getByTestId('open-rival').focus()
   await expect(rivals(page).last()).toBeInViewport()
+  // On paper it is a table, with nothing to press.
+  await page.emulateMedia({ media: 'print' })
+  await expect(rivals(page).first()).toHaveCSS('display', 'table-row')
+  await expect(rivals(page).first().getByTestId('off-topic')).toBeHidden()
+  await page.emulateMedia({ media: null })
   await page.getByTestId('order-views').click()
   await expect(page).toHaveURL(/order=views(%3A|:)desc/u)
   const views = await rivals(page).evaluateAll(list =>

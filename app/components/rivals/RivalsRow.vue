@@ -287,6 +287,11 @@ td.title {
   background: var(--paper);
   padding: 10px 14px;
 }
+@media print {
+  .sign {
+    display: none;
+  }
+}
 @media screen {
   tbody {
     display: block;
