@@ -229,11 +229,10 @@ td.title {
 }
 .note {
   color: var(--teal);
-  flex: 0 1 auto;
+  flex: none;
   max-width: calc(100% - 60px);
   overflow: hidden;
   text-overflow: ellipsis;
-  flex-shrink: 0;
 }
 .note.upset {
   color: var(--plum);
@@ -286,11 +285,6 @@ td.title {
   white-space: normal;
   background: var(--paper);
   padding: 10px 14px;
-}
-@media print {
-  .sign {
-    display: none;
-  }
 }
 @media screen {
   tbody {
