@@ -71,6 +71,8 @@ function switchTray() {
 
 /** Opens a box whose field takes what is typed on at once, also while its code is on its way. */
 async function openBox(box: Ref<boolean>, name: string, code: () => Promise<unknown>) {
+  // Its field is there and would not ask for what was typed.
+  if (box.value) return
   let wanted = true
   keepTyped(() => {
     wanted = false
