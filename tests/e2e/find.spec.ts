@@ -55,6 +55,13 @@ test('what is typed before a box is there is in its field; a box that cannot be 
   await page.keyboard.type(' pads')
   await expect(topic).toHaveValue('tent and 2 brake pads')
   await expect(page.getByTestId('tray')).toBeVisible()
+  // Its key once more, from one of its buttons, keeps nothing from the field.
+  await page.getByRole('button', { name: 'Cancel' }).focus()
+  await page.keyboard.press('n')
+  await topic.focus()
+  await page.keyboard.press('End')
+  await page.keyboard.type('!')
+  await expect(topic).toHaveValue('tent and 2 brake pads!')
 
   await page.reload()
   await expect(page.getByTestId('tray')).toBeVisible()
