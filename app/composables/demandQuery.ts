@@ -1,5 +1,10 @@
 import { computed } from 'vue'
+import type { LocationQuery } from 'vue-router'
+import { useBrief } from '~/stores/brief'
+import { useDemand } from '~/stores/demand'
 import { useWorkspace, type Perspective } from '~/stores/workspace'
+import { keyNeeded } from './api'
+import { firstAnswers } from './firstAnswers'
 
 /** What the Demand screen asks, as it stands in the address. Flags are '1' or ''. */
 export interface DemandQuery {
@@ -46,28 +51,53 @@ const FILTERS = (Object.keys(NAMES) as (keyof typeof NAMES)[]).filter((name): na
 export const NUMBERS = ['minWords', 'maxWords', 'minVolume', 'maxDifficulty'] as const satisfies readonly DemandFilter[]
 export const isFigure = (text: string) => text === '' || Number(text) >= 0
 const FIRST_SORT = 'volume:desc'
+const PERSPECTIVES: readonly Perspective[] = ['anyone', 'channel']
 
 export const DEMAND_VIEWS = ['table', 'chart', 'year', 'groups'] as const
 export type DemandView = (typeof DEMAND_VIEWS)[number]
 
+const textIn = (address: LocationQuery, name: string) => (typeof address[name] === 'string' ? address[name] : '')
+const filtersIn = (address: LocationQuery) =>
+  Object.fromEntries(FILTERS.map(name => [name, textIn(address, NAMES[name])])) as Record<DemandFilter, string>
+
+/** The question in an address. @param otherwise where and for whom phrases are looked at if it does not say. */
+export function demandQuery(
+  address: LocationQuery,
+  otherwise: { region: string | null; perspective: Perspective },
+): DemandQuery {
+  const filters = filtersIn(address)
+  return {
+    seed: textIn(address, 'seed'),
+    region: address.region === undefined ? otherwise.region : textIn(address, 'region') || null,
+    ...filters,
+    ...Object.fromEntries(NUMBERS.filter(name => !isFigure(filters[name])).map(name => [name, ''])),
+    sort: textIn(address, NAMES.sort) || FIRST_SORT,
+    for: PERSPECTIVES.find(each => each === address.for) ?? otherwise.perspective,
+  }
+}
+
+/** Asks what the screen will ask as soon as that is known, while the screen is still being made. */
+export async function askAhead(address: LocationQuery): Promise<void> {
+  // Whatever fails here is told by the screen, which asks for it again.
+  const known = await firstAnswers().all.then(
+    () => true,
+    () => false,
+  )
+  const workspace = useWorkspace()
+  if (!known || keyNeeded.value) return
+  if (typeof address.brief === 'string' && useBrief().brief?.id !== address.brief) return
+  await useDemand().ask(demandQuery(address, workspace), workspace.language)
+}
+
 /**
  * The question in the address, and how to change it. A new seed is a step the browser can go back; a filter is none.
  */
-export function useDemandQuery(regionOfBrief: () => string | null) {
+export function useDemandQuery() {
   const route = useRoute()
   const workspace = useWorkspace()
-  const text = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
-  const filters = computed(
-    () => Object.fromEntries(FILTERS.map(name => [name, text(NAMES[name])])) as Record<DemandFilter, string>,
-  )
-  const query = computed<DemandQuery>(() => ({
-    seed: text('seed'),
-    region: route.query.region === undefined ? regionOfBrief() : text('region') || null,
-    ...filters.value,
-    ...Object.fromEntries(NUMBERS.filter(name => !isFigure(filters.value[name])).map(name => [name, ''])),
-    sort: text(NAMES.sort) || FIRST_SORT,
-    for: workspace.perspective,
-  }))
+  const text = (name: string) => textIn(route.query, name)
+  const filters = computed(() => filtersIn(route.query))
+  const query = computed(() => demandQuery(route.query, workspace))
 
   const address = useAddress()
   /** What becomes empty goes. */

@@ -1,19 +1,42 @@
 import { useAccess } from '~/stores/access'
+import { useBrief } from '~/stores/brief'
 import { useLibrary } from '~/stores/library'
 import { useWorkspace } from '~/stores/workspace'
 
-/** All briefs and all workspaces; each is settled when it was told. */
-let asked: { briefs: Promise<void>; workspaces: Promise<void> } | null = null
-
 /**
- * Asks once, however often it is called, what every screen begins with: before anything is drawn, so that the answers
- * come meanwhile. Who works here is among it.
+ * What every screen begins with, each settled when it has been answered: all briefs, all workspaces, and with `all`
+ * also who works here and the brief that opens first.
  */
-export function firstAnswers() {
+interface FirstAnswers {
+  briefs: Promise<void>
+  workspaces: Promise<void>
+  all: Promise<void>
+}
+let asked: FirstAnswers | null = null
+
+/** The brief to open where the address names none: the last one, or else the newest of the workspace. */
+export function briefToOpen(): string | null {
+  const workspace = useWorkspace()
+  const own = useLibrary().briefs.filter(each => !workspace.known || each.workspaceId === workspace.chosen)
+  const last = localStorage.getItem('fonetra.brief')
+  return (own.find(each => each.id === last) ?? own[0])?.id ?? null
+}
+
+/** Asks once, however often it is called: before anything is drawn, so that the answers come meanwhile. */
+export function firstAnswers(): FirstAnswers {
   if (asked) return asked
-  // A server that cannot be reached says so where something is asked of it.
-  void useAccess()
-    .refresh()
-    .catch(() => undefined)
-  return (asked = { workspaces: useWorkspace().refresh(), briefs: useLibrary().refresh() })
+  const session = useAccess().refresh()
+  const workspaces = useWorkspace().refresh()
+  const briefs = useLibrary().refresh()
+  const all = Promise.all([session, workspaces, briefs, firstBrief(briefs, workspaces)]).then(() => undefined)
+  // A server that cannot be reached, or a brief that is gone, is told where it is asked for on the screen.
+  for (const each of [session, all]) each.catch(() => undefined)
+  return (asked = { briefs, workspaces, all })
+}
+
+async function firstBrief(briefs: Promise<void>, workspaces: Promise<void>): Promise<void> {
+  const named = new URLSearchParams(location.search).get('brief')
+  if (!named) await Promise.all([briefs, workspaces])
+  const id = named ?? briefToOpen()
+  if (id) await useBrief().load(id)
 }

@@ -1,11 +1,10 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import { useBrief } from '~/stores/brief'
-import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 import { queryAhead, useAddress } from './address'
 import { messageOf } from './api'
-import { firstAnswers } from './firstAnswers'
+import { briefToOpen, firstAnswers } from './firstAnswers'
 
 /** Whether the address names a brief that has not come yet: what is typed now would go into the one shown before it. */
 export function useBriefComing() {
@@ -24,7 +23,6 @@ export function useOpenBrief(): Ref<boolean> {
   const route = useRoute()
   const address = useAddress({ ofScreen: false })
   const brief = useBrief()
-  const library = useLibrary()
   const notices = useNotices()
   const workspace = useWorkspace()
   const { briefs, workspaces } = firstAnswers()
@@ -44,9 +42,7 @@ export function useOpenBrief(): Ref<boolean> {
     }
     await Promise.all([briefs, workspaces])
     if (typeof route.query.workspace === 'string') workspace.choose(route.query.workspace)
-    const own = library.briefs.filter(each => !workspace.known || each.workspaceId === workspace.chosen)
-    const last = localStorage.getItem('fonetra.brief')
-    const next = (own.find(each => each.id === last) ?? own[0])?.id ?? null
+    const next = briefToOpen()
     // One that is on its way into the address is opened when it is there.
     const ahead = queryAhead().brief
     if (ahead && ahead !== named.value) return

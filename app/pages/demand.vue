@@ -11,6 +11,7 @@ import { useJobs } from '~/stores/jobs'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
+definePageMeta({ middleware: to => void askAhead(to.query) })
 useHead({ title: 'Demand · Fonetra' })
 const route = useRoute()
 const brief = useBrief()
@@ -36,7 +37,7 @@ const {
   compare,
   places,
   cross,
-} = useDemandQuery(() => workspace.region)
+} = useDemandQuery()
 const language = computed(() => workspace.language)
 const working = ref<string | null>(null)
 const importOpen = ref(false)

@@ -48,6 +48,8 @@ export const useBrief = defineStore('brief', () => {
   const client = WINDOW
   /** The brief asked for last. */
   let wanted = ''
+  /** The brief that is on its way. */
+  let coming: { id: string; opened: Promise<void> } | null = null
   let sent: Sent | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
   let firstChange = 0
@@ -71,9 +73,19 @@ export const useBrief = defineStore('brief', () => {
     if (brief.value) storeUnsaved(brief.value.id, unsaved())
   }
 
-  async function load(id: string) {
+  /** Opens a brief; asked for again while it is on its way, it is asked for once. @throws ApiProblem */
+  function load(id: string): Promise<void> {
     wanted = id
-    if (brief.value?.id === id) return
+    if (brief.value?.id === id) return Promise.resolve()
+    if (coming?.id === id) return coming.opened
+    const opened = open(id).finally(() => {
+      if (coming?.opened === opened) coming = null
+    })
+    coming = { id, opened }
+    return opened
+  }
+
+  async function open(id: string) {
     await flush()
     const found = await api('GET /api/briefs/:id', { params: { id } })
     // Another one was asked for meanwhile: this one would stand under its address.
