@@ -8,7 +8,7 @@ useHead({ title: () => `${missing.value ? 'Page not found' : 'Something went wro
 
 <template>
   <v-app>
-    <v-main class="lost">
+    <main class="lost">
       <div class="sheet">
         <h1>{{ missing ? 'Page not found' : 'Something went wrong' }}</h1>
         <p>
@@ -22,7 +22,7 @@ useHead({ title: () => `${missing.value ? 'Page not found' : 'Something went wro
           >Back to Fonetra</v-btn
         >
       </div>
-    </v-main>
+    </main>
   </v-app>
 </template>
 

@@ -69,6 +69,8 @@ watch(
   () => void demand.again(language.value),
 )
 onBeforeUnmount(() => demand.stop())
+/** Rows, or what stands in their place, come first. */
+const rowsDrawn = useDrawnAfter(() => demand.state !== 'loading')
 
 const { isOverDropZone } = useDropZone(screen, {
   onDrop: files => {
@@ -119,7 +121,7 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
       <v-btn :prepend-icon="mdiFileUploadOutline" data-test="import-open" @click="importFile">Import a list</v-btn>
     </div>
     <template v-if="query.seed">
-      <DemandFilters :filters="filters" :filtered="filtered" @filter="filter" @clear="clear" />
+      <DemandFilters :filters :filtered :later="!rowsDrawn" @filter="filter" @clear="clear" />
       <DemandStatus
         :seed="query.seed"
         :filtered

@@ -5,7 +5,12 @@ import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
 import { monthWord } from '../../../core/demand/story'
 import { isFigure, NUMBERS, type DemandFilter } from '~/composables/demandQuery'
 
-const props = defineProps<{ filters: Record<DemandFilter, string>; filtered: boolean }>()
+const props = defineProps<{
+  filters: Record<DemandFilter, string>
+  filtered: boolean
+  /** Only the room of its fields is drawn yet. */
+  later: boolean
+}>()
 const emit = defineEmits<{ filter: [change: Partial<Record<DemandFilter, string>>]; clear: [] }>()
 const TYPED = ['contains', 'exclude', ...NUMBERS] as const
 type Typed = (typeof TYPED)[number]
@@ -56,59 +61,69 @@ function apply(filters: Record<DemandFilter, string>) {
 
 <template>
   <div class="filters" role="group" aria-label="Filters">
-    <v-text-field
-      maxlength="400"
-      class="wide"
-      label="Contains"
-      :model-value="typed.contains"
-      title="Phrases with any of these words. A beginning is enough: squeak finds squeaky. Separate with commas"
-      data-test="filter-contains"
-      @update:model-value="type('contains', $event)"
-    />
-    <v-text-field
-      maxlength="400"
-      class="wide"
-      label="Excludes"
-      :model-value="typed.exclude"
-      title="Hide phrases with any of these whole words. Separate with commas: gold, silver"
-      data-test="filter-exclude"
-      @update:model-value="type('exclude', $event)"
-    />
-    <v-text-field
-      maxlength="400"
-      label="Words from"
-      inputmode="numeric"
-      :model-value="typed.minWords"
-      :error-messages="fault('minWords')"
-      data-test="filter-min-words"
-      @update:model-value="type('minWords', $event)"
-    />
-    <v-text-field
-      maxlength="400"
-      label="to"
-      inputmode="numeric"
-      :model-value="typed.maxWords"
-      :error-messages="fault('maxWords')"
-      @update:model-value="type('maxWords', $event)"
-    />
-    <v-text-field
-      maxlength="400"
-      label="Min searches"
-      inputmode="numeric"
-      :model-value="typed.minVolume"
-      :error-messages="fault('minVolume')"
-      data-test="filter-volume"
-      @update:model-value="type('minVolume', $event)"
-    />
-    <v-text-field
-      maxlength="400"
-      label="Difficulty to"
-      inputmode="numeric"
-      :model-value="typed.maxDifficulty"
-      :error-messages="fault('maxDifficulty')"
-      data-test="filter-difficulty"
-      @update:model-value="type('maxDifficulty', $event)"
-    />
+    <template v-if="later">
+      <div
+        v-for="name in TYPED"
+        :key="name"
+        class="space"
+        :class="{ wide: name === 'contains' || name === 'exclude' }"
+      />
+    </template>
+    <template v-else>
+      <v-text-field
+        maxlength="400"
+        class="wide"
+        label="Contains"
+        :model-value="typed.contains"
+        title="Phrases with any of these words. A beginning is enough: squeak finds squeaky. Separate with commas"
+        data-test="filter-contains"
+        @update:model-value="type('contains', $event)"
+      />
+      <v-text-field
+        maxlength="400"
+        class="wide"
+        label="Excludes"
+        :model-value="typed.exclude"
+        title="Hide phrases with any of these whole words. Separate with commas: gold, silver"
+        data-test="filter-exclude"
+        @update:model-value="type('exclude', $event)"
+      />
+      <v-text-field
+        maxlength="400"
+        label="Words from"
+        inputmode="numeric"
+        :model-value="typed.minWords"
+        :error-messages="fault('minWords')"
+        data-test="filter-min-words"
+        @update:model-value="type('minWords', $event)"
+      />
+      <v-text-field
+        maxlength="400"
+        label="to"
+        inputmode="numeric"
+        :model-value="typed.maxWords"
+        :error-messages="fault('maxWords')"
+        @update:model-value="type('maxWords', $event)"
+      />
+      <v-text-field
+        maxlength="400"
+        label="Min searches"
+        inputmode="numeric"
+        :model-value="typed.minVolume"
+        :error-messages="fault('minVolume')"
+        data-test="filter-volume"
+        @update:model-value="type('minVolume', $event)"
+      />
+      <v-text-field
+        maxlength="400"
+        label="Difficulty to"
+        inputmode="numeric"
+        :model-value="typed.maxDifficulty"
+        :error-messages="fault('maxDifficulty')"
+        data-test="filter-difficulty"
+        @update:model-value="type('maxDifficulty', $event)"
+      />
+    </template>
     <v-menu :close-on-content-click="false" location="bottom end">
       <template #activator="{ props: menu }"
         ><v-btn
@@ -169,6 +184,12 @@ function apply(filters: Record<DemandFilter, string>) {
 }
 .filters > .wide {
   flex: 1 1 110px;
+}
+/* As high as a field. */
+.space {
+  height: 40px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
 }
 .filters > .v-btn {
   flex: none;

@@ -31,6 +31,8 @@ const brief = useBrief()
 const workspace = useWorkspace()
 /** Screens ask for a workspace and a brief: with both known from the start they ask once. */
 const settled = computed(() => briefSettled.value && workspace.loaded && access.loaded)
+/** The tray comes after the screen that was asked for. */
+const screenDrawn = useDrawnAfter(() => settled.value)
 const theme = useTheme()
 const keysOpen = ref(false)
 const newOpen = ref(false)
@@ -50,6 +52,8 @@ const trays = ref<Record<string, boolean>>({
   'fonetra.tray.desk': localStorage.getItem('fonetra.tray.desk') === 'open',
 })
 const trayOpen = computed(() => trays.value[trayKey.value]!)
+/** Its drawer is loaded when it is first wanted, and kept for its way out. */
+const trayOverSeen = ref(false)
 const dark = computed(() => theme.global.name.value === 'dark')
 
 /** An area as the brief was last looked at there. */
@@ -63,8 +67,17 @@ function switchTheme() {
   remember('fonetra.theme', theme.global.name.value)
 }
 
-function switchTray() {
-  if (narrow.value) return void (trayOver.value = !trayOver.value)
+async function switchTray() {
+  if (narrow.value) {
+    try {
+      await import('./ShellTrayOver.vue')
+      trayOverSeen.value = true
+      trayOver.value = !trayOver.value
+    } catch {
+      useNotices().show('Could not load the tray. Try again.', { serious: true })
+    }
+    return
+  }
   trays.value[trayKey.value] = !trayOpen.value
   remember(trayKey.value, trayOpen.value ? 'open' : 'closed')
 }
@@ -110,102 +123,85 @@ const ACTS = [
 <template>
   <v-app>
     <a class="unseen" href="#main">Skip to the content</a>
-    <v-navigation-drawer tag="div" permanent :width="phone ? 52 : 88" class="rail" :class="{ phone }">
-      <nav aria-label="Areas">
-        <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
-        <NuxtLink
-          :to="linkTo(NEXT)"
-          class="area"
-          :class="{ here: route.path === NEXT }"
-          :aria-current="route.path === NEXT ? 'page' : undefined"
-          title="What is worth doing today (g 0)"
-          data-test="next"
-        >
-          <v-icon :icon="mdiCompassOutline" size="20" /><span class="name">What next</span>
-        </NuxtLink>
-        <NuxtLink
-          v-for="(area, i) in AREAS"
-          :key="area.path"
-          :to="linkTo(area.path)"
-          class="area"
-          :class="{ here: route.path === area.path }"
-          :aria-current="route.path === area.path ? 'page' : undefined"
-          :title="`${area.question} (g ${i + 1})`"
-        >
-          <v-icon :icon="area.icon" size="20" /><span class="name">{{ area.name }}</span>
-        </NuxtLink>
-      </nav>
-    </v-navigation-drawer>
-    <v-app-bar flat :height="52" class="bar">
-      <ShellBriefs v-if="!keyNeeded" @create="openNew" />
-      <ShellWorkspace />
-      <ShellSaveState />
-      <LibraryExport
-        v-if="brief.brief && brief.fields && !phone"
-        :id="brief.brief.id"
-        :topic="brief.fields.topic"
-        :gaps="gapsOf(brief.fields.description).length"
-      />
-      <v-spacer />
-      <ShellJobs />
-      <ShellPerspective v-if="!keyNeeded && !phone" />
-      <ShellWho />
-      <v-btn
-        v-if="!keyNeeded"
-        :prepend-icon="phone ? undefined : mdiTrayFull"
-        :icon="phone ? mdiTrayFull : undefined"
-        :text="phone ? undefined : 'Tray'"
-        :aria-label="phone ? 'Tray' : undefined"
-        :aria-pressed="narrow ? trayOver : trayOpen"
-        @click="switchTray"
-      />
-      <v-btn
-        v-if="!keyNeeded"
-        :icon="mdiMagnify"
-        aria-label="Find anything"
-        title="Find anything (Ctrl + K)"
-        data-test="find-open"
-        @click="openFind"
-      />
-      <v-btn v-if="!phone" :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
-      <v-btn
-        :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight"
-        :aria-label="dark ? 'Light theme' : 'Dark theme'"
-        @click="switchTheme"
-      />
-      <!-- On a phone it stands behind what is used more. -->
-      <ShellPerspective v-if="!keyNeeded && phone" />
-    </v-app-bar>
-    <template v-if="dataProblem === null && !keyNeeded">
-      <v-navigation-drawer
-        v-if="narrow"
-        v-model="trayOver"
-        tag="aside"
-        location="right"
-        temporary
-        :width="280"
-        class="tray"
-        aria-label="Tray"
-        ><TrayPanel
-      /></v-navigation-drawer>
-      <v-navigation-drawer
-        v-else-if="trayOpen"
-        tag="aside"
-        location="right"
-        permanent
-        :width="248"
-        class="tray"
-        aria-label="Tray"
-        ><TrayPanel
-      /></v-navigation-drawer>
-    </template>
-    <v-main id="main" class="main"
-      ><LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><template
-        v-else-if="settled"
-        ><ShellPrintHead :key="route.path" /><slot
-      /></template>
-    </v-main>
-    <LazyShellWalk v-if="keptWalk && settled && dataProblem === null && !keyNeeded" />
+    <div class="shell">
+      <div class="rail" :class="{ phone }">
+        <nav aria-label="Areas">
+          <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
+          <NuxtLink
+            :to="linkTo(NEXT)"
+            class="area"
+            :class="{ here: route.path === NEXT }"
+            :aria-current="route.path === NEXT ? 'page' : undefined"
+            title="What is worth doing today (g 0)"
+            data-test="next"
+          >
+            <v-icon :icon="mdiCompassOutline" size="20" /><span class="name">What next</span>
+          </NuxtLink>
+          <NuxtLink
+            v-for="(area, i) in AREAS"
+            :key="area.path"
+            :to="linkTo(area.path)"
+            class="area"
+            :class="{ here: route.path === area.path }"
+            :aria-current="route.path === area.path ? 'page' : undefined"
+            :title="`${area.question} (g ${i + 1})`"
+          >
+            <v-icon :icon="area.icon" size="20" /><span class="name">{{ area.name }}</span>
+          </NuxtLink>
+        </nav>
+      </div>
+      <header class="bar">
+        <ShellBriefs v-if="!keyNeeded" @create="openNew" />
+        <ShellWorkspace />
+        <ShellSaveState />
+        <LibraryExport
+          v-if="brief.brief && brief.fields && !phone"
+          :id="brief.brief.id"
+          :topic="brief.fields.topic"
+          :gaps="gapsOf(brief.fields.description).length"
+        />
+        <v-spacer />
+        <ShellJobs />
+        <ShellPerspective v-if="!keyNeeded && !phone" />
+        <ShellWho />
+        <v-btn
+          v-if="!keyNeeded"
+          :prepend-icon="phone ? undefined : mdiTrayFull"
+          :icon="phone ? mdiTrayFull : undefined"
+          :text="phone ? undefined : 'Tray'"
+          :aria-label="phone ? 'Tray' : undefined"
+          :aria-pressed="narrow ? trayOver : trayOpen"
+          @click="switchTray"
+        />
+        <v-btn
+          v-if="!keyNeeded"
+          :icon="mdiMagnify"
+          aria-label="Find anything"
+          title="Find anything (Ctrl + K)"
+          data-test="find-open"
+          @click="openFind"
+        />
+        <v-btn v-if="!phone" :icon="mdiKeyboardOutline" aria-label="Keys" @click="keysOpen = true" />
+        <v-btn
+          :icon="dark ? mdiWhiteBalanceSunny : mdiWeatherNight"
+          :aria-label="dark ? 'Light theme' : 'Dark theme'"
+          @click="switchTheme"
+        />
+        <!-- On a phone it stands behind what is used more. -->
+        <ShellPerspective v-if="!keyNeeded && phone" />
+      </header>
+      <template v-if="dataProblem === null && !keyNeeded">
+        <LazyShellTrayOver v-if="narrow && trayOverSeen" v-model="trayOver" />
+        <aside v-else-if="!narrow && trayOpen" class="tray" aria-label="Tray"><TrayPanel v-if="screenDrawn" /></aside>
+      </template>
+      <main id="main" class="main">
+        <LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><template
+          v-else-if="settled"
+          ><ShellPrintHead :key="route.path" /><slot
+        /></template>
+      </main>
+      <LazyShellWalk v-if="keptWalk && settled && dataProblem === null && !keyNeeded" />
+    </div>
     <ShellNotice />
     <LazyShellConflict v-if="brief.conflicts !== null" />
     <LazyShellFind v-if="findOpen" v-model="findOpen" :acts="ACTS" />
@@ -215,17 +211,63 @@ const ACTS = [
 </template>
 
 <style scoped>
-.main {
+.shell {
+  display: grid;
+  grid-template: 52px minmax(0, 1fr) auto / auto minmax(0, 1fr) auto;
+  grid-template-areas: 'rail bar bar' 'rail main tray' 'rail walk tray';
   height: 100dvh;
 }
+.main {
+  grid-area: main;
+}
 .rail,
+.bar,
 .tray {
   background: var(--paper);
-  border-color: var(--line);
+  border: 0 solid var(--line);
+}
+/* Above the tray where that lies over the screen. */
+.rail,
+.bar {
+  position: relative;
+  z-index: 1006;
+}
+.rail {
+  grid-area: rail;
+  width: 88px;
+  overflow-y: auto;
+  border-right-width: 1px;
+}
+.rail.phone {
+  width: 52px;
 }
 .bar {
-  background: var(--paper);
-  border-bottom: 1px solid var(--line);
+  grid-area: bar;
+  display: flex;
+  align-items: center;
+  overflow: hidden;
+  border-bottom-width: 1px;
+}
+.bar > :deep(.v-btn:last-child) {
+  margin-inline-end: 4px;
+}
+.tray {
+  grid-area: tray;
+  width: 248px;
+  overflow-y: auto;
+  border-left-width: 1px;
+}
+@media (max-width: 700px) {
+  .bar {
+    overflow-x: auto;
+  }
+  .bar > :deep(*) {
+    flex: none;
+    margin-inline-end: 6px;
+  }
+  .bar :deep(.pick) {
+    max-width: 170px;
+  }
 }
 .mark {
   display: grid;

@@ -12,7 +12,7 @@ const last = computed(() => at.value === WALK_STEPS.length - 1)
 </script>
 
 <template>
-  <v-footer v-if="walk.step" app class="walk" role="region" aria-label="Walk" data-test="walk">
+  <div v-if="walk.step" class="walk" role="region" aria-label="Walk" data-test="walk">
     <ol class="steps">
       <li v-for="(step, i) in WALK_STEPS" :key="step.name">
         <button
@@ -49,11 +49,12 @@ const last = computed(() => at.value === WALK_STEPS.length - 1)
         >End the walk</v-btn
       >
     </div>
-  </v-footer>
+  </div>
 </template>
 
 <style scoped>
 .walk {
+  grid-area: walk;
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 2px 16px;
