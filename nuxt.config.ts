@@ -77,7 +77,16 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'From a topic to a published, tracked video text.' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' },
+        // What every screen begins with is fetched while the program's own code is on its way.
+        ...['session', 'workspaces', 'briefs'].map(name => ({
+          rel: 'preload' as const,
+          as: 'fetch' as const,
+          crossorigin: 'anonymous' as const,
+          href: `/api/${name}`,
+        })),
+      ],
     },
   },
   vite: {
