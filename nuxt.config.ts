@@ -22,14 +22,22 @@ const helpersInUse: Plugin = {
 
 /** Parts of Vuetify that one or two areas show: they come with these. */
 const SELDOM =
-  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VSwitch|VTextarea)[\\/]/u
+  /vuetify[\\/]lib[\\/]components[\\/](VCalendar|VFileInput|VPagination|VDataTable|VCombobox|VSlideGroup|VSwitch|VTextarea|VDialog|VIconBtn|VNavigationDrawer)[\\/]/u
+
+/** What makes Vuetify's components, and Nuxt's own ways of fetching, does nothing else: unused ones are left out. */
+const PURE = ['genericComponent', 'propsFactory', 'createUseAsyncData', 'createUseFetch']
 
 /**
- * What most screens need comes in one file: some sixty small ones took longer to fetch than all of their code to run.
+ * What most screens need comes in one file, without what none of them uses: some sixty small ones took longer to fetch
+ * than all of their code to run.
  */
-const fewFiles = {
-  name: 'fonetra:few-files',
+const firstLoad = {
+  name: 'fonetra:first-load',
   applyToEnvironment: (environment: { name: string }) => environment.name === 'client',
+  options: (options: { treeshake?: object }) => ({
+    ...options,
+    treeshake: { ...options.treeshake, manualPureFunctions: PURE },
+  }),
   outputOptions: (options: object) => ({
     ...options,
     manualChunks: (id: string) =>
@@ -51,7 +59,7 @@ export default defineNuxtConfig({
     '@pinia/nuxt',
     (_options, nuxt) => {
       nuxt.hooks.hook('vite:extendConfig', config => {
-        ;(config.plugins as unknown[]).push(vuetify({ autoImport: true }), fewFiles)
+        ;(config.plugins as unknown[]).push(vuetify({ autoImport: true }), firstLoad)
         if (typeof config.css?.postcss === 'object') config.css.postcss.plugins?.push(helpersInUse)
       })
     },
@@ -60,7 +68,13 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: true }],
   // Another area's code is fetched when its link is pointed at: at the start it would be in the way of the first
   // screen.
-  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  experimental: {
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+    // For pages made on the server, which there are none of.
+    renderJsonPayloads: false,
+    payloadExtraction: false,
+    appManifest: false,
+  },
   build: { transpile: ['vuetify'] },
   hooks: {
     // The page would fetch the code of every area beforehand: four times what the first screen needs.
