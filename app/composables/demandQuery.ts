@@ -3,8 +3,7 @@ import type { LocationQuery } from 'vue-router'
 import { useBrief } from '~/stores/brief'
 import { useDemand } from '~/stores/demand'
 import { useWorkspace, type Perspective } from '~/stores/workspace'
-import { keyNeeded } from './api'
-import { firstAnswers } from './firstAnswers'
+import { askAhead } from './firstAnswers'
 
 /** What the Demand screen asks, as it stands in the address. Flags are '1' or ''. */
 export interface DemandQuery {
@@ -76,18 +75,13 @@ export function demandQuery(
   }
 }
 
-/** Asks what the screen will ask as soon as that is known, while the screen is still being made. */
-export async function askAhead(address: LocationQuery): Promise<void> {
-  // Whatever fails here is told by the screen, which asks for it again.
-  const known = await firstAnswers().all.then(
-    () => true,
-    () => false,
-  )
-  const workspace = useWorkspace()
-  if (!known || keyNeeded.value) return
-  if (typeof address.brief === 'string' && useBrief().brief?.id !== address.brief) return
-  await useDemand().ask(demandQuery(address, workspace), workspace.language)
-}
+/** Asks what the screen will ask, while it is still being made. */
+export const askPhrasesAhead = (address: LocationQuery) =>
+  askAhead(async () => {
+    const workspace = useWorkspace()
+    if (typeof address.brief === 'string' && useBrief().brief?.id !== address.brief) return
+    await useDemand().ask(demandQuery(address, workspace), workspace.language)
+  })
 
 /**
  * The question in the address, and how to change it. A new seed is a step the browser can go back; a filter is none.

@@ -4,7 +4,7 @@ import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 import { queryAhead, useAddress } from './address'
 import { messageOf } from './api'
-import { briefToOpen, firstAnswers } from './firstAnswers'
+import { briefToOpen, firstAnswers, screenReady } from './firstAnswers'
 
 /** Whether the address names a brief that has not come yet: what is typed now would go into the one shown before it. */
 export function useBriefComing() {
@@ -34,6 +34,7 @@ export function useOpenBrief(): Ref<boolean> {
       try {
         await Promise.all([briefs, brief.load(named.value)])
         if (brief.brief) workspace.choose(brief.brief.workspaceId)
+        await screenReady()
         settled.value = true
         return
       } catch (error) {

@@ -3,6 +3,7 @@ import { mdiFileUploadOutline, mdiMapMarkerMultipleOutline } from '@mdi/js'
 import { useDropZone } from '@vueuse/core'
 import { shorterSeeds, splitSeeds } from '../../core/demand/seeds'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { askPhrasesAhead } from '~/composables/demandQuery'
 import { regionName } from '~/composables/figures'
 import { useViewKeys } from '~/composables/shellKeys'
 import { useBrief } from '~/stores/brief'
@@ -11,7 +12,7 @@ import { useJobs } from '~/stores/jobs'
 import { useTray } from '~/stores/tray'
 import { useWorkspace } from '~/stores/workspace'
 
-definePageMeta({ middleware: to => void askAhead(to.query) })
+definePageMeta({ middleware: to => askPhrasesAhead(to.query) })
 useHead({ title: 'Demand · Fonetra' })
 const route = useRoute()
 const brief = useBrief()

@@ -135,24 +135,9 @@ export const useBrief = defineStore('brief', () => {
   }
 
   /**
-   * Changes a field, says so, and offers the way back. The way back knows its brief: it leads there also when another
-   * one is open by then, and overwrites nothing that was typed since.
+   * Changes fields in one go, says so, and offers one way back. The way back knows its brief: it leads there also when
+   * another one is open by then, and overwrites nothing that was typed since.
    */
-  function change<Field extends BriefField>(text: string, field: Field, value: BriefFields[Field]) {
-    if (!brief.value || same(brief.value.fields[field], value)) return
-    const step = {
-      id: brief.value.id,
-      topic: brief.value.fields.topic || 'Untitled',
-      field,
-      before: plain(brief.value.fields[field]),
-      after: plain(value),
-    }
-    set(field, value, true)
-    if (access.reads) return
-    notices.show(text, { undo: () => takeBack(step) })
-  }
-
-  /** Changes several fields in one go, with one way back. */
   function changeAll(text: string, values: Partial<BriefFields>) {
     if (!brief.value) return
     const { id, fields } = brief.value
@@ -168,6 +153,8 @@ export const useBrief = defineStore('brief', () => {
       },
     })
   }
+  const change = <Field extends BriefField>(text: string, field: Field, value: BriefFields[Field]) =>
+    changeAll(text, { [field]: value })
 
   /**
    * Applies a ready-made change to the field it was worked out for, with a way back.
