@@ -72,12 +72,10 @@ export function useShellKeys(actions: ShellActions) {
       event.preventDefault()
       return void notices.undo()
     }
-    if (event.ctrlKey || event.metaKey || event.altKey) return
-    const covered = isCovered()
+    if (event.ctrlKey || event.metaKey || event.altKey || isCovered()) return
     if (going > Date.now() - 1500 && /^[0-6]$/u.test(event.key)) actions.areas[Number(event.key)]?.()
-    else if (!covered && /^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1])
-      screen.views[Number(event.key) - 1]!()
-    else if (!covered && event.key === 'Escape' && screen?.escape) screen.escape()
+    else if (/^[1-9]$/u.test(event.key) && screen?.views[Number(event.key) - 1]) screen.views[Number(event.key) - 1]!()
+    else if (event.key === 'Escape' && screen?.escape) screen.escape()
     else if (event.key === '?') actions.keys()
     else if (event.key === 't') actions.tray()
     else if (event.key === 'n') actions.create()

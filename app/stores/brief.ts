@@ -88,8 +88,8 @@ export const useBrief = defineStore('brief', () => {
   async function open(id: string) {
     await flush()
     const found = await api('GET /api/briefs/:id', { params: { id } })
-    // Another one was asked for meanwhile: this one would stand under its address.
-    if (wanted !== id) return
+    // Another one was asked for meanwhile: this one would stand under its address. Or it is open by now.
+    if (wanted !== id || brief.value?.id === id) return
     dirty.clear()
     sent = null
     conflicts.value = null

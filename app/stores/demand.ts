@@ -41,6 +41,8 @@ export const useDemand = defineStore('demand', () => {
    */
   const stale = ref(false)
   const left = ref(0)
+  /** Whether the rows after the first ones are on their way. */
+  const restComing = ref(false)
   let asked: DemandQuery | null = null
   let askedKey = ''
   let visible = { from: 0, to: 20 }
@@ -87,6 +89,7 @@ export const useDemand = defineStore('demand', () => {
       selected.value = []
     }
     problem.value = ''
+    restComing.value = false
     if (!query.seed.trim()) {
       state.value = 'empty'
       return
@@ -105,7 +108,15 @@ export const useDemand = defineStore('demand', () => {
       notices.say(`${counted(got.total, 'phrase')}.`)
       void assess(language)
       // The rest comes once the first rows stand.
-      if (got.rows.length < got.total) setTimeout(() => void more(language, mine.signal), REST_AFTER)
+      restComing.value = got.rows.length < got.total
+      if (restComing.value)
+        setTimeout(
+          () =>
+            void more(language, mine.signal).finally(() => {
+              if (mine === asking) restComing.value = false
+            }),
+          REST_AFTER,
+        )
     } catch (error) {
       if (mine.signal.aborted) return
       problem.value = messageOf(error)
@@ -247,6 +258,7 @@ export const useDemand = defineStore('demand', () => {
     unsorted,
     stale,
     left,
+    restComing,
     difficultyKnown,
     ask,
     giveUp,

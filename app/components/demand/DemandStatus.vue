@@ -50,7 +50,7 @@ async function withoutTrend() {
         ><strong class="figure">{{ inDigits(demand.answer.total) }}</strong>
         {{ demand.answer.total === 1 ? 'phrase' : 'phrases'
         }}{{ filtered ? (demand.answer.total === 1 ? ' matches the filters' : ' match the filters') : ''
-        }}<template v-if="demand.rows.length < demand.answer.total"
+        }}<template v-if="demand.rows.length < demand.answer.total && !demand.restComing"
           >, the first {{ inDigits(demand.rows.length) }} shown ·
           <button class="plain link" @click="demand.more(language)">show more</button></template
         ><template v-if="demand.answer.withheld"

@@ -17,7 +17,8 @@ export const tagSearches = defineCheck({
     const keys = [...new Set(draft.tags!.map(tagKey))].filter(Boolean)
     const known = keys.filter(key => searches[key] !== undefined)
     if (!known.length) return notApplicable('Searches of these tags are unknown.')
-    const sum = known.reduce((total, key) => total + searches[key]!, 0)
+    // Estimates are no whole numbers; what is told is.
+    const sum = Math.round(known.reduce((total, key) => total + searches[key]!, 0))
     const unknown = keys.length - known.length
     const said = `${inDigits(sum)} searches a month together${unknown ? `; ${counted(unknown, 'tag')} of ${keys.length} unknown` : ''}.`
     if (sum >= least) return met(said)

@@ -30,6 +30,8 @@ function fakeServer(...topics: string[]) {
     ]),
   )
   const patches: Patch[] = []
+  /** The briefs that were asked for. */
+  const asked: string[] = []
   const seen = new Map<string, Answer>()
   /** What answers instead, once each; `lost` answers nothing although the edit was taken. */
   const instead: ('refused' | 'lost' | 'gone')[] = []
@@ -65,7 +67,9 @@ function fakeServer(...topics: string[]) {
   }
   async function answerTo(path: string, method: string, body: string | undefined): Promise<Answer> {
     await Promise.resolve()
-    const brief = briefs.get(/^\/api\/briefs\/(\w+)/u.exec(path)?.[1] ?? '')
+    const id = /^\/api\/briefs\/(\w+)/u.exec(path)?.[1] ?? ''
+    if (method === 'GET') asked.push(id)
+    const brief = briefs.get(id)
     if (!brief)
       return {
         status: 404,
@@ -89,7 +93,7 @@ function fakeServer(...topics: string[]) {
     const { status, body: told } = await answerTo(input, method, body)
     return new Response(JSON.stringify(told), { status })
   }) as unknown as typeof fetch
-  return { briefs, patches, instead, of: (id: string) => briefs.get(id)! }
+  return { briefs, patches, asked, instead, of: (id: string) => briefs.get(id)! }
 }
 
 /** The browser's storage, as far as it is asked for. */
@@ -132,6 +136,28 @@ async function windowOn(id: string) {
   return { brief, changes, notices }
 }
 const pause = () => jest.advanceTimersByTimeAsync(600)
+
+describe('opening', () => {
+  test('asked for again while it is on its way, it is asked for once', async () => {
+    const server = fakeServer('One', 'Two')
+    setActivePinia(createPinia())
+    const brief = useBrief()
+    await Promise.all([brief.load('b0'), brief.load('b0')])
+    expect([brief.brief?.id, server.asked]).toEqual(['b0', ['b0']])
+    await Promise.all([brief.load('b1'), brief.load('b0'), brief.load('b1')])
+    expect(brief.brief?.id).toBe('b1')
+  })
+
+  test('one that is gone is told to everybody who asked, and asked for anew', async () => {
+    const server = fakeServer('One')
+    setActivePinia(createPinia())
+    const brief = useBrief()
+    const told = await Promise.allSettled([brief.load('b9'), brief.load('b9')])
+    expect(told.map(each => each.status)).toEqual(['rejected', 'rejected'])
+    await expect(brief.load('b9')).rejects.toThrow('no longer exists')
+    expect(server.asked).toEqual(['b9', 'b9'])
+  })
+})
 
 describe('saving', () => {
   test('what is typed is sent once the typing rests, as one edit against the revision it was made from', async () => {

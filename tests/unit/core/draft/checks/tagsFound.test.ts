@@ -65,6 +65,10 @@ describe('tag-searches', () => {
     expect(checkOf('tag-searches', { tags }, { context: { searches: { chain: 0 } } }).state).toBe('missing')
     expect(checkOf('tag-searches', { tags }).state).toBe('n/a')
   })
+  test('estimates are summed up to a whole number', () => {
+    const enough = checkOf('tag-searches', { tags }, { context: { searches: { chain: 27_000.25, wax: 980.5 } } })
+    expect(enough.message).toBe('27,981 searches a month together; 1 tag of 3 unknown.')
+  })
 })
 
 describe('own-name', () => {

@@ -1,0 +1,79 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './app'
+
+const PATH = '/demand?seed=rear+derailleur&region=GB'
+const rows = (page: Page) => page.getByTestId('phrase-row')
+
+/** Holds back what is asked of a path until it is let. */
+async function held(page: Page, path: string): Promise<() => void> {
+  let open: () => void
+  const gate = new Promise<void>(go => (open = go))
+  await page.route(path, async route => {
+    await gate
+    await route.continue()
+  })
+  return open!
+}
+
+test('what the first screen shows is asked for once', async ({ page }) => {
+  const asked: string[] = []
+  page.on('request', request => {
+    const { pathname, searchParams } = new URL(request.url())
+    if (pathname.startsWith('/api/')) asked.push(`${pathname} ${searchParams.get('offset') ?? ''}`.trim())
+  })
+  await page.goto(PATH)
+  await expect(rows(page).first()).toBeVisible()
+  await expect(page.getByTestId('filter-contains')).toBeVisible()
+  await expect(page.getByTestId('tray')).toBeVisible()
+  const times = (path: RegExp) => asked.filter(each => path.test(each)).length
+  for (const path of [/session$/u, /workspaces$/u, /briefs$/u, /briefs\/[^/]+$/u, /phrases 0$/u])
+    expect([path.source, times(path)]).toEqual([path.source, 1])
+})
+
+test('while phrases are on their way the frame is there and can be used', async ({ page }) => {
+  const letPhrases = await held(page, '**/api/phrases?**')
+  await page.goto(PATH)
+  await expect(page.getByTestId('seed')).toBeVisible()
+  await expect(page.getByTestId('tray')).toBeVisible()
+  await expect(rows(page)).toHaveCount(0)
+  letPhrases()
+  await expect(rows(page).first()).toBeVisible()
+  await page.getByTestId('filter-contains').locator('input').fill('bent')
+  await expect(page).toHaveURL(/holds=bent/u)
+})
+
+test('a brief that comes late holds nothing back but what needs it', async ({ page }) => {
+  const letBrief = await held(page, '**/api/briefs/*')
+  await page.goto(PATH)
+  await expect(page.getByRole('navigation', { name: 'Areas' })).toBeVisible()
+  await expect(rows(page)).toHaveCount(0)
+  letBrief()
+  await expect(rows(page).first()).toBeVisible()
+})
+
+for (const width of [1280, 1024, 420])
+  test(`nothing seen moves while the first screen is made, ${width} wide`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 })
+    await page.addInitScript(() => {
+      const shifts = ((window as { shifts?: number[] }).shifts = [] as number[])
+      new PerformanceObserver(list => {
+        for (const entry of list.getEntries()) shifts.push((entry as PerformanceEntry & { value: number }).value)
+      }).observe({ type: 'layout-shift', buffered: true })
+    })
+    const rest = page.waitForResponse(response => /\/api\/phrases\?.*offset=100\b/u.test(response.url()))
+    await page.goto(PATH)
+    await expect(rows(page).first()).toBeVisible()
+    await expect(page.getByTestId('filter-contains')).toBeVisible()
+    if (width > 1240) await expect(page.getByTestId('tray')).toBeVisible()
+    await rest
+    const moved = await page.evaluate(
+      () =>
+        new Promise<number>(done =>
+          requestAnimationFrame(() =>
+            requestAnimationFrame(() => done((window as { shifts?: number[] }).shifts!.reduce((sum, n) => sum + n, 0))),
+          ),
+        ),
+    )
+    // By the usual measure a page is calm under a tenth.
+    expect(moved).toBeLessThan(0.05)
+  })
