@@ -34,7 +34,12 @@ const clicks = async (page: Page, selector: string, most: number, closes = false
   for (let i = 0; i < Math.min(most, await found.count()); i++) {
     await found.nth(i).click({ timeout: 20_000 })
     await page.waitForTimeout(PAUSE)
-    if (closes) await press(page, 'Escape')
+    if (!closes) continue
+    // Its code may be on its way: a key pressed before it is there would not be its own.
+    const dialog = page.locator('.v-dialog.v-overlay--active')
+    await dialog.waitFor()
+    await press(page, 'Escape')
+    await dialog.waitFor({ state: 'detached' })
   }
 }
 const type = async (page: Page, text: string) => {

@@ -98,7 +98,7 @@ const options = computed((): ApexOptions => {
   <div>
     <ShellChart
       type="line"
-      height="150"
+      :height="150"
       :options="options"
       :series="series"
       role="img"

@@ -131,7 +131,7 @@ const said = computed(() =>
 
 <template>
   <figure data-test="rank-curve">
-    <ShellChart v-if="series.length" type="line" height="230" :options="options" :series="series" aria-hidden="true" />
+    <ShellChart v-if="series.length" type="line" :height="230" :options="options" :series="series" aria-hidden="true" />
     <p v-else class="muted none">
       {{
         lines.some(({ days }) => days.length)

@@ -60,7 +60,7 @@ function said({ from, to, n, came, low, high }: ReliabilityBin): string {
 
 <template>
   <figure data-test="reliability">
-    <ShellChart type="rangeBar" height="210" :options="options" :series="series" aria-hidden="true" />
+    <ShellChart type="rangeBar" :height="210" :options="options" :series="series" aria-hidden="true" />
     <figcaption class="small muted legend">
       By the chance given: <i class="came" /> how many reached page one <i class="told" /> the chance given
       <i class="line" /> range in the long run, 90 %

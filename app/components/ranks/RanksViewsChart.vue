@@ -65,7 +65,7 @@ const said = computed(() => {
 
 <template>
   <figure data-test="views-chart">
-    <ShellChart type="area" height="290" :options="options" :series="series" aria-hidden="true" />
+    <ShellChart type="area" :height="290" :options="options" :series="series" aria-hidden="true" />
     <figcaption class="unseen">{{ said }}</figcaption>
   </figure>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DAY } from '../../../core/time'
 import type { ApexOptions } from 'apexcharts'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { ResultsAnswer } from '../../../shared/rivals'
 import { inDigits } from '../../../core/text/inWords'
 import { ageWords, lengthWords, rounded } from '~/composables/figures'
@@ -175,31 +175,22 @@ const charts = computed(() => [
     ...{ type: 'scatter' as const, options: against('age, log scale', ageOfPower, ages.value), series: age.value },
   },
 ])
-/** How many have been begun. Each takes long to draw: a key that is pressed meanwhile waits for one of them. */
-const begun = ref(1)
-// Of one that was out of sight when it was made only an update is told.
-const beginNext = (i: number) => requestAnimationFrame(() => (begun.value = Math.max(begun.value, i + 2)))
 </script>
 
 <template>
   <div class="curves" tabindex="0" role="region" aria-label="Curves" data-test="curves">
-    <section v-for="(chart, i) in charts" :key="chart.title" class="sheet" :class="{ wide: chart.wide }">
+    <section v-for="chart in charts" :key="chart.title" class="sheet" :class="{ wide: chart.wide }">
       <h2>
         {{ chart.title }}<small v-if="chart.note" class="muted"> {{ chart.note }}</small>
       </h2>
-      <div class="drawing">
-        <ShellChart
-          v-if="i < begun"
-          :type="chart.type"
-          height="190"
-          :options="chart.options"
-          :series="chart.series"
-          role="img"
-          :aria-label="chart.label"
-          @mounted="beginNext(i)"
-          @updated="beginNext(i)"
-        />
-      </div>
+      <ShellChart
+        :type="chart.type"
+        :height="190"
+        :options="chart.options"
+        :series="chart.series"
+        role="img"
+        :aria-label="chart.label"
+      />
     </section>
   </div>
 </template>
@@ -220,9 +211,6 @@ const beginNext = (i: number) => requestAnimationFrame(() => (begun.value = Math
 section {
   padding: 10px 12px;
   min-width: 0;
-}
-.drawing {
-  min-height: 205px;
 }
 h2 {
   font-size: 13px;
