@@ -59,7 +59,7 @@ const textIn = (address: LocationQuery, name: string) => (typeof address[name] =
 const filtersIn = (address: LocationQuery) =>
   Object.fromEntries(FILTERS.map(name => [name, textIn(address, NAMES[name])])) as Record<DemandFilter, string>
 
-/** The question in an address. @param otherwise where and for whom phrases are looked at if it does not say. */
+/** The question in an address. @param otherwise the region and perspective used where the address names none. */
 export function demandQuery(
   address: LocationQuery,
   otherwise: { region: string | null; perspective: Perspective },

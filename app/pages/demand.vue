@@ -6,7 +6,6 @@ import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { askPhrasesAhead } from '~/composables/demandQuery'
 import { regionName } from '~/composables/figures'
 import { useViewKeys } from '~/composables/shellKeys'
-import { useBrief } from '~/stores/brief'
 import { useDemand } from '~/stores/demand'
 import { useJobs } from '~/stores/jobs'
 import { useTray } from '~/stores/tray'
@@ -14,8 +13,6 @@ import { useWorkspace } from '~/stores/workspace'
 
 definePageMeta({ middleware: to => askPhrasesAhead(to.query) })
 useHead({ title: 'Demand · Fonetra' })
-const route = useRoute()
-const brief = useBrief()
 const demand = useDemand()
 const jobs = useJobs()
 const tray = useTray()
@@ -50,12 +47,12 @@ watch(importOpen, now => {
 const dropped = ref<File | null>(null)
 const screen = ref<HTMLElement | null>(null)
 
-// The brief says which region is meant; until it is open there is nothing to ask.
-const ready = computed(() => typeof route.query.brief !== 'string' || brief.brief?.id === route.query.brief)
+// The brief says which region is meant; while it is on its way there is nothing to ask.
+const briefComing = useBriefComing()
 watch(
-  [query, ready, language, () => workspace.id],
-  ([now, isReady]) => {
-    if (isReady) void demand.ask(now, language.value)
+  [query, briefComing, language, () => workspace.id],
+  ([now, isComing]) => {
+    if (!isComing) void demand.ask(now, language.value)
   },
   { immediate: true },
 )

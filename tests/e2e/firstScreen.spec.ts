@@ -51,6 +51,15 @@ test('a brief that comes late holds nothing back but what needs it', async ({ pa
   await expect(rows(page).first()).toBeVisible()
 })
 
+test('a brief that cannot be loaded is told, and phrases are there all the same', async ({ page }) => {
+  await page.route('**/api/briefs/*', route =>
+    route.fulfill({ status: 500, json: { error: { code: 'broken', message: 'Could not read this brief.' } } }),
+  )
+  await page.goto(PATH)
+  await expect(page.getByTestId('notice')).toContainText('Could not read this brief.')
+  await expect(rows(page).first()).toBeVisible()
+})
+
 for (const width of [1280, 1024, 420])
   test(`nothing seen moves while the first screen is made, ${width} wide`, async ({ page }) => {
     await page.setViewportSize({ width, height: 800 })

@@ -3,7 +3,7 @@ import { mdiFilterVariant } from '@mdi/js'
 import { computed } from 'vue'
 import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
 import { monthWord } from '../../../core/demand/story'
-import { isFigure, NUMBERS, type DemandFilter } from '~/composables/demandQuery'
+import { isFigure, type DemandFilter, type NUMBERS } from '~/composables/demandQuery'
 
 const props = defineProps<{
   filters: Record<DemandFilter, string>
@@ -12,8 +12,29 @@ const props = defineProps<{
   later: boolean
 }>()
 const emit = defineEmits<{ filter: [change: Partial<Record<DemandFilter, string>>]; clear: [] }>()
-const TYPED = ['contains', 'exclude', ...NUMBERS] as const
-type Typed = (typeof TYPED)[number]
+interface Field {
+  name: 'contains' | 'exclude' | (typeof NUMBERS)[number]
+  label: string
+  /** What tests know it by. */
+  test: string
+  title?: string
+}
+const FIELDS: readonly Field[] = [
+  {
+    ...{ name: 'contains', label: 'Contains', test: 'contains' },
+    title: 'Phrases with any of these words. A beginning is enough: squeak finds squeaky. Separate with commas',
+  },
+  {
+    ...{ name: 'exclude', label: 'Excludes', test: 'exclude' },
+    title: 'Hide phrases with any of these whole words. Separate with commas: gold, silver',
+  },
+  { name: 'minWords', label: 'Words from', test: 'min-words' },
+  { name: 'maxWords', label: 'to', test: 'max-words' },
+  { name: 'minVolume', label: 'Min searches', test: 'volume' },
+  { name: 'maxDifficulty', label: 'Difficulty to', test: 'difficulty' },
+]
+const isNumber = (name: Typed) => name !== 'contains' && name !== 'exclude'
+type Typed = Field['name']
 const FLAGS = [
   { name: 'questions', title: 'Questions only' },
   { name: 'rising', title: 'Rising only' },
@@ -32,9 +53,9 @@ const INTENT_ITEMS = [
 ]
 
 /** A figure that is none is said so in its field and left out of the question. */
-const wrong = (name: Typed, text: string) => name !== 'contains' && name !== 'exclude' && !isFigure(text)
+const wrong = (name: Typed, text: string) => isNumber(name) && !isFigure(text)
 const { typed, type, take } = useDebouncedFields(
-  () => Object.fromEntries(TYPED.map(name => [name, props.filters[name]])) as Record<Typed, string>,
+  () => Object.fromEntries(FIELDS.map(({ name }) => [name, props.filters[name]])) as Record<Typed, string>,
   texts => {
     emit('filter', texts)
   },
@@ -49,7 +70,7 @@ const extra = computed(
 )
 
 function clear() {
-  take(Object.fromEntries(TYPED.map(name => [name, ''])))
+  take(Object.fromEntries(FIELDS.map(({ name }) => [name, ''])))
   emit('clear')
 }
 
@@ -61,67 +82,19 @@ function apply(filters: Record<DemandFilter, string>) {
 
 <template>
   <div class="filters" role="group" aria-label="Filters">
-    <template v-if="later">
-      <div
-        v-for="name in TYPED"
-        :key="name"
-        class="space"
-        :class="{ wide: name === 'contains' || name === 'exclude' }"
-      />
-    </template>
-    <template v-else>
+    <template v-for="{ name, label, test, title } in FIELDS" :key="name">
+      <div v-if="later" class="space" :class="{ wide: !isNumber(name) }" />
       <v-text-field
+        v-else
         maxlength="400"
-        class="wide"
-        label="Contains"
-        :model-value="typed.contains"
-        title="Phrases with any of these words. A beginning is enough: squeak finds squeaky. Separate with commas"
-        data-test="filter-contains"
-        @update:model-value="type('contains', $event)"
-      />
-      <v-text-field
-        maxlength="400"
-        class="wide"
-        label="Excludes"
-        :model-value="typed.exclude"
-        title="Hide phrases with any of these whole words. Separate with commas: gold, silver"
-        data-test="filter-exclude"
-        @update:model-value="type('exclude', $event)"
-      />
-      <v-text-field
-        maxlength="400"
-        label="Words from"
-        inputmode="numeric"
-        :model-value="typed.minWords"
-        :error-messages="fault('minWords')"
-        data-test="filter-min-words"
-        @update:model-value="type('minWords', $event)"
-      />
-      <v-text-field
-        maxlength="400"
-        label="to"
-        inputmode="numeric"
-        :model-value="typed.maxWords"
-        :error-messages="fault('maxWords')"
-        @update:model-value="type('maxWords', $event)"
-      />
-      <v-text-field
-        maxlength="400"
-        label="Min searches"
-        inputmode="numeric"
-        :model-value="typed.minVolume"
-        :error-messages="fault('minVolume')"
-        data-test="filter-volume"
-        @update:model-value="type('minVolume', $event)"
-      />
-      <v-text-field
-        maxlength="400"
-        label="Difficulty to"
-        inputmode="numeric"
-        :model-value="typed.maxDifficulty"
-        :error-messages="fault('maxDifficulty')"
-        data-test="filter-difficulty"
-        @update:model-value="type('maxDifficulty', $event)"
+        :class="{ wide: !isNumber(name) }"
+        :label
+        :title
+        :inputmode="isNumber(name) ? 'numeric' : undefined"
+        :model-value="typed[name]"
+        :error-messages="fault(name)"
+        :data-test="`filter-${test}`"
+        @update:model-value="type(name, $event)"
       />
     </template>
     <v-menu :close-on-content-click="false" location="bottom end">

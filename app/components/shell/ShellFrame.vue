@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  mdiCompassOutline,
-  mdiKeyboardOutline,
-  mdiMagnify,
-  mdiTrayFull,
-  mdiWeatherNight,
-  mdiWhiteBalanceSunny,
-} from '@mdi/js'
+import { mdiKeyboardOutline, mdiMagnify, mdiTrayFull, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
 import { computed, ref, type Ref } from 'vue'
 import { useDisplay, useTheme } from 'vuetify'
 import { gapsOf } from '../../../core/descriptions/gaps'
@@ -124,32 +117,7 @@ const ACTS = [
   <v-app>
     <a class="unseen" href="#main">Skip to the content</a>
     <div class="shell">
-      <div class="rail" :class="{ phone }">
-        <nav aria-label="Areas">
-          <div class="mark"><img src="/mark.svg" alt="" width="28" height="28" /><span class="name">Fonetra</span></div>
-          <NuxtLink
-            :to="linkTo(NEXT)"
-            class="area"
-            :class="{ here: route.path === NEXT }"
-            :aria-current="route.path === NEXT ? 'page' : undefined"
-            title="What is worth doing today (g 0)"
-            data-test="next"
-          >
-            <v-icon :icon="mdiCompassOutline" size="20" /><span class="name">What next</span>
-          </NuxtLink>
-          <NuxtLink
-            v-for="(area, i) in AREAS"
-            :key="area.path"
-            :to="linkTo(area.path)"
-            class="area"
-            :class="{ here: route.path === area.path }"
-            :aria-current="route.path === area.path ? 'page' : undefined"
-            :title="`${area.question} (g ${i + 1})`"
-          >
-            <v-icon :icon="area.icon" size="20" /><span class="name">{{ area.name }}</span>
-          </NuxtLink>
-        </nav>
-      </div>
+      <ShellRail :phone :link-to="linkTo" />
       <header class="bar">
         <ShellBriefs v-if="!keyNeeded" @create="openNew" />
         <ShellWorkspace />
@@ -220,29 +188,16 @@ const ACTS = [
 .main {
   grid-area: main;
 }
-.rail,
 .bar,
 .tray {
   background: var(--paper);
   border: 0 solid var(--line);
 }
-/* Above the tray where that lies over the screen. */
-.rail,
-.bar {
-  position: relative;
-  z-index: 1006;
-}
-.rail {
-  grid-area: rail;
-  width: 88px;
-  overflow-y: auto;
-  border-right-width: 1px;
-}
-.rail.phone {
-  width: 52px;
-}
 .bar {
   grid-area: bar;
+  /* Above the tray where that lies over the screen. */
+  position: relative;
+  z-index: 1006;
   display: flex;
   align-items: center;
   overflow: hidden;
@@ -268,40 +223,5 @@ const ACTS = [
   .bar :deep(.pick) {
     max-width: 170px;
   }
-}
-.mark {
-  display: grid;
-  justify-items: center;
-  gap: 2px;
-  padding: 10px 0 8px;
-  font-weight: 600;
-  font-size: 12px;
-}
-.area {
-  display: grid;
-  justify-items: center;
-  gap: 2px;
-  padding: 9px 0;
-  font-size: 12px;
-  color: var(--muted);
-  text-decoration: none;
-  border-left: 3px solid transparent;
-}
-.area:hover {
-  color: var(--ink);
-}
-.area.here {
-  color: var(--teal);
-  border-left-color: var(--teal);
-  background: var(--surface);
-  font-weight: 600;
-}
-/* Read out, not drawn. */
-.phone .name {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 </style>
