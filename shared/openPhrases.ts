@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Intent } from '../core/demand/intent'
+import type { Intent } from '../core/demand/intentNames'
 import { regionInput } from '../core/text/inputs'
 import { workspaceInput } from './api/inputs'
 

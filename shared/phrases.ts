@@ -1,6 +1,7 @@
 import type { WorthFactor, WorthFactorName } from '../core/demand/worth'
 import { z } from 'zod'
-import { INTENTS, type Intent, type IntentAnswer } from '../core/demand/intent'
+import type { IntentAnswer } from '../core/demand/intent'
+import { INTENTS, type Intent } from '../core/demand/intentNames'
 import type { Season } from '../core/demand/season'
 import type { Spike } from '../core/demand/spike'
 import type { Trend } from '../core/demand/trend'

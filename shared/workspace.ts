@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { DESCRIPTION_PARTS } from '../core/descriptions/compose'
 import { VARIABLE_NAME } from '../core/blocks/block'
-import { INTENTS } from '../core/demand/intent'
+import { INTENTS } from '../core/demand/intentNames'
 import { WORTH_WEIGHTS } from '../core/demand/worth'
 import { checklistSchema, FIRST_CHECKLIST } from '../core/release/checklist'
 import { SPREAD } from '../core/rivals/forecast'

@@ -1,4 +1,4 @@
-import { INTENT_WORDS, type Intent } from '../../core/demand/intent'
+import { INTENT_WORDS, type Intent } from '../../core/demand/intentNames'
 import { csvFile } from '../../core/formats/csv'
 import type { EarnedKind } from '../../core/formats/earnedColumns'
 import type { EarningGroup, Estimate } from '../../core/ranks/earned'
@@ -25,7 +25,7 @@ export const kindOfView = ({ intent, place }: Pick<EarningGroup, 'intent' | 'pla
   [INTENT_WORDS[intent as Intent] ?? 'no intent shown', place].filter(Boolean).join(', ')
 
 /** An amount of money; a small one with its hundredths. */
-export const money = (value: number, currency: string): string =>
+export const moneyAmount = (value: number, currency: string): string =>
   new Intl.NumberFormat('en-GB', {
     style: 'currency',
     currency,

@@ -35,6 +35,15 @@ export const inFull = (value: number | null | undefined, unit = '') =>
   value === null || value === undefined ? 'unknown' : `${exact.format(value)}${unit ? ` ${unit}` : ''}`
 /** A range of figures as they are shown; one figure where both ends show the same. */
 export const span = (low: string, high: string, by = '–') => (low === high ? low : `${low}${by}${high}`)
+/**
+ * A range of estimates. Its low end is 0 where nothing is known beyond: then only the high end is shown. Never 0, since
+ * an estimate of hardly anything is not nothing.
+ * @param least the smallest figure that `shown` tells apart from 0.
+ */
+export function rangeText({ low, high }: { low: number; high: number }, shown: (value: number) => string, least = 1) {
+  if (high < least) return `< ${shown(least)}`
+  return low < least ? `up to ${shown(high)}` : span(shown(low), shown(high), ' to ')
+}
 /** Likely ranks; the last one of those reckoned with stands for all beyond. */
 export function ranksText([first, end]: readonly [number, number], last: number): string {
   const rank = (k: number) => (k >= last ? `beyond ${last - 1}` : String(k))
@@ -85,6 +94,8 @@ export function lengthWords(seconds: number | null): string {
   const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, Math.floor(seconds) % 60]
   return `${h ? `${h}:${String(m).padStart(2, '0')}` : m}:${String(s).padStart(2, '0')}`
 }
+/** The smallest amount of money that is shown, in micros: a hundredth. */
+export const LEAST_MONEY = 10_000
 /** Micros of a currency, rounded for people. */
 export const money = (micros: number, currency: string) =>
   new Intl.NumberFormat('en-GB', {

@@ -1,19 +1,7 @@
 import { normaliseWord, words } from '../text/words'
 import { CUES } from './intentCues'
+import { INTENTS, type Intent } from './intentNames'
 import { PlaceNames } from './placeNames'
-
-/** What a searcher wants. */
-export const INTENTS = ['do', 'learn', 'buy', 'compare', 'hire', 'near'] as const
-export type Intent = (typeof INTENTS)[number]
-
-export const INTENT_WORDS: Record<Intent, string> = {
-  do: 'do it',
-  learn: 'learn',
-  buy: 'buy',
-  compare: 'compare',
-  hire: 'hire',
-  near: 'near a place',
-}
 
 interface Cue {
   intent: Intent

@@ -1,4 +1,4 @@
-import type { Intent } from './intent'
+import type { Intent } from './intentNames'
 
 /** Words and word groups that tell what a searcher wants; each is worth its weight. */
 export type Cues = readonly (readonly [intent: Intent, weight: number, list: string])[]

@@ -1,4 +1,4 @@
-import type { Intent } from './intent'
+import type { Intent } from './intentNames'
 import type { Trend } from './trend'
 
 /** What a view brings of some kind, such as orders, by what its searcher wants. */

@@ -42,19 +42,29 @@ function chanceWord(chance: number): string {
 /** Where a well-worded video of mine would stand, in words. */
 function standing({ pageOne, likely, ranks }: Forecast, learnt: boolean): string {
   const last = ranks.length
-  const rank = (k: number) => (k >= last ? `below all ${last - 1} results` : whole.format(k))
+  const [first, end] = likely
   const where =
-    likely[0] >= last
-      ? rank(last)
-      : likely[0] === likely[1]
-        ? `at ${rank(likely[0])}`
-        : `between ${rank(likely[0])} and ${rank(likely[1])}`
+    first >= last
+      ? `below the first ${last - 1}`
+      : end >= last
+        ? `at ${whole.format(first)} or further down`
+        : first === end
+          ? `at ${whole.format(first)}`
+          : `between ${whole.format(first)} and ${whole.format(end)}`
   return `A video of mine with the phrase in title and description would most likely rank ${where}; page one is ${chanceWord(pageOne)} (${learnt ? '' : 'roughly '}${chanceText(pageOne)})`
 }
 
-const views = (count: number) => (count < 1 ? 'hardly any' : count < 1000 ? whole.format(count) : short.format(count))
-
-const span = (low: string, high: string) => (low === high ? low : `${low} to ${high}`)
+/**
+ * Views as a range in words. Beyond the last rank whose share is known the low end is 0, which means unknown and not
+ * nothing: only the high end is told then.
+ */
+function viewsText({ low, high }: Winnings): string {
+  const digits = (count: number) => (count < 1000 ? whole.format(count) : short.format(count))
+  const most = `${digits(high)} ${digits(high) === '1' ? 'view' : 'views'}`
+  if (high < 1) return 'hardly any views'
+  if (low < 1) return `up to ${most}`
+  return digits(low) === digits(high) ? most : `${digits(low)} to ${most}`
+}
 
 /** The reading of a page: one sentence that says whether it can be won and what it brings, as far as known. */
 export function readingInWords(of: ReadingOf): string {
@@ -63,11 +73,7 @@ export function readingInWords(of: ReadingOf): string {
     return 'No results for this phrase, so its difficulty is unknown. Check the spelling and whether people search for it.'
   const parts: string[] =
     readAs === null ? [] : [`The site treats it as “${readAs}”, which more people search for; the figures here do too`]
-  if (forecast)
-    parts.push(
-      standing(forecast, learnt) +
-        (winnings ? `, for ${span(views(winnings.low), views(winnings.high))} views in 90 days` : ''),
-    )
+  if (forecast) parts.push(standing(forecast, learnt) + (winnings ? `, for ${viewsText(winnings)} in 90 days` : ''))
   else parts.push('Choose your channel in the Library to see where it would rank')
   if (difficulty) {
     const [firm, soft] =

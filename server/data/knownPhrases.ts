@@ -1,4 +1,4 @@
-import type { Intent } from '../../core/demand/intent'
+import type { Intent } from '../../core/demand/intentNames'
 import type { Trend } from '../../core/demand/trend'
 import { phraseKey } from '../../core/text/words'
 import { EFFECTIVE_PAGE } from './effectivePage'

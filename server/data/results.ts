@@ -1,6 +1,6 @@
 import { DAY } from '../../core/time'
 import { MODEL_VERSION } from '../../core/modelVersion'
-import type { Intent } from '../../core/demand/intent'
+import type { Intent } from '../../core/demand/intentNames'
 import { PAGE_SEATS, difficulty, type Difficulty } from '../../core/rivals/difficulty'
 import type { Strength } from '../../core/rivals/strength'
 import type { SiteVideo } from '../services/contract'

@@ -1,4 +1,4 @@
-import type { Intent } from '../../core/demand/intent'
+import type { Intent } from '../../core/demand/intentNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import type { PhrasesQuery } from '../../shared/phrases'
 import type { OwnStanding } from './regionColumns'

@@ -1,4 +1,5 @@
-import { INTENTS, intentOf, isQuestion, type Intent } from '../../core/demand/intent'
+import { intentOf, isQuestion } from '../../core/demand/intent'
+import { INTENTS, type Intent } from '../../core/demand/intentNames'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { Vocabulary } from '../../core/search/vocabulary'

@@ -1,4 +1,4 @@
-import { INTENTS } from '../../core/demand/intent'
+import { INTENTS } from '../../core/demand/intentNames'
 import { PlaceNames } from '../../core/demand/placeNames'
 import type { WorthWeights } from '../../core/demand/worth'
 import { WORTH_WEIGHTS } from '../../core/demand/worth'

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util'
-import { INTENTS } from '../../core/demand/intent'
+import { INTENTS } from '../../core/demand/intentNames'
 import { sortByKeys } from '../../core/search/order'
 import { stepOf } from '../../core/search/scan'
 import type { KeyOf } from '../../core/search/selectRange'

@@ -1,4 +1,5 @@
-import { intentOf, isQuestion, type Intent } from '../../core/demand/intent'
+import { intentOf, isQuestion } from '../../core/demand/intent'
+import type { Intent } from '../../core/demand/intentNames'
 import { bitPeaks } from '../../core/demand/season'
 import type { PlaceNames } from '../../core/demand/placeNames'
 import { worth, type WorthInput, type WorthWeights, WORTH_WEIGHTS } from '../../core/demand/worth'

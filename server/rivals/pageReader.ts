@@ -1,4 +1,5 @@
-import { intentOf, type Intent } from '../../core/demand/intent'
+import { intentOf } from '../../core/demand/intent'
+import type { Intent } from '../../core/demand/intentNames'
 import { RivalReader, strength, viewsPerDay, type Strength } from '../../core/rivals/strength'
 import { hurdlesOf, type ChanceModel } from '../../core/chance/model'
 import { readVideoText } from '../../core/chance/signals'

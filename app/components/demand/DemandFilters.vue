@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiFilterVariant } from '@mdi/js'
 import { computed } from 'vue'
-import { INTENTS, INTENT_WORDS } from '../../../core/demand/intent'
+import { INTENTS, INTENT_WORDS } from '../../../core/demand/intentNames'
 import { monthWord } from '../../../core/demand/story'
 import { isFigure, type DemandFilter, type NUMBERS } from '~/composables/demandQuery'
 
@@ -107,7 +107,7 @@ function apply(filters: Record<DemandFilter, string>) {
           >More{{ extra ? ` (${extra})` : '' }}</v-btn
         ></template
       >
-      <v-card class="more" data-test="filter-menu">
+      <v-sheet class="more" data-test="filter-menu">
         <v-checkbox
           v-for="flag in FLAGS"
           :key="flag.name"
@@ -136,7 +136,7 @@ function apply(filters: Record<DemandFilter, string>) {
           @update:model-value="emit('filter', { intent: $event })"
         />
         <DemandFilterSets class="mt-3" :filters="filters" :filtered="filtered" @apply="apply" />
-      </v-card>
+      </v-sheet>
     </v-menu>
     <v-btn v-if="filtered" @click="clear">Clear</v-btn>
   </div>

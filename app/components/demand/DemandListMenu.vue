@@ -75,7 +75,7 @@ async function make() {
         >To a list</v-btn
       ></template
     >
-    <v-card class="pa-3" width="280" data-test="list-menu">
+    <v-sheet class="pa-3" width="280" data-test="list-menu">
       <v-list v-if="lists.length" role="menu" aria-label="Lists" density="compact" class="mb-2"
         ><v-list-item
           v-for="list in lists"
@@ -94,6 +94,6 @@ async function make() {
         @keydown.enter="make"
       />
       <v-btn class="mt-2" size="small" variant="tonal" @click="make">Create</v-btn>
-    </v-card>
+    </v-sheet>
   </v-menu>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiArrowExpandHorizontal, mdiClose, mdiStairs, mdiStarOutline, mdiTrayPlus } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { INTENT_WORDS } from '../../../core/demand/intent'
+import { INTENT_WORDS } from '../../../core/demand/intentNames'
 import { isStale } from '../../../core/demand/stale'
 import type { PhraseSheet } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'

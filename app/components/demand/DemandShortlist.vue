@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { INTENT_WORDS } from '../../../core/demand/intent'
+import { INTENT_WORDS } from '../../../core/demand/intentNames'
 import { monthSpan } from '../../../core/demand/story'
 import type { ShortlistColumn } from '../../../shared/phrases'
 import { api, messageOf } from '~/composables/api'
@@ -10,10 +10,10 @@ import {
   inFull,
   percent,
   percentChange,
+  rangeText,
   ranksText,
   rounded,
   roundedRatio,
-  span,
   sourceText,
   UNKNOWN,
 } from '~/composables/figures'
@@ -82,8 +82,7 @@ const lines = computed<Line[]>(() => [
   {
     name: 'Views to win',
     hint: 'in the first ninety days',
-    text: c =>
-      c.winnings ? span(rounded(Math.round(c.winnings.low)), rounded(Math.round(c.winnings.high)), ' to ') : UNKNOWN,
+    text: c => (c.winnings ? rangeText(c.winnings, value => rounded(Math.round(value))) : UNKNOWN),
     exact: c => inFull(c.winnings?.expected ?? null, 'expected'),
     best: c => c.winnings?.expected ?? null,
   },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { INTENT_WORDS } from '../../../core/demand/intent'
+import { INTENT_WORDS } from '../../../core/demand/intentNames'
 import type { WorthFactorName } from '../../../core/demand/worth'
 import type { PhraseDetail } from '../../../shared/phrases'
 import { listed } from '../../../core/text/inWords'

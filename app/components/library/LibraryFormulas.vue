@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { INTENT_WORDS, type Intent } from '../../../core/demand/intent'
+import { INTENT_WORDS, type Intent } from '../../../core/demand/intentNames'
 import { listed } from '../../../core/text/inWords'
 import { SHARES } from '../../../core/rivals/winnings'
 import type { Settings } from '../../../shared/workspace'

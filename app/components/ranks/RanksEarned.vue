@@ -5,7 +5,7 @@ import { EARNED_KINDS, type EarnedKind } from '../../../core/formats/earnedColum
 import { dayNamed } from '../../../core/ranks/standing'
 import type { EarningPhrase } from '../../../core/ranks/earned'
 import { listed } from '../../../core/text/inWords'
-import { between, earnedCsv, KIND_NAMES, kindOfView, money, reckoned } from '~/composables/earnedWords'
+import { between, earnedCsv, KIND_NAMES, kindOfView, moneyAmount, reckoned } from '~/composables/earnedWords'
 import { counted, dayOnly, inFull, rounded, UNKNOWN } from '~/composables/figures'
 import { saveFile } from '~/composables/saveFile'
 import { useEarnings } from '~/stores/earnings'
@@ -58,7 +58,7 @@ const choices = computed(() =>
 )
 const titleOf = (id: string) => ranks.videos?.find(video => video.id === id)?.title ?? id
 const worth = (count: number) => (each.value === null ? null : count * each.value)
-const moneySaid = (amount: number | null) => (amount === null ? UNKNOWN : money(amount, answer.value!.currency))
+const moneySaid = (amount: number | null) => (amount === null ? UNKNOWN : moneyAmount(amount, answer.value!.currency))
 const named = ({ phrase }: EarningPhrase) => phrase ?? 'Views by no phrase that is watched'
 const HEADERS = computed(
   () =>

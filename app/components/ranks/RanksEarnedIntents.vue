@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { INTENT_WORDS, type Intent } from '../../../core/demand/intent'
+import { INTENT_WORDS, type Intent } from '../../../core/demand/intentNames'
 import { between, KIND_NAMES, reckoned } from '~/composables/earnedWords'
 import { rounded } from '~/composables/figures'
 import { weighByEarnings } from '~/composables/worthWeights'

@@ -4,7 +4,7 @@ import { computed, reactive, ref } from 'vue'
 import { EARNED_KINDS, type EarnedKind } from '../../../core/formats/earnedColumns'
 import { dayName, dayNamed, rankDay } from '../../../core/ranks/standing'
 import { now } from '~/composables/clock'
-import { KIND_NAMES, money } from '~/composables/earnedWords'
+import { KIND_NAMES, moneyAmount } from '~/composables/earnedWords'
 import { counted, dayOnly } from '~/composables/figures'
 import { numberProblem, typedNumber } from '~/composables/typedNumber'
 import { useEarnings } from '~/stores/earnings'
@@ -70,7 +70,7 @@ const currencyProblem = computed(() =>
           :key="kind"
           :model-value="typedWorth[kind] ?? (eachFrom === 'set' ? String(each) : '')"
           :label="KIND_NAMES[kind].one"
-          :placeholder="eachFrom === 'told' ? money(each!, answer.currency) : 'not known'"
+          :placeholder="eachFrom === 'told' ? moneyAmount(each!, answer.currency) : 'not known'"
           persistent-placeholder
           :error-messages="numberProblem(typedWorth[kind] ?? '')"
           :hint="eachFrom === 'told' ? 'The mean of those entered' : undefined"
@@ -167,7 +167,7 @@ const currencyProblem = computed(() =>
           <span
             ><span class="figure">{{ dayOnly(dayNamed(each.day)) }}</span
             >: {{ counted(each.count, each.kind)
-            }}<template v-if="each.value !== null">, {{ money(each.value, answer.currency) }}</template
+            }}<template v-if="each.value !== null">, {{ moneyAmount(each.value, answer.currency) }}</template
             ><span class="small muted video" :title="each.link || undefined">{{ titleOf(each.videoId) }}</span></span
           >
           <v-btn

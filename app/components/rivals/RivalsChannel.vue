@@ -3,7 +3,17 @@ import { mdiArrowLeft, mdiStarOutline } from '@mdi/js'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { ChannelAnswer, ChannelVideo } from '../../../shared/rivals'
 import { api, messageOf } from '~/composables/api'
-import { dateOnly, inFull, lengthWords, money, percent, rounded, UNKNOWN } from '~/composables/figures'
+import {
+  dateOnly,
+  inFull,
+  LEAST_MONEY,
+  lengthWords,
+  money,
+  percent,
+  rangeText,
+  rounded,
+  UNKNOWN,
+} from '~/composables/figures'
 import { useAccess } from '~/stores/access'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
@@ -86,8 +96,14 @@ async function watchIt(on: boolean) {
             >
               · its best video has {{ percent(channel.oneVideoShare) }} of all views</template
             ><template v-if="channel.earnings">
-              · has earned roughly {{ money(channel.earnings.lowMicros, channel.earnings.currency) }} to
-              {{ money(channel.earnings.highMicros, channel.earnings.currency) }}</template
+              · has earned roughly
+              {{
+                rangeText(
+                  { low: channel.earnings.lowMicros, high: channel.earnings.highMicros },
+                  micros => money(micros, channel!.earnings!.currency),
+                  LEAST_MONEY,
+                )
+              }}</template
             >
           </p>
           <p v-if="channel.problem" class="small missing">{{ channel.problem }}</p>

@@ -8,12 +8,13 @@ import {
   counted,
   dateOnly,
   inFull,
+  LEAST_MONEY,
   lengthWords,
   money,
   percent,
+  rangeText,
   ranksText,
   rounded,
-  span,
   unbroken,
   UNKNOWN,
 } from '~/composables/figures'
@@ -90,16 +91,17 @@ function spreadTitle({ name, median, low, high, values }: Spreads): string {
         <div v-if="reading.winnings">
           <dt>Views to win, 90 days</dt>
           <dd class="figure" :title="`${inFull(reading.winnings.expected)} expected`">
-            {{ span(rounded(Math.round(reading.winnings.low)), rounded(Math.round(reading.winnings.high))) }}
+            {{ rangeText(reading.winnings, value => rounded(Math.round(value))) }}
           </dd>
         </div>
         <div v-if="reading.earnings">
           <dt>Earns about</dt>
           <dd class="figure" title="From the rate table of the workspace">
             {{
-              span(
-                money(reading.earnings.lowMicros, reading.earnings.currency),
-                money(reading.earnings.highMicros, reading.earnings.currency),
+              rangeText(
+                { low: reading.earnings.lowMicros, high: reading.earnings.highMicros },
+                micros => money(micros, reading.earnings!.currency),
+                LEAST_MONEY,
               )
             }}
           </dd>

@@ -45,7 +45,7 @@ function create() {
         {{ name }}
       </v-btn>
     </template>
-    <v-card width="420" max-width="96vw">
+    <v-sheet width="420" max-width="96vw">
       <v-text-field
         v-if="mine.length > SHOWN"
         v-model="sought"
@@ -82,7 +82,7 @@ function create() {
           />
         </template>
       </v-list>
-    </v-card>
+    </v-sheet>
   </v-menu>
 </template>
 

@@ -95,7 +95,7 @@ async function openBox(box: Ref<boolean>, name: string, code: () => Promise<unkn
 const openFind = () => openBox(findOpen, 'Find', () => import('./ShellFind.vue'))
 const openNew = () => openBox(newOpen, 'the form', () => import('../library/LibraryNewBrief.vue'))
 // What cannot be fetched now is fetched when it opens.
-onNuxtReady(() => void import('./ShellFind.vue').catch(() => undefined))
+afterFirstScreen(() => void import('./ShellFind.vue').catch(() => undefined))
 useShellKeys({
   areas: [NEXT, ...AREAS.map(({ path }) => path)].map(path => () => goTo(linkTo(path))),
   keys: () => {

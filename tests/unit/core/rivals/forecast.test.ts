@@ -4,6 +4,7 @@ import {
   firstPage,
   forecast as forecastOrNone,
   RESULTS_READ,
+  type Forecast,
   SPREAD,
 } from '../../../../core/rivals/forecast'
 import { ownStrength } from '../../../../core/rivals/ownStrength'
@@ -213,7 +214,25 @@ describe('the reading in words', () => {
     expect(of(new Array<number>(20).fill(0.1), 0.95)).toMatch(
       /rank at 1; .*for 2K views in 90 days; .*; 1 of 20 titles has/u,
     )
-    expect(of(new Array<number>(20).fill(0.99), 0.05)).toContain('rank below all 20 results;')
+    expect(of(new Array<number>(20).fill(0.99), 0.05)).toContain('rank below the first 20;')
+  })
+  test('what is hardly any, or unknown at its low end, is not told as nothing', () => {
+    const of = (winnings: { low: number; high: number }, likely: [number, number]) =>
+      readingInWords({
+        difficulty: null,
+        forecast: { pageOne: 0.1, likely, ranks: new Float64Array(61) } as Forecast,
+        winnings: { ...winnings, expected: 1 },
+        turnover: null,
+        age: null,
+        results: 60,
+        exactTitles: 1,
+      })
+    expect(of({ low: 0, high: 3.4 }, [50, 61])).toMatch(
+      /rank at 50 or further down; .*, for up to 3 views in 90 days;/u,
+    )
+    expect(of({ low: 0, high: 0 }, [61, 61])).toMatch(/rank below the first 60; .*, for hardly any views in 90 days;/u)
+    expect(of({ low: 0.6, high: 1.2 }, [30, 34])).toMatch(/between 30 and 34; .*, for up to 1 view in 90 days;/u)
+    expect(of({ low: 40, high: 1234 }, [3, 20])).toContain(', for 40 to 1.2K views in 90 days;')
   })
   test('without a channel, with half a page, and for an empty one', () => {
     const text = readingInWords({
