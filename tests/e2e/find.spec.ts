@@ -1,30 +1,17 @@
-import type { Request, Route } from '@playwright/test'
+import type { Route } from '@playwright/test'
 import { DEFAULT_PROFILE } from '../../core/draft/limits'
 import { BALANCED } from '../../core/draft/ruleset'
 import { call, expect, test } from './app'
 
-test('once a screen stands, Find opens without fetching anything: no letter typed after its key is lost', async ({
+test('a moment after a screen stands, Find opens without fetching anything: no letter typed after its key is lost', async ({
   page,
 }) => {
-  const due = new Set<string>()
-  let fetched = 0
-  const done = (request: Request) => {
-    due.delete(request.url())
-    fetched++
-  }
-  page.on('request', request => due.add(request.url()))
-  page.on('requestfinished', done)
-  page.on('requestfailed', done)
+  const code = page.waitForResponse(
+    async answer => /_nuxt\/[^/]*\.js$/u.test(answer.url()) && (await answer.text()).includes('find-box'),
+  )
   await page.goto('/next')
   await expect(page.getByTestId('tray')).toBeVisible()
-  const code = () => [...due].filter(url => url.endsWith('.js')).length
-  await expect
-    .poll(async () => {
-      const before = fetched
-      await page.evaluate(() => new Promise(resolve => requestIdleCallback(resolve)))
-      return code() === 0 && fetched === before
-    })
-    .toBe(true)
+  await (await code).finished()
   await page.route('**/_nuxt/**', route => route.abort())
   await page.keyboard.press('Control+k')
   await page.keyboard.type('backup')
