@@ -147,7 +147,7 @@ export async function openAll(isCurrent: (opening: Runtime) => boolean): Promise
       (kind: Kind) =>
       (ids: readonly number[], byPerson = false) => {
         search.changed(ids)
-        if (kind === 'pages') chances.noted()
+        if (kind === 'pages') chances.noted(ids)
         if (byPerson) changes.changed(kind)
       }
     const attached = attachedStore(db, join(data, 'service.key'))

@@ -29,6 +29,8 @@ export interface ModelToKeep {
   model: string
   hurdles: { phraseId: number; hurdle: number | null }[]
 }
+/** What it takes to tell what a page asks by it. */
+export type ModelToJudgeBy = Pick<ModelToKeep, 'region' | 'source' | 'language' | 'used' | 'model'>
 
 /** Hurdles written in one go, so that nobody waits long for them. */
 const TOGETHER = 2000

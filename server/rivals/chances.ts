@@ -1,7 +1,7 @@
 import { LEAST_PAGES } from '../../core/chance/learn'
 import { modelFrom } from '../../core/chance/saved'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
-import type { ChanceModelStore } from '../data/chanceModels'
+import type { ChanceModelStore, ModelToKeep } from '../data/chanceModels'
 import type { ResultStore } from '../data/results'
 import type { Learning } from '../threads/startLearning'
 import { finite } from './learning'
@@ -17,8 +17,8 @@ export class Chances extends LearntModels {
   private timer: NodeJS.Timeout | undefined
   private turn: Promise<unknown> = Promise.resolve()
   private closed = false
-  /** Whether pages came since the learning that is under way began. */
-  private cameMeanwhile = false
+  /** Phrases whose pages came since the learning that is under way began; `null` while there is none. */
+  private came: Set<number> | null = null
 
   constructor(
     private readonly store: ChanceModelStore,
@@ -48,10 +48,10 @@ export class Chances extends LearntModels {
     }
   }
 
-  /** Pages came: when no more come for a while, it is looked whether to learn anew. */
-  noted(): void {
+  /** Pages of phrases came: when no more come for a while, it is looked whether to learn anew. */
+  noted(phraseIds: readonly number[] = []): void {
     if (this.closed) return
-    this.cameMeanwhile = true
+    for (const id of phraseIds) this.came?.add(id)
     clearTimeout(this.timer)
     this.timer = setTimeout(() => {
       this.learnDue().catch((error: unknown) => {
@@ -65,20 +65,34 @@ export class Chances extends LearntModels {
     const work = this.turn.then(async () => {
       for (const { region, source } of this.due(await this.learning.counts())) {
         if (this.closed) return
-        this.cameMeanwhile = false
+        this.came = new Set()
         const found = await this.learning.learn(region, source)
         if (!found || this.closed) continue
         // While what pages ask is written, nothing is said by half of it.
         this.store.suspend(region)
         this.load()
         await this.store.putHurdles(found)
-        // What came meanwhile asks by another model, or by none: once it is quiet again all is learnt anew.
-        this.store.put(this.cameMeanwhile ? { ...found, kept: 0 } : found, this.now())
+        await this.judgeThoseThatCame(found)
+        // Not all may be judged then: it is learnt anew at the next start.
+        if (this.closed) return
+        this.store.put(found, this.now())
         this.load()
       }
     })
     this.turn = work.catch(() => undefined)
     return work
+  }
+
+  /** Pages that came while it learnt ask by the model before it, or by none. */
+  private async judgeThoseThatCame(found: ModelToKeep): Promise<void> {
+    const { region, source, language, used, model } = found
+    while (this.came?.size && !this.closed) {
+      const phraseIds = [...this.came]
+      this.came.clear()
+      const hurdles = await this.learning.judge({ region, source, language, used, model }, phraseIds)
+      await this.store.putHurdles({ region, hurdles })
+    }
+    this.came = null
   }
 
   private due(counts: Awaited<ReturnType<Learning['counts']>>): { region: string; source: string }[] {

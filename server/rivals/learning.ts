@@ -1,13 +1,19 @@
 import { learn } from '../../core/chance/learn'
 import type { Kept, KeptPage, KnownVideo } from '../../core/chance/kept'
-import { hurdlesOf, type PageResult } from '../../core/chance/model'
-import { savedModel } from '../../core/chance/saved'
+import { hurdlesOf, type ChanceModel, type PageResult } from '../../core/chance/model'
+import { modelFrom, savedModel } from '../../core/chance/saved'
 import { readVideoText, type Standing, type VideoText } from '../../core/chance/signals'
 import { PAGE_SEATS } from '../../core/rivals/difficulty'
 import { viewsPerDay } from '../../core/rivals/strength'
 import { DAY } from '../../core/time'
-import type { ModelToKeep } from '../data/chanceModels'
-import { chancePages, type ChancePages, type ChanceSeatRow, type ChanceVideoRow } from '../data/chancePages'
+import type { ModelToJudgeBy, ModelToKeep } from '../data/chanceModels'
+import {
+  chancePages,
+  type ChancePageRow,
+  type ChancePages,
+  type ChanceSeatRow,
+  type ChanceVideoRow,
+} from '../data/chancePages'
 import type { Db } from '../data/open'
 
 /** The newest pages are learnt from: so many tell as much as ten times as many would. */
@@ -94,10 +100,7 @@ export function learnFrom(db: Db, region: string, source: string): ModelToKeep |
   // A site ranks each language by itself; a region's pages are mostly of one, by which texts are read.
   const language = mostly(all.map(page => page.language))
   const seen = new Seen(from, language)
-  const pages = all
-    .filter(page => page.language === language)
-    .map(page => ({ page, seats: from.seats.all(page.id, PAGE_SEATS, page.phrase_id) }))
-    .filter(({ seats }) => seats.length > 0)
+  const pages = withSeats(from, all, language)
   const kept = pages.slice(0, MOST_PAGES).map(({ page, seats }): KeptPage => ({
     phrase: page.text,
     language,
@@ -111,13 +114,7 @@ export function learnFrom(db: Db, region: string, source: string): ModelToKeep |
   const found = learn({ pages: kept, videos: seen.videos, channels: seen.channels })
   if (!found) return null
   const { model, errors, judged, families, better } = found
-  const hurdles: ModelToKeep['hurdles'] = better
-    ? pages.map(({ page, seats }) => {
-        const results = seats.map(seat => seen.result(seat, page.at))
-        const asked = hurdlesOf(model, page.text, language, results, page.more === 1)
-        return { phraseId: page.phrase_id, hurdle: asked && finite(asked.full) }
-      })
-    : []
+  const hurdles = better ? askedOf(pages, language, model, seen) : []
   const told = new Set(hurdles.map(each => each.phraseId))
   for (const phraseId of from.asking.all(region)) if (!told.has(phraseId)) hurdles.push({ phraseId, hurdle: null })
   return {
@@ -134,6 +131,51 @@ export function learnFrom(db: Db, region: string, source: string): ModelToKeep |
     hurdles,
   }
 }
+
+/**
+ * What the pages of phrases ask by a model that was learnt while they came; `null` of those it does not hold for.
+ */
+export function judgePages(
+  db: Db,
+  { region, source, language, used, model: saved }: ModelToJudgeBy,
+  phraseIds: readonly number[],
+): ModelToKeep['hurdles'] {
+  const model = used ? modelFrom(saved) : null
+  const asked = new Map<number, number | null>()
+  if (model) {
+    const from = chancePages(db)
+    const which = new Set(phraseIds)
+    const pages = withSeats(
+      from,
+      from.pages.all(region, source).filter(page => which.has(page.phrase_id)),
+      language,
+    )
+    for (const { phraseId, hurdle } of askedOf(pages, language, model, new Seen(from, language)))
+      asked.set(phraseId, hurdle)
+  }
+  return phraseIds.map(phraseId => ({ phraseId, hurdle: asked.get(phraseId) ?? null }))
+}
+
+type PageWithSeats = { page: ChancePageRow; seats: ChanceSeatRow[] }
+
+/** The pages of a language with their results; empty ones left out. */
+const withSeats = (from: ChancePages, pages: readonly ChancePageRow[], language: string): PageWithSeats[] =>
+  pages
+    .filter(page => page.language === language)
+    .map(page => ({ page, seats: from.seats.all(page.id, PAGE_SEATS, page.phrase_id) }))
+    .filter(({ seats }) => seats.length > 0)
+
+const askedOf = (
+  pages: readonly PageWithSeats[],
+  language: string,
+  model: ChanceModel,
+  seen: Seen,
+): ModelToKeep['hurdles'] =>
+  pages.map(({ page, seats }) => {
+    const results = seats.map(seat => seen.result(seat, page.at))
+    const asked = hurdlesOf(model, page.text, language, results, page.more === 1)
+    return { phraseId: page.phrase_id, hurdle: asked && finite(asked.full) }
+  })
 
 /** What a page asks that ends before its twentieth seat: less than any video has. */
 const NOTHING_ASKED = -1000

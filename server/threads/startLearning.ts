@@ -1,4 +1,4 @@
-import type { ModelToKeep } from '../data/chanceModels'
+import type { ModelToJudgeBy, ModelToKeep } from '../data/chanceModels'
 import type { ChanceThread } from './chanceThread'
 import { restartingThread } from './restartingThread'
 
@@ -8,6 +8,8 @@ export interface Learning {
   counts: () => Promise<{ region: string; source: string; pages: number }[]>
   /** @returns `null` where there are too few pages. */
   learn: (region: string, source: string) => Promise<ModelToKeep | null>
+  /** What the pages of phrases ask by a model. */
+  judge: (by: ModelToJudgeBy, phraseIds: number[]) => Promise<ModelToKeep['hurdles']>
   close: () => Promise<void>
 }
 
@@ -20,6 +22,7 @@ export function startLearning(entry: string, file: string): Learning {
   return {
     counts: () => thread.ask(remote => remote.counts()),
     learn: (...of) => thread.ask(remote => remote.learn(...of)),
+    judge: (...of) => thread.ask(remote => remote.judge(...of)),
     close: thread.close,
   }
 }

@@ -7,7 +7,7 @@ import { PhraseIndex } from '../../../../server/demand/phraseIndex'
 import { answerPhrases, chanceFor } from '../../../../server/demand/rows'
 import { lookAtChannel } from '../../../../server/rivals/channelLook'
 import { Chances } from '../../../../server/rivals/chances'
-import { learnFrom } from '../../../../server/rivals/learning'
+import { judgePages, learnFrom } from '../../../../server/rivals/learning'
 import { readPage } from '../../../../server/rivals/pageReader'
 import type { Learning } from '../../../../server/threads/startLearning'
 import { all, ask, clock, deps } from '../demand/standin'
@@ -32,6 +32,7 @@ async function withPages(count = 60) {
 const hereLearning = (given: { db: Parameters<typeof learnFrom>[0] }): Learning => ({
   counts: () => Promise.resolve([{ region: 'GB', source: SITE, pages: 60 }]),
   learn: (...of) => Promise.resolve(learnFrom(given.db, ...of)),
+  judge: (...of) => Promise.resolve(judgePages(given.db, ...of)),
   close: () => Promise.resolve(),
 })
 
@@ -145,28 +146,48 @@ test('it is learnt again only when a quarter more is known, and after it was cut
   expect(after.inUse('GB')).not.toBeNull()
 })
 
-test('pages that come while it learns have it learn again, so that all ask by one model', async () => {
+test('a page that comes while it learns asks by the new model too, without learning again', async () => {
   const given = await withPages()
   const store = chanceModelStore(given.db)
-  let came = true
+  const late = (await given.services.demand.related('bike', 'GB', 'en')).data[80]!
+  const phrase = () => given.phrases.known(late, 'GB', 'en')!
   let learnt = 0
   const learning: Learning = {
     ...hereLearning(given),
-    learn: (...of) => {
-      learnt++
-      if (came) chances.noted()
-      came = false
-      return Promise.resolve(learnFrom(given.db, ...of))
+    learn: async (...of) => {
+      const found = learnFrom(given.db, ...of)
+      if (!learnt++) {
+        await all(assess(given, [late], 'GB', 'en'))
+        chances.noted([phrase().id])
+      }
+      return found
     },
   }
   const chances = new Chances(store, learning, clock)
   await chances.learnDue()
-  expect(chances.inUse('GB')).not.toBeNull()
+  expect(learnt).toBe(1)
+  const asked = phrase().hurdle
+  expect(asked).not.toBeNull()
+  const page = given.results.latest(phrase().id, 'GB')!
+  const seats = given.results.seats(page, 20)
+  expect(asked!).toBeCloseTo(chances.hurdle({ page, phrase: late, language: 'en', seats })!, 1)
   await chances.learnDue()
-  expect(learnt).toBe(2)
-  await chances.learnDue()
-  expect(learnt).toBe(2)
+  expect(learnt).toBe(1)
   await chances.close()
+})
+
+test('pages that came in another language, or to a model that is no better, ask nothing', async () => {
+  const given = await withPages()
+  const kept = learnFrom(given.db, 'GB', SITE)!
+  const ids = kept.hurdles.slice(0, 3).map(each => each.phraseId)
+  const none = ids.map(phraseId => ({ phraseId, hurdle: null }))
+  // Kept with fewer digits than it was learnt with.
+  for (const [i, { phraseId, hurdle }] of judgePages(given.db, kept, ids).entries()) {
+    expect(phraseId).toBe(ids[i])
+    expect(hurdle!).toBeCloseTo(kept.hurdles[i]!.hurdle!, 1)
+  }
+  expect(judgePages(given.db, { ...kept, language: 'de' }, ids)).toEqual(none)
+  expect(judgePages(given.db, { ...kept, used: false }, ids)).toEqual(none)
 })
 
 test('with few pages nothing is learnt, and chances stay those of fixed weights', async () => {
