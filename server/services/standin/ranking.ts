@@ -135,6 +135,7 @@ export class Ranking {
   private readonly byStanding: Statement<[string, string, number], Hit>
   private readonly byYouth: Statement<[string, number, string, number], Hit>
   private readonly countHits: Statement<[string], { n: number }>
+  private readonly countFirst: Statement<[string], { n: number }>
   private readonly newestId: Statement<[], number>
   private readonly frequencies = new Map<string, number>()
   readonly weights: Weights
@@ -169,9 +170,12 @@ export class Ranking {
           LIMIT ${BY_YOUTH}`,
       ),
     )
-    this.countHits = db.prepare<[string], { n: number }>(
-      `SELECT count(*) AS n FROM (SELECT 1 FROM video_words WHERE video_words MATCH ? LIMIT ${COMMON})`,
-    )
+    const counted = (most: number) =>
+      db.prepare<[string], { n: number }>(
+        `SELECT count(*) AS n FROM (SELECT 1 FROM video_words WHERE video_words MATCH ? LIMIT ${most})`,
+      )
+    this.countHits = counted(COMMON)
+    this.countFirst = counted(BY_TEXT)
     this.newestId = db.prepare<[], number>('SELECT max(id) FROM video').pluck()
     this.firstOnes = Number(db.prepare("SELECT value FROM fact WHERE name = 'videos'").pluck().get() ?? Infinity)
     this.changed()
@@ -208,12 +212,13 @@ export class Ranking {
     const hits = new Map<number, { hit: Hit; loosened: number }>()
     let loosened = 0
     for (const query of this.queries(asked.map(term))) {
-      for (const found of [
-        this.byText.all(query, language, now),
-        this.byStanding.all(query, language, now),
-        this.lastOne > this.firstOnes ? this.byYouth.all(query, this.firstOnes, language, now) : [],
-      ])
-        for (const hit of found) if (!hits.has(hit.id)) hits.set(hit.id, { hit, loosened })
+      const found = this.byText.all(query, language, now)
+      // Where there are fewer, the best by their text are all there are.
+      if (this.countFirst.get(query)!.n === BY_TEXT) {
+        found.push(...this.byStanding.all(query, language, now))
+        if (this.lastOne > this.firstOnes) found.push(...this.byYouth.all(query, this.firstOnes, language, now))
+      }
+      for (const hit of found) if (!hits.has(hit.id)) hits.set(hit.id, { hit, loosened })
       if (hits.size >= depth + SPARE) break
       loosened++
     }
