@@ -115,8 +115,8 @@ await install(() => {
 })
 // The build writes the folder that the types are read from.
 for (const told of checks) await told()
-// It keeps little more than one core busy.
-const built = beside('Build', process.execPath, ['scripts/build.mjs'])
+// It keeps little more than one core busy, and making the demo data one.
+const built = beside('Build and demo data', process.execPath, ['scripts/build.mjs', '--demo'])
 step('Units and the store', () => {
   const code = run('npx', [
     '--no-install',

@@ -4,11 +4,12 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { AnswerOf, CallName } from '../../shared/api'
+import { demoFolder } from '../../scripts/demoData.mjs'
 import { server as serverOf } from '../../scripts/serve.mjs'
 
 /** The project: tests and benchmarks are started from there. */
 export const HOME = process.cwd()
-export const DEMO = join(HOME, '.cache/e2e/demo')
+export const DEMO = demoFolder(HOME)
 
 const freePort = () =>
   new Promise<number>(tell => {
