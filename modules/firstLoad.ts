@@ -45,7 +45,7 @@ const oneFile = {
     ...options,
     manualChunks: (id: string) =>
       !SELDOM.test(id) &&
-      /node_modules[\\/](@?vue|@?vuetify|@?nuxt|pinia|vue-router|@vueuse|@mdi|@?unhead|ofetch|hookable|ufo|devalue|defu|destr)[\\/]/u.test(
+      /node_modules[\\/](@?vue|@?vuetify|@?nuxt|pinia|vue-router|@vueuse|@?unhead|hookable|ufo|devalue|defu|destr)[\\/]/u.test(
         id,
       )
         ? 'frame'
@@ -67,11 +67,6 @@ const LEFT_OUT = [
       [/import "#build\/fetch\.mjs";/u, ''],
       [/isSSR \? createSSRApp\(RootComponent\) : createApp/u, 'createApp'],
     ],
-  },
-  {
-    // No field for a day is Vuetify's.
-    id: /vuetify[\\/]lib[\\/]composables[\\/]date[\\/]date\.js$/u,
-    edits: [[/import \{ VuetifyDateAdapter \} from .*;/u, 'const VuetifyDateAdapter = class {};']],
   },
 ] as const
 const leftOut = LEFT_OUT.map(({ id, edits }) => ({
