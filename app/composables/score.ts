@@ -4,6 +4,7 @@ import type { Cover } from '../../core/draft/cover'
 import type { DraftTexts, Fix } from '../../core/draft/draft'
 import type { RuleSet } from '../../core/draft/ruleset'
 import type { Score } from '../../core/draft/score'
+import { sameAsBefore } from '~/composables/sameAsBefore'
 import type { ScoreConfiguration, Scored, ScoreWorker } from '~/workers/score.worker'
 
 /** A text, and what it is scored by. */
@@ -59,7 +60,7 @@ export function useScore(id: Ref<string | null>, question: () => ScoreQuestion |
         configured = key
       }
       const got = await remote.score({ rev: ++rev, draft: plainDraft(draft) })
-      if (!gone && of === id.value && got.rev > (scored.value?.rev ?? 0)) scored.value = got
+      if (!gone && of === id.value && got.rev > (scored.value?.rev ?? 0)) scored.value = sharing(got)
       problem.value = ''
     } catch (error) {
       problem.value = `The score could not be worked out: ${(error as Error).message}`
@@ -68,6 +69,13 @@ export function useScore(id: Ref<string | null>, question: () => ScoreQuestion |
       if (due && !gone) requestAnimationFrame(() => void run())
     }
   }
+
+  /** Checks and places that are the same as before stay the objects they were: only what changed is drawn anew. */
+  const sharing = (got: Scored): Scored => ({
+    ...got,
+    score: sameAsBefore(scored.value?.score, got.score),
+    insertions: sameAsBefore(scored.value?.insertions, got.insertions),
+  })
 
   watch(id, () => {
     scored.value = null

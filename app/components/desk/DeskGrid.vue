@@ -4,9 +4,11 @@ import type { Fix, PlaceId, Placement } from '../../../core/draft/draft'
 import { insertionKey } from '../../../core/draft/insertions'
 import type { DraftChance } from '../../../shared/draftChances'
 import type { BriefFields } from '../../../core/brief/brief'
+import type { GridCell } from '~/components/desk/DeskGridCell.vue'
 import { mdiChevronDown, mdiChevronUp } from '@mdi/js'
 import { chanceText, inFull, rounded, trayMark, UNKNOWN } from '~/composables/figures'
 import { remember } from '~/composables/remember'
+import { sameAsBefore } from '~/composables/sameAsBefore'
 import { useTray } from '~/stores/tray'
 
 const props = defineProps<{
@@ -73,20 +75,27 @@ const GRADES = {
   none: 'absent',
 }
 
-const cells = computed(() => {
+interface Row {
+  phrase: string
+  mark: string
+  places: GridCell[]
+}
+// A cell that is the same as before is not drawn anew: with every letter typed most are.
+const cells = computed<Row[]>(before => sameAsBefore(before, rowsNow()))
+function rowsNow(): Row[] {
   const found = new Map(props.placements.map(each => [`${each.phrase}\n${each.place}`, each]))
   return props.phrases.map((phrase, i) => ({
     phrase,
     mark: trayMark(props.fields.tray.lead ? i : i + 1),
-    places: PLACES.map(place => {
+    places: PLACES.map((place): GridCell => {
       const placement = found.get(`${phrase}\n${place.id}`)
       const state = !placement
-        ? ('n/a' as const)
+        ? 'n/a'
         : placement.grade === 'exact'
-          ? ('met' as const)
+          ? 'met'
           : placement.grade === 'none' || placement.grade === 'fragment'
-            ? ('missing' as const)
-            : ('partly' as const)
+            ? 'missing'
+            : 'partly'
       const insertion =
         state === 'met' || state === 'partly' ? null : (props.insertions[insertionKey(phrase, place.id)] ?? null)
       return {
@@ -98,7 +107,7 @@ const cells = computed(() => {
       }
     }),
   }))
-})
+}
 </script>
 
 <template>
@@ -139,33 +148,14 @@ const cells = computed(() => {
           <td class="figure chance" :title="chanceTitle(row.phrase)" data-test="grid-chance">
             {{ chanceOf(row.phrase) }}
           </td>
-          <td v-for="cell in row.places" :key="cell.place.id">
-            <button
-              v-if="cell.placement && cell.state !== 'missing'"
-              class="cell"
-              :class="cell.state"
-              :title="`${cell.label}. Click to go there.`"
-              @click="emit('show', cell.placement)"
-            >
-              <ShellShape :state="cell.state" :label="cell.label" />
-            </button>
-            <DeskGridInsertion
-              v-else-if="cell.insertion"
-              v-slot="{ menu }"
-              :insertion="cell.insertion"
-              :gain-of="gainOf"
-              :has-part="cell.placement?.grade === 'fragment'"
-              @insert="emit('insert', cell.insertion)"
-              @show="emit('show', cell.placement!)"
-            >
-              <button v-bind="menu" class="cell missing" :title="`${cell.label}. Click to add it.`">
-                <ShellShape :state="cell.state" :label="cell.label" />
-              </button>
-            </DeskGridInsertion>
-            <span v-else class="cell" :class="cell.state === 'missing' ? 'missing' : 'none'" :title="cell.label"
-              ><ShellShape :state="cell.state" :label="cell.label"
-            /></span>
-          </td>
+          <DeskGridCell
+            v-for="cell in row.places"
+            :key="cell.place.id"
+            :cell="cell"
+            :gain-of="gainOf"
+            @show="emit('show', $event)"
+            @insert="emit('insert', $event)"
+          />
           <td class="more"><TrayPhraseMenu :phrase="row.phrase" /></td>
         </tr>
       </tbody>
@@ -271,26 +261,5 @@ td {
 .mark {
   color: var(--teal);
   font-weight: 600;
-}
-.cell {
-  display: inline-grid;
-  place-items: center;
-  width: 100%;
-  height: 24px;
-  color: var(--teal);
-  background: none;
-  border: 0;
-}
-button.cell {
-  cursor: pointer;
-}
-button.cell:hover {
-  background: color-mix(in srgb, var(--teal) 12%, transparent);
-}
-.missing {
-  color: var(--muted);
-}
-.none {
-  color: color-mix(in srgb, var(--muted) 70%, transparent);
 }
 </style>
