@@ -71,8 +71,11 @@ export function readingInWords(of: ReadingOf): string {
   const { difficulty, forecast, winnings, turnover, age, results, exactTitles, readAs = null, learnt = false } = of
   if (!results)
     return 'No results for this phrase, so its difficulty is unknown. Check the spelling and whether people search for it.'
-  const parts: string[] =
-    readAs === null ? [] : [`The site treats it as “${readAs}”, which more people search for; the figures here do too`]
+  const spelt =
+    readAs === null
+      ? ''
+      : `The site treats it as “${readAs}”, which more people search for, and so do the figures here. `
+  const parts: string[] = []
   if (forecast) parts.push(standing(forecast, learnt) + (winnings ? `, for ${viewsText(winnings)} in 90 days` : ''))
   else parts.push('Choose your channel in the Library to see where it would rank')
   if (difficulty) {
@@ -94,7 +97,7 @@ export function readingInWords(of: ReadingOf): string {
     parts.push(
       `half of it is older than ${age.median >= 60 ? `${Math.round(age.median / 30)} months` : `${Math.round(age.median)} days`}`,
     )
-  return `${parts.join('; ')}.`
+  return `${spelt}${parts.join('; ')}.`
 }
 
 export interface SeatParts {

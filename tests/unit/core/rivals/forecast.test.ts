@@ -234,6 +234,21 @@ describe('the reading in words', () => {
     expect(of({ low: 0.6, high: 1.2 }, [30, 34])).toMatch(/between 30 and 34; .*, for up to 1 view in 90 days;/u)
     expect(of({ low: 40, high: 1234 }, [3, 20])).toContain(', for 40 to 1.2K views in 90 days;')
   })
+  test('another spelling that the site shows is told first, in a sentence of its own', () => {
+    const text = readingInWords({
+      difficulty: null,
+      forecast: null,
+      winnings: null,
+      turnover: null,
+      age: null,
+      results: 10,
+      exactTitles: 1,
+      readAs: 'rear derailleur',
+    })
+    expect(text).toMatch(
+      /^The site treats it as “rear derailleur”, which more people search for, and so do the figures here\. Choose your channel/u,
+    )
+  })
   test('without a channel, with half a page, and for an empty one', () => {
     const text = readingInWords({
       difficulty: null,
