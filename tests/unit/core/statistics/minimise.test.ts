@@ -19,6 +19,29 @@ describe('finding the least', () => {
     expect(at[1]).toBeCloseTo(1, 3)
   })
 
+  test('where axes differ by thousands, knowing how each bends saves most of the steps', () => {
+    const bends = Float64Array.from({ length: 60 }, (_, i) => 10 ** (i % 5))
+    const looks = (known: boolean) => {
+      let asked = 0
+      const at = new Float64Array(bends.length).fill(1)
+      const least = minimise(
+        (point, slope) => {
+          asked++
+          return point.reduce((sum, x, i) => {
+            const next = point[(i + 1) % point.length]!
+            slope[i] = bends[i]! * x + 0.3 * (2 * x - next - point.at(i - 1)!)
+            return sum + (bends[i]! / 2) * x * x + 0.15 * (x - next) ** 2
+          }, 1)
+        },
+        at,
+        { enough: 1e-9, curvatureAt: known ? () => bends.map(bend => bend + 0.6) : undefined },
+      )
+      expect(least).toBeCloseTo(1, 6)
+      return asked
+    }
+    expect(looks(true)).toBeLessThan(looks(false) / 3)
+  })
+
   test('where it already is least, nothing moves', () => {
     const at = Float64Array.of(3)
     expect(minimise(([x], slope) => ((slope[0] = 2 * (x! - 3)), (x! - 3) ** 2), at)).toBe(0)
