@@ -38,8 +38,8 @@ export function firstAnswers(): FirstAnswers {
   const workspaces = useWorkspace().refresh()
   const briefs = useLibrary().refresh()
   const all = Promise.all([session, workspaces, briefs, firstBrief(briefs, workspaces)]).then(() => undefined)
-  // A server that cannot be reached, or a brief that is gone, is told where it is asked for on the screen.
-  for (const each of [session, all]) each.catch(() => undefined)
+  // A brief that is gone is told where it is asked for on the screen.
+  all.catch(() => undefined)
   return (asked = { briefs, workspaces, all })
 }
 

@@ -1,5 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import { useBrief } from '~/stores/brief'
+import { useLibrary } from '~/stores/library'
 import { useNotices } from '~/stores/notices'
 import { useWorkspace } from '~/stores/workspace'
 import { queryAhead, useAddress } from './address'
@@ -23,6 +24,7 @@ export function useOpenBrief(): Ref<boolean> {
   const route = useRoute()
   const address = useAddress({ ofScreen: false })
   const brief = useBrief()
+  const library = useLibrary()
   const notices = useNotices()
   const workspace = useWorkspace()
   const { briefs, workspaces } = firstAnswers()
@@ -53,6 +55,13 @@ export function useOpenBrief(): Ref<boolean> {
     settled.value = true
   }
   watch(named, () => void open(), { immediate: true })
+  // Where all briefs could not be loaded at first, none is open.
+  watch(
+    () => library.state,
+    now => {
+      if (now === 'ready' && settled.value && !named.value && !brief.brief) void open()
+    },
+  )
   // A screen left before the brief was known may have led to one that names none either.
   watch(
     () => route.path,

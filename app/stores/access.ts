@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { SessionAnswer, Who } from '../../shared/access'
-import { api, keyNeeded } from '~/composables/api'
+import { api, keyNeeded, messageOf } from '~/composables/api'
 import { setClock } from '~/composables/clock'
 
 /** Who works in this window. On the machine itself nobody is asked, and everything is allowed. */
@@ -10,6 +10,7 @@ export const useAccess = defineStore('access', () => {
   const who = ref<Who | null>(null)
   /** Whether it was loaded once, or loading failed. */
   const loaded = ref(false)
+  const problem = ref('')
   /** Whether the key reads only. */
   const reads = computed(() => who.value?.role === 'reader')
   /** How routes that may ask a live service are called: only who may write spends its calls. */
@@ -26,6 +27,9 @@ export const useAccess = defineStore('access', () => {
   async function refresh() {
     try {
       take(await api('GET /api/session'))
+      problem.value = ''
+    } catch (error) {
+      problem.value = messageOf(error)
     } finally {
       loaded.value = true
     }
@@ -43,5 +47,5 @@ export const useAccess = defineStore('access', () => {
     location.reload()
   }
 
-  return { needed, who, loaded, reads, askMethod, owns, refresh, signIn, signOut }
+  return { needed, who, loaded, problem, reads, askMethod, owns, refresh, signIn, signOut }
 })

@@ -34,7 +34,7 @@ const WIDTH = SIGNALS.length
 /** A difference of strength of this much decides e to 1, before anything is learnt. */
 const DECIDES = 0.12
 /** How sure the constants are, and that channels and videos are alike: one over a variance. */
-export const PENALTY = { signal: 1, channel: 2, video: 1 }
+export const PENALTY = { signal: 1, channel: 4, video: 4 }
 
 /** Today's constants as weights of signals: those of `strength`, and nothing for what it does not look at. */
 export const CONSTANT_WEIGHTS: Readonly<Float64Array> = (() => {

@@ -86,3 +86,24 @@ for (const width of [1280, 1024, 420])
     // By the usual measure a page is calm under a tenth.
     expect(moved).toBeLessThan(0.05)
   })
+
+test('what every screen begins with and could not be loaded is said, and asked for again', async ({ page }) => {
+  const begins = /\/api\/(session|workspaces|briefs)$/u
+  const fails = { error: { code: 'internal', message: 'The server has a fault.' } }
+  await page.route(begins, route => route.fulfill({ status: 500, json: fails }))
+  await page.goto(PATH)
+  await expect(rows(page).first()).toBeVisible()
+  const missing = page.getByTestId('not-loaded')
+  await expect(missing).toHaveText(
+    /^Could not load who is signed in, workspaces, and briefs\. The server has a fault\.\s*Try again$/u,
+  )
+  await page.unroute(begins)
+  await page.route(/\/api\/workspaces$/u, route => route.fulfill({ status: 500, json: fails }), { times: 1 })
+  await missing.getByRole('button').click()
+  await expect(missing).toContainText('Could not load workspaces. The server has a fault.')
+  // The brief that is opened where none is named.
+  await expect(page).toHaveURL(/[?&]brief=/u)
+  await missing.getByRole('button').click()
+  await expect(missing).toHaveCount(0)
+  await expect(rows(page).first()).toBeVisible()
+})

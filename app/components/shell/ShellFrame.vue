@@ -162,6 +162,7 @@ const ACTS = [
         <LazyShellTrayOver v-if="narrow && trayOverSeen" v-model="trayOver" />
         <aside v-else-if="!narrow && trayOpen" class="tray" aria-label="Tray"><TrayPanel v-if="screenDrawn" /></aside>
       </template>
+      <ShellNotLoaded v-if="dataProblem === null && !keyNeeded" />
       <main id="main" class="main">
         <LazyShellClosed v-if="dataProblem !== null" /><LazyShellSignIn v-else-if="keyNeeded" /><template
           v-else-if="settled"
@@ -181,8 +182,8 @@ const ACTS = [
 <style scoped>
 .shell {
   display: grid;
-  grid-template: 52px minmax(0, 1fr) auto / auto minmax(0, 1fr) auto;
-  grid-template-areas: 'rail bar bar' 'rail main tray' 'rail walk tray';
+  grid-template: 52px auto minmax(0, 1fr) auto / auto minmax(0, 1fr) auto;
+  grid-template-areas: 'rail bar bar' 'rail missing missing' 'rail main tray' 'rail walk tray';
   height: 100dvh;
 }
 .main {
