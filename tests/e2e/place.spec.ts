@@ -45,6 +45,23 @@ test('a printed screen is a page of its own: headed with the channel, without wh
   await expect(tick).toBeVisible()
 })
 
+test('after printing a list, the rows seen before are seen', async ({ page }) => {
+  await page.goto('/demand?seed=bike&region=GB')
+  const rows = page.getByTestId('phrase-row')
+  await expect(rows.first()).toBeVisible()
+  const frame = page.locator('.v-table__wrapper')
+  const far = 60 * 34
+  await frame.evaluate((element, top) => element.scrollTo({ top }), far)
+  const above = () => frame.evaluate(element => element.scrollTop)
+  await expect.poll(above).toBe(far)
+  await page.emulateMedia({ media: 'print' })
+  // All of them, and not those seen alone.
+  await expect.poll(() => rows.count()).toBeGreaterThan(300)
+  await page.emulateMedia({ media: 'screen' })
+  await expect.poll(above).toBe(far)
+  await expect.poll(() => rows.count()).toBeLessThan(100)
+})
+
 /** Words and figures of a table that stick out of their cells, into the next ones. */
 const stickingOut = (page: Page) =>
   page.evaluate(() =>

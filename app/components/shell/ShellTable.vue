@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Item">
-import { computed, useTemplateRef, type ComponentPublicInstance, type VNodeRef } from 'vue'
+import { computed, nextTick, useTemplateRef, watch, type ComponentPublicInstance, type VNodeRef } from 'vue'
 import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable'
 import { inFull } from '~/composables/figures'
 import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
@@ -26,6 +26,14 @@ const printing = usePrinting()
 const table = computed(() => (printing.value ? VDataTable : VDataTableVirtual) as typeof VDataTableVirtual)
 const shown = useTemplateRef<ComponentPublicInstance>('shown')
 useScrollKept(shown)
+/** What scrolls; on paper another table stands in place of the one on the screen. */
+const frame = () => (shown.value?.$el as HTMLElement | undefined)?.querySelector('.v-table__wrapper')
+let above = 0
+watch(printing, async now => {
+  if (now) return void (above = frame()?.scrollTop ?? 0)
+  await nextTick()
+  frame()?.scrollTo({ top: above })
+})
 const names = Object.keys(slots) as (keyof typeof slots)[]
 </script>
 
