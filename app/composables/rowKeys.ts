@@ -16,11 +16,11 @@ export function useRowKeys(frame: Ref<HTMLElement | null>, keys: () => string[],
     },
   )
 
-  async function onRowKey(event: KeyboardEvent, key: string) {
+  async function onRowKey(event: KeyboardEvent) {
     const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10, Home: -Infinity, End: Infinity }[event.key]
     if (step === undefined || event.altKey || event.ctrlKey || event.metaKey) return
     event.preventDefault()
-    const to = Math.max(0, Math.min(placeOf.value.size - 1, placeOf.value.get(key)! + step))
+    const to = Math.max(0, Math.min(placeOf.value.size - 1, current.value + step))
     const column = (event.target as HTMLElement).dataset.stop ?? 'pick'
     current.value = to
     const wrapper = frame.value!.querySelector('.v-table__wrapper')!

@@ -54,10 +54,13 @@ test('after printing a list, the rows seen before are seen', async ({ page }) =>
   await frame.evaluate((element, top) => element.scrollTo({ top }), far)
   const above = () => frame.evaluate(element => element.scrollTop)
   await expect.poll(above).toBe(far)
+  // A browser says so before it lays out the paper.
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
   await page.emulateMedia({ media: 'print' })
   // All of them, and not those seen alone.
   await expect.poll(() => rows.count()).toBeGreaterThan(300)
   await page.emulateMedia({ media: 'screen' })
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')))
   await expect.poll(above).toBe(far)
   await expect.poll(() => rows.count()).toBeLessThan(100)
 })

@@ -149,25 +149,13 @@ const chanceTitle = computed(() => {
   stroke-width: 1.8;
   stroke-linejoin: round;
 }
-.difficulty {
-  position: relative;
-}
 .ramp {
-  position: absolute;
-  left: 6px;
-  bottom: 7px;
-  height: 20px;
+  --ink: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line));
+  float: left;
   width: 32px;
+  height: 20px;
   border-bottom: 1px solid var(--line);
-}
-.ramp::after {
-  content: '';
-  position: absolute;
-  left: 0;
-  bottom: 0;
-  height: 4px;
-  width: calc(var(--part) * 100%);
-  background: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line));
+  background: linear-gradient(var(--ink), var(--ink)) left bottom / calc(var(--part) * 100%) 4px no-repeat;
 }
 .worth {
   text-decoration: underline;

@@ -64,7 +64,7 @@ const parts = computed(() => {
 }
 .phrase button {
   min-width: 0;
-  overflow: hidden;
+  overflow: clip;
   text-overflow: ellipsis;
   white-space: nowrap;
 }

@@ -22,7 +22,7 @@ defineProps<{
 const emit = defineEmits<{
   pick: [phrase: string, event: MouseEvent]
   enter: [phrase: string]
-  key: [event: KeyboardEvent, phrase: string]
+  key: [event: KeyboardEvent]
   seed: [phrase: string]
   worth: [phrase: string]
   open: [phrase: string]
@@ -34,8 +34,9 @@ const emit = defineEmits<{
     :class="{ picked, aside: standing === 'aside', opened }"
     data-test="phrase-row"
     :data-row="place"
+    :aria-rowindex="place + 2"
     @focusin="emit('enter', row.phrase)"
-    @keydown="emit('key', $event, row.phrase)"
+    @keydown="emit('key', $event)"
     @dblclick="emit('open', row.phrase)"
   >
     <td class="pick">
@@ -77,9 +78,6 @@ const emit = defineEmits<{
 </template>
 
 <style scoped>
-.phrase {
-  overflow: hidden;
-}
 .sheet-button {
   color: var(--muted);
 }

@@ -59,8 +59,8 @@ async function withoutTrend() {
         ></span
       >
       <span v-if="demand.assessing" class="assessing"
-        ><v-progress-circular indeterminate size="12" width="2" color="primary" aria-hidden="true" /> assessing,
-        {{ demand.left }} left
+        ><v-progress-circular indeterminate="disable-shrink" size="12" width="2" color="primary" aria-hidden="true" />
+        assessing, {{ demand.left }} left
         <button class="plain link" data-test="assess-stop" @click="demand.stop()">Stop</button></span
       >
       <span v-else class="muted"

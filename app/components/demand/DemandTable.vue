@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, onActivated, onDeactivated, ref, watch } from 'vue'
+import { computed, onActivated, onDeactivated, ref, toRef, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
 import { OPEN, phraseColumns, sparedColumns } from '~/composables/columns'
+import { inFull } from '~/composables/figures'
 import { useTray } from '~/stores/tray'
 import type { Perspective } from '~/stores/workspace'
 
@@ -32,11 +33,10 @@ const NOTHING = '\u00a0'
 
 const frame = ref<HTMLElement | null>(null)
 const { height, width } = useElementSize(frame)
+useScrollKept(frame)
+const { frame: scroller, seen, above, below, leftOut } = useSeenRows(toRef(props, 'rows'), ROW)
 const spared = computed(() => sparedColumns(props.perspective, width.value))
 const columns = computed(() => phraseColumns(props.perspective, props.narrow, spared.value))
-// Head and rows are drawn here: the table needs to know of the columns only how many they are. Told what they show it
-// would read each of them out of all its rows whenever a figure comes.
-const headers = computed(() => Array.from({ length: columns.value.length + 2 }, () => ({ title: '', sortable: false })))
 const keys = computed(() => new Set<string>(columns.value.map(column => column.key)))
 const sorted = computed(() => {
   const [column, direction] = props.sort.split(':')
@@ -79,7 +79,16 @@ const pickAll = () => {
   selected.value = allPicked.value ? [] : props.rows.map(row => row.phrase)
 }
 
-const { placeOf, tabIndex, focusedRow, onRowKey } = useRowKeys(frame, () => props.rows.map(row => row.phrase), ROW)
+const { tabIndex, focusedRow, onRowKey } = useRowKeys(frame, () => props.rows.map(row => row.phrase), ROW)
+/** The same for all rows at all times: with others each would be drawn anew whenever the table is. */
+const handlers = {
+  pick,
+  enter: focusedRow,
+  key: onRowKey,
+  seed: (phrase: string) => emit('seed', phrase),
+  worth: (phrase: string) => emit('worth', phrase),
+  open: (phrase: string) => emit('open', phrase),
+}
 function onScroll(event: Event) {
   const top = (event.target as HTMLElement).scrollTop
   const from = Math.max(0, Math.floor(top / ROW))
@@ -100,73 +109,73 @@ onActivated(() => {
 
 <template>
   <div ref="frame" class="frame sheet" @scroll.capture.passive="onScroll">
-    <ShellTable
-      :headers
-      :items="rows"
-      item-value="phrase"
-      :item-height="ROW"
-      :height="Math.max(120, height - 2)"
-      density="compact"
-      fixed-header
-      :loading="loading"
-      hover
-      data-test="phrases"
-      aria-label="Phrases"
-    >
-      <template #headers>
-        <tr>
-          <th class="pick" scope="col">
-            <input type="checkbox" :checked="allPicked" aria-label="Select all rows" @change="pickAll" />
-          </th>
-          <th
-            v-for="column in columns"
-            :key="column.key"
-            scope="col"
-            :class="column.align"
-            :style="{ width: column.width ? `${column.width}px` : undefined }"
-            :aria-sort="
-              sorted.column === column.key ? (sorted.direction === 'asc' ? 'ascending' : 'descending') : undefined
-            "
-          >
-            <button
-              v-if="column.sortable !== false"
-              class="plain"
-              :title="column.hint"
-              :data-test="`sort-${column.key}`"
-              @click="sortBy(column.key)"
-            >
-              {{ column.title
-              }}<span class="arrow" aria-hidden="true">{{
-                sorted.column === column.key ? (sorted.direction === 'asc' ? '↑' : '↓') : NOTHING
-              }}</span>
-            </button>
-            <span v-else :title="column.hint">{{ column.title }}</span>
-          </th>
-          <th scope="col" :style="{ width: `${OPEN}px` }"><span class="unseen">Sheet</span></th>
-        </tr>
+    <v-table density="compact" fixed-header data-test="phrases">
+      <template #wrapper>
+        <div v-bind="scroller" class="v-table__wrapper">
+          <table aria-label="Phrases" :aria-rowcount="rows.length + 1" :aria-busy="loading">
+            <thead>
+              <tr>
+                <th class="pick" scope="col">
+                  <input type="checkbox" :checked="allPicked" aria-label="Select all rows" @change="pickAll" />
+                </th>
+                <th
+                  v-for="column in columns"
+                  :key="column.key"
+                  scope="col"
+                  :class="column.align"
+                  :style="{ width: column.width ? `${column.width}px` : undefined }"
+                  :aria-sort="
+                    sorted.column === column.key ? (sorted.direction === 'asc' ? 'ascending' : 'descending') : undefined
+                  "
+                >
+                  <button
+                    v-if="column.sortable !== false"
+                    class="plain"
+                    :title="column.hint"
+                    :data-test="`sort-${column.key}`"
+                    @click="sortBy(column.key)"
+                  >
+                    {{ column.title
+                    }}<span class="arrow" aria-hidden="true">{{
+                      sorted.column === column.key ? (sorted.direction === 'asc' ? '↑' : '↓') : NOTHING
+                    }}</span>
+                  </button>
+                  <span v-else :title="column.hint">{{ column.title }}</span>
+                </th>
+                <th scope="col" :style="{ width: `${OPEN}px` }"><span class="unseen">Sheet</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-if="above" aria-hidden="true" :style="{ height: `${above}px` }">
+                <td :colspan="columns.length + 2" />
+              </tr>
+              <DemandRow
+                v-for="{ row, place, key } in seen"
+                :key
+                :row
+                :place
+                :picked="selected.includes(row.phrase)"
+                :opened="open === row.phrase"
+                :standing="standing(row.phrase)"
+                :tab-index="tabIndex(row.phrase)"
+                :seed-words
+                :columns="keys"
+                :perspective
+                :narrow
+                :assessing
+                v-on="handlers"
+              />
+              <tr v-if="below" aria-hidden="true" :style="{ height: `${below}px` }">
+                <td :colspan="columns.length + 2" />
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p v-if="leftOut" class="small pa-2">
+          The first {{ inFull(rows.length - leftOut) }} of {{ inFull(rows.length) }}.
+        </p>
       </template>
-      <template #item="{ item: row }">
-        <DemandRow
-          :row
-          :place="placeOf.get(row.phrase)!"
-          :picked="selected.includes(row.phrase)"
-          :opened="open === row.phrase"
-          :standing="standing(row.phrase)"
-          :tab-index="tabIndex(row.phrase)"
-          :seed-words
-          :columns="keys"
-          :perspective
-          :narrow
-          :assessing
-          @pick="pick"
-          @enter="focusedRow"
-          @key="onRowKey"
-          @seed="emit('seed', $event)"
-          @worth="emit('worth', $event)"
-          @open="emit('open', $event)"
-        />
-      </template>
-    </ShellTable>
+    </v-table>
   </div>
 </template>
 
@@ -175,6 +184,9 @@ onActivated(() => {
   flex: 1;
   min-height: 0;
   overflow: hidden;
+}
+.frame :deep(.v-table) {
+  height: 100%;
 }
 /* All rows have one height. The browser would move them when those above are drawn. */
 .frame :deep(.v-table__wrapper) {
@@ -190,8 +202,11 @@ onActivated(() => {
   font-size: 13px;
   white-space: nowrap;
   border-color: var(--line) !important;
+  /* A row that shows another phrase is that phrase's at once. */
+  transition: none;
 }
 .frame :deep(tr:not([data-test]) > td) {
+  height: 0 !important;
   border: 0 !important;
   padding: 0 !important;
 }
@@ -230,6 +245,9 @@ onActivated(() => {
   width: 15px;
   height: 15px;
   vertical-align: middle;
+}
+.frame :deep(tbody > tr[data-test]:hover > td) {
+  background: color-mix(in srgb, currentColor 4%, transparent);
 }
 .picked :deep(td) {
   background: color-mix(in srgb, var(--teal) 9%, transparent);

@@ -1,8 +1,8 @@
 <script setup lang="ts" generic="Item">
-import { computed, nextTick, useTemplateRef, watch, type ComponentPublicInstance, type VNodeRef } from 'vue'
+import { computed, useTemplateRef, type ComponentPublicInstance, type VNodeRef } from 'vue'
 import { VDataTable, VDataTableVirtual } from 'vuetify/components/VDataTable'
 import { inFull } from '~/composables/figures'
-import { MOST_ON_PAPER, usePrinting } from '~/composables/printing'
+import { MOST_ON_PAPER, usePrinting, useSeenAfterPrinting } from '~/composables/printing'
 
 /** A table that draws the rows that are seen; on paper it draws them all. */
 defineProps<{ items: readonly Item[] }>()
@@ -26,14 +26,7 @@ const printing = usePrinting()
 const table = computed(() => (printing.value ? VDataTable : VDataTableVirtual) as typeof VDataTableVirtual)
 const shown = useTemplateRef<ComponentPublicInstance>('shown')
 useScrollKept(shown)
-/** What scrolls; on paper another table stands in place of the one on the screen. */
-const frame = () => (shown.value?.$el as HTMLElement | undefined)?.querySelector('.v-table__wrapper')
-let above = 0
-watch(printing, async now => {
-  if (now) return void (above = frame()?.scrollTop ?? 0)
-  await nextTick()
-  frame()?.scrollTo({ top: above })
-})
+useSeenAfterPrinting(() => (shown.value?.$el as HTMLElement | undefined)?.querySelector('.v-table__wrapper'))
 const names = Object.keys(slots) as (keyof typeof slots)[]
 </script>
 
