@@ -202,8 +202,6 @@ onActivated(() => {
   font-size: 13px;
   white-space: nowrap;
   border-color: var(--line) !important;
-  /* A row that shows another phrase is that phrase's at once. */
-  transition: none;
 }
 .frame :deep(tr:not([data-test]) > td) {
   height: 0 !important;

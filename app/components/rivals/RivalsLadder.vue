@@ -76,6 +76,8 @@ function sortBy(key: string) {
   const next = sort.value.key === key ? (sort.value.direction === 'asc' ? 'desc' : 'asc') : first
   void set({ order: key === 'rank' && next === 'asc' ? undefined : `${key}:${next}` })
 }
+/** The same for all rows at all times: with another each would be drawn anew whenever one more is. */
+const open = (video: string) => void set({ video: opened.value === video ? undefined : video })
 const own = computed(() => props.page.reading.own?.strength ?? null)
 </script>
 
@@ -111,7 +113,7 @@ const own = computed(() => props.page.reading.own?.strength ?? null)
         :earned="earned.get(row.videoId) ?? null"
         :open="opened === row.videoId"
         :columns="COLUMNS.length + 1"
-        @open="set({ video: opened === row.videoId ? undefined : row.videoId })"
+        @open="open"
       />
     </table>
     <p v-if="!page.rows.length" class="empty muted">No results yet for this phrase.</p>
