@@ -2,10 +2,10 @@
 import { DAY } from '../../../core/time'
 import { mdiChevronDown, mdiChevronRight, mdiEyeOffOutline, mdiUndoVariant } from '@mdi/js'
 import { computed } from 'vue'
-import { UPSET_WORDS } from '../../../core/rivals/upsets'
 import { cutAtRanges } from '../../../core/text/match'
 import type { RivalRow } from '../../../shared/rivals'
-import { ageWords, dateOnly, inFull, lengthWords, percent, rounded, UNKNOWN } from '~/composables/figures'
+import { ageWords, dateOnly, inFull, lengthWords, rounded, UNKNOWN } from '~/composables/figures'
+import { gradesInWords, likesInWords, movedWords, noteOf, strengthInWords } from '~/composables/rivalWords'
 import { useRivals } from '~/stores/rivals'
 
 /** One result of the page, with its details under it when open. */
@@ -29,71 +29,18 @@ const rivals = useRivals()
 const age = computed(() => (props.row.publishedAt === null ? null : (props.at - props.row.publishedAt) / DAY))
 const shortAge = (days: number) =>
   ageWords(days).replace(' days', ' d').replace(' day', ' d').replace(' months', ' mo').replace(' years', ' y')
-const likesInFull = computed(() => {
-  const { likes, dislikes } = props.row
-  return dislikes === null ? inFull(likes, 'likes') : `${inFull(likes, 'likes')}, ${inFull(dislikes, 'dislikes')}`
-})
-const strengthTitle = computed(() => {
-  const { strength, targeting, reach, pull, ahead } = props.row
-  const parts = [
-    `wording ${targeting.toFixed(2)}`,
-    `reach ${reach?.toFixed(2) ?? 'unknown'}`,
-    `pull ${pull?.toFixed(2) ?? 'unknown'}`,
-  ].join(', ')
-  return `${strength.toFixed(3)}: ${parts}${ahead === null ? '' : `; ranks above mine with ${percent(ahead)}`}`
-})
-
 /** A title cut at its matches. */
 const parts = computed(() => cutAtRanges(props.row.title, props.row.titleRanges))
-const GRADE_WORDS = {
-  exact: 'word for word',
-  inflected: 'with other endings',
-  ordered: 'in order',
-  scattered: 'scattered',
-  fragment: 'a part of it',
-  none: 'not at all',
-}
-const stateOf = (grade: RivalRow['matches']['title'] | null): 'met' | 'partly' | 'missing' | 'n/a' =>
-  grade === null ? 'n/a' : grade === 'exact' || grade === 'inflected' ? 'met' : grade === 'none' ? 'missing' : 'partly'
-const matches = computed(() =>
-  (
-    [
-      ['title', props.row.matches.title],
-      ['first line', props.row.matches.firstLine],
-      ['best tag', props.row.matches.tag],
-    ] as const
-  ).map(([where, grade]) => ({
-    where,
-    state: stateOf(grade),
-    words: `${where}: ${grade === null ? 'unknown' : GRADE_WORDS[grade]}`,
-  })),
-)
-const moved = computed((): { text: string; words: string } | null => {
-  const { before, rank } = props.row
-  if (before === undefined) return null
-  if (before === null) return { text: 'new', words: 'was not on the page at the look before' }
-  if (before === rank) return null
-  return before > rank
-    ? { text: `↑${before - rank}`, words: `rose from ${before}` }
-    : { text: `↓${rank - before}`, words: `fell from ${before}` }
-})
-const note = computed(() => {
-  const { row } = props
-  if (row.off) return 'excluded'
-  if (row.upset)
-    return [
-      `upset: ${row.timesExpected!.toFixed(0)} × the views expected for its size`,
-      ...(row.upsetReason ? [UPSET_WORDS[row.upsetReason]] : []),
-    ].join(', ')
-  return row.soft?.length ? `weak result: ${row.soft.join(', ')}` : row.soft ? 'weak result' : ''
-})
+const matches = computed(() => gradesInWords(props.row.matches))
+const moved = computed(() => movedWords(props.row))
+const note = computed(() => noteOf(props.row))
 </script>
 
 <template>
   <tbody :class="{ off: row.off, soft: row.soft !== null && !row.off }">
     <tr data-test="rival" :aria-rowindex="index">
       <td class="rank figure">
-        {{ row.rank }}<small v-if="moved" :title="moved!.words">{{ moved!.text }}</small>
+        {{ row.rank }}<small v-if="moved" :title="moved.words">{{ moved.text }}</small>
       </td>
       <td class="title">
         <div class="line">
@@ -137,7 +84,7 @@ const note = computed(() => {
         {{ age === null ? UNKNOWN : shortAge(age) }}
       </td>
       <td class="figure">{{ lengthWords(row.durationSeconds) }}</td>
-      <td class="figure" :title="likesInFull">{{ rounded(row.likes) }}</td>
+      <td class="figure" :title="likesInWords(row)">{{ rounded(row.likes) }}</td>
       <td class="figure" :title="inFull(row.comments, 'comments')">{{ rounded(row.comments) }}</td>
       <td class="words">
         <span v-for="each in matches" :key="each.where" :title="each.words"
@@ -153,7 +100,7 @@ const note = computed(() => {
       </td>
       <td class="strength">
         <div class="gauge">
-          <div class="bar" :title="strengthTitle">
+          <div class="bar" :title="strengthInWords(row)">
             <span :style="{ width: `${row.strength * 100}%` }" /><i
               v-if="own !== null"
               :style="{ left: `${own * 100}%` }"
