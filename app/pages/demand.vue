@@ -157,10 +157,8 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
         <v-btn v-if="filtered" variant="tonal" @click="clear">Clear the filters</v-btn>
       </div>
       <div v-else class="work">
-        <!-- The table stays, where it was scrolled to, while another view is looked at. -->
-        <KeepAlive include="DemandTable">
+        <ShellKept :seen="view === 'table'">
           <DemandTable
-            v-if="view === 'table'"
             v-model:selected="demand.selected"
             :rows="demand.rows"
             :seed="query.seed"
@@ -176,32 +174,34 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
             @open="open"
             @range="(from, to) => demand.setVisibleRange(from, to, language)"
           />
-          <LazyDemandChart
-            v-else-if="view === 'chart'"
-            v-model:selected="demand.selected"
-            :rows="demand.rows"
-            :perspective="workspace.perspective"
-            :open="phrase"
-            @open="open"
-          />
-          <LazyDemandYear
-            v-else-if="view === 'year'"
-            v-model:selected="demand.selected"
-            :rows="demand.rows"
-            :months-end="demand.answer?.monthsEnd ?? null"
-            :open="phrase"
-            @open="open"
-          />
-          <LazyDemandGroups
-            v-else
-            v-model:selected="demand.selected"
-            :rows="demand.rows"
-            :region="query.region"
-            :language="language"
-            :open="phrase"
-            @open="open"
-          />
-        </KeepAlive>
+          <template #others>
+            <LazyDemandChart
+              v-if="view === 'chart'"
+              v-model:selected="demand.selected"
+              :rows="demand.rows"
+              :perspective="workspace.perspective"
+              :open="phrase"
+              @open="open"
+            />
+            <LazyDemandYear
+              v-else-if="view === 'year'"
+              v-model:selected="demand.selected"
+              :rows="demand.rows"
+              :months-end="demand.answer?.monthsEnd ?? null"
+              :open="phrase"
+              @open="open"
+            />
+            <LazyDemandGroups
+              v-else
+              v-model:selected="demand.selected"
+              :rows="demand.rows"
+              :region="query.region"
+              :language="language"
+              :open="phrase"
+              @open="open"
+            />
+          </template>
+        </ShellKept>
         <LazyDemandSheet
           v-if="phrase !== null"
           :phrase="phrase"
@@ -293,9 +293,6 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
   min-height: 0;
   display: flex;
   gap: 10px;
-}
-.work > :first-child {
-  min-width: 0;
 }
 .over {
   outline: 2px dashed var(--teal);

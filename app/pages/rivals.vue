@@ -204,19 +204,21 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
       </div>
       <template v-else-if="rivals.page">
         <RivalsReading :page="rivals.page" />
-        <!-- Sixty rows take long to make: the ladder stays while another view is looked at. -->
-        <KeepAlive include="RivalsLadder">
-          <RivalsLadder v-if="view === 'ladder'" :page="rivals.page" />
-          <LazyRivalsCurves v-else-if="view === 'curves'" :page="rivals.page" />
-          <LazyRivalsWords v-else-if="view === 'words'" :question="question" />
-          <LazyRivalsChannels
-            v-else
-            :page="rivals.page"
-            :question="question"
-            :channel="channel"
-            @open="set({ channel: $event ?? undefined }, true)"
-          />
-        </KeepAlive>
+        <!-- Sixty rows take long to draw. -->
+        <ShellKept :seen="view === 'ladder'">
+          <RivalsLadder :page="rivals.page" />
+          <template #others>
+            <LazyRivalsCurves v-if="view === 'curves'" :page="rivals.page" />
+            <LazyRivalsWords v-else-if="view === 'words'" :question="question" />
+            <LazyRivalsChannels
+              v-else
+              :page="rivals.page"
+              :question="question"
+              :channel="channel"
+              @open="set({ channel: $event ?? undefined }, true)"
+            />
+          </template>
+        </ShellKept>
       </template>
       <v-skeleton-loader v-else type="paragraph, table-row@6" class="sheet" />
     </template>

@@ -106,7 +106,7 @@ test('web search’s own block, trending filtered by words, and tray phrases one
     await new Promise(later => setTimeout(later, 400))
     await route.continue()
   })
-  await page.getByTestId('tray-chip').nth(1).click()
+  await page.getByTestId('tray-chip').filter({ hasText: 'rear derailleur not' }).click()
   await expect(page).toHaveURL(/phrase=rear(\+|%20)derailleur(\+|%20)not/u)
   // The views stay under the hand while the next page is read.
   await expect(page.getByText('Loading results …')).toBeVisible()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, onActivated, onDeactivated, ref, toRef, watch } from 'vue'
+import { computed, ref, toRef, watch } from 'vue'
 import type { PhraseRow } from '../../../shared/phrases'
 import { words } from '../../../core/text/words'
 import { OPEN, phraseColumns, sparedColumns } from '~/composables/columns'
@@ -33,7 +33,6 @@ const NOTHING = '\u00a0'
 
 const frame = ref<HTMLElement | null>(null)
 const { height, width } = useElementSize(frame)
-useScrollKept(frame)
 const { frame: scroller, seen, above, below, leftOut } = useSeenRows(toRef(props, 'rows'), ROW)
 const spared = computed(() => sparedColumns(props.perspective, width.value))
 const columns = computed(() => phraseColumns(props.perspective, props.narrow, spared.value))
@@ -94,17 +93,10 @@ function onScroll(event: Event) {
   const from = Math.max(0, Math.floor(top / ROW))
   emit('range', from, from + Math.ceil(height.value / ROW))
 }
-/** What the rows answer: another question begins at the top, also one that was asked while the table was away. */
+/** What the rows answer: another question begins at the top. */
 const about = () => `${props.seed} ${props.sort}`
 const begin = () => frame.value?.querySelector('.v-table__wrapper')?.scrollTo({ top: 0 })
 watch(about, begin)
-let left = about()
-onDeactivated(() => {
-  left = about()
-})
-onActivated(() => {
-  if (left !== about()) begin()
-})
 </script>
 
 <template>

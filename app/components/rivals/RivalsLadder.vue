@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
+import { computed } from 'vue'
 import type { ResultsAnswer, RivalRow } from '../../../shared/rivals'
 import { useBrief } from '~/stores/brief'
 import { useWorkspaceItems } from '~/stores/workspaceItems'
@@ -12,7 +12,6 @@ interface Column {
 }
 const props = defineProps<{ page: ResultsAnswer }>()
 const route = useRoute()
-useScrollKept(useTemplateRef<HTMLElement>('frame'))
 const opened = computed(() => (typeof route.query.video === 'string' ? route.query.video : null))
 const sort = computed(() => {
   const [key = 'rank', direction = 'asc'] = (
@@ -82,7 +81,7 @@ const own = computed(() => props.page.reading.own?.strength ?? null)
 </script>
 
 <template>
-  <div ref="frame" class="sheet frame">
+  <div class="sheet frame">
     <table data-test="ladder" aria-label="Results" :aria-rowcount="rows.length + 1">
       <thead>
         <tr>

@@ -100,11 +100,8 @@ const note = computed(() => noteOf(props.row))
       </td>
       <td class="strength">
         <div class="gauge">
-          <div class="bar" :title="strengthInWords(row)">
-            <span :style="{ width: `${row.strength * 100}%` }" /><i
-              v-if="own !== null"
-              :style="{ left: `${own * 100}%` }"
-            />
+          <div class="bar" :title="strengthInWords(row)" :style="{ '--part': row.strength }">
+            <i v-if="own !== null" :style="{ left: `${own * 100}%` }" />
           </div>
           <span class="figure">{{ row.strength.toFixed(2) }}</span>
         </div>
@@ -213,12 +210,9 @@ td.title {
   position: relative;
   flex: 1;
   height: 8px;
-  background: color-mix(in srgb, var(--line) 50%, transparent);
-}
-.bar span {
-  position: absolute;
-  inset: 0 auto 0 0;
-  background: color-mix(in srgb, var(--teal) 55%, var(--surface));
+  --ink: color-mix(in srgb, var(--teal) 55%, var(--surface));
+  background: linear-gradient(var(--ink), var(--ink)) left / calc(var(--part) * 100%) 100% no-repeat
+    color-mix(in srgb, var(--line) 50%, transparent);
 }
 .bar i {
   position: absolute;
