@@ -8,6 +8,8 @@ import { computed, nextTick, ref, watch, type Ref } from 'vue'
  */
 export function useRowKeys(frame: Ref<HTMLElement | null>, keys: () => string[], height: number) {
   const current = ref(0)
+  /** The row that has the focus in a moment: a key pressed before goes on from there. */
+  let next: number | null = null
   const placeOf = computed(() => new Map(keys().map((key, i) => [key, i])))
   watch(
     () => placeOf.value.size,
@@ -20,9 +22,11 @@ export function useRowKeys(frame: Ref<HTMLElement | null>, keys: () => string[],
     const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 10, PageUp: -10, Home: -Infinity, End: Infinity }[event.key]
     if (step === undefined || event.altKey || event.ctrlKey || event.metaKey) return
     event.preventDefault()
-    const to = Math.max(0, Math.min(placeOf.value.size - 1, current.value + step))
+    // What is focused may show another row by now than the one it was focused for.
+    const from = next ?? Number((event.target as HTMLElement).closest<HTMLElement>('[data-row]')!.dataset.row)
+    const to = Math.max(0, Math.min(placeOf.value.size - 1, from + step))
     const column = (event.target as HTMLElement).dataset.stop ?? 'pick'
-    current.value = to
+    current.value = next = to
     const wrapper = frame.value!.querySelector('.v-table__wrapper')!
     // The header covers one row's height at the top.
     const top = to * height
@@ -32,9 +36,11 @@ export function useRowKeys(frame: Ref<HTMLElement | null>, keys: () => string[],
     await nextTick()
     // A row far away is drawn in the frame after the scroll.
     requestAnimationFrame(() =>
-      requestAnimationFrame(() =>
-        frame.value?.querySelector<HTMLElement>(`[data-row="${to}"] [data-stop=${column}]`)?.focus(),
-      ),
+      requestAnimationFrame(() => {
+        if (next !== to) return
+        next = null
+        frame.value?.querySelector<HTMLElement>(`[data-row="${to}"] [data-stop=${column}]`)?.focus()
+      }),
     )
   }
 

@@ -1,5 +1,5 @@
 import { inverse } from '../statistics/solve'
-import { PENALTY, signalWorth, type OrderWeights, type RankedItems, type RankedPage } from './ranking'
+import { PENALTY, signalWorth, type OrderWeights, type RankedItems, type RankedPage, worthsOf } from './ranking'
 import { SIGNALS } from './signals'
 
 const WIDTH = SIGNALS.length
@@ -34,20 +34,15 @@ export function ownCurvature(items: RankedItems, pages: readonly RankedPage[], p
 /** Adds a page's part. @param odds room for a number for each item. */
 function addOwnCurvature(
   items: RankedItems,
-  { from, shown, to }: RankedPage,
+  page: RankedPage,
   point: Float64Array,
   curve: Float64Array,
   odds: Float64Array,
 ): void {
   const { signals, channel, video, stands, channels } = items
+  const { from, shown, to } = page
   const size = to - from
-  let best = -Infinity
-  for (let i = 0; i < size; i++) {
-    const item = from + i
-    const own = point[WIDTH + channel[item]!]! + point[WIDTH + channels + video[item]!]!
-    odds[i] = own + signalWorth(point, signals, item)
-    best = max(best, odds[i]!)
-  }
+  const best = worthsOf(items, page, point, odds)
   const mean = new Float64Array(WIDTH)
   const square = new Float64Array(WIDTH)
   const left = new Float64Array(shown)

@@ -1,6 +1,6 @@
 import { minimise } from '../statistics/minimise'
 import { ownCurvature } from './curvature'
-import { CONSTANT_WEIGHTS, PENALTY, type OrderWeights, type RankedItems, type RankedPage } from './ranking'
+import { CONSTANT_WEIGHTS, PENALTY, type OrderWeights, type RankedItems, type RankedPage, worthsOf } from './ranking'
 import { SIGNALS } from './signals'
 
 const WIDTH = SIGNALS.length
@@ -50,21 +50,15 @@ function penalties(point: Float64Array, slope: Float64Array, channels: number): 
 /** A page's part of the loss, whose slope is added. @param odds room for a number for each item. */
 function pageLoss(
   items: RankedItems,
-  { from, shown, to }: RankedPage,
+  page: RankedPage,
   point: Float64Array,
   slope: Float64Array,
   odds: Float64Array,
 ): number {
   const { signals, channel, video, stands, channels } = items
+  const { from, shown, to } = page
   const size = to - from
-  let best = -Infinity
-  for (let i = 0; i < size; i++) {
-    const item = from + i
-    let worth = point[WIDTH + channel[item]!]! + point[WIDTH + channels + video[item]!]!
-    for (let k = 0, s = item * WIDTH; k < WIDTH; k++) worth += point[k]! * signals[s + k]!
-    odds[i] = worth
-    if (worth > best) best = worth
-  }
+  const best = worthsOf(items, page, point, odds)
   let loss = 0
   let left = 0
   for (let i = size - 1; i >= shown; i--) left += odds[i] = stands[from + i]! * exp(odds[i]! - best)

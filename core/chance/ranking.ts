@@ -54,3 +54,25 @@ export function signalWorth(weights: Readonly<Float64Array>, signals: Float64Arr
   for (let i = 0, at = item * WIDTH; i < WIDTH; i++) sum += weights[i]! * signals[at + i]!
   return sum
 }
+
+/**
+ * The worths of a page's items.
+ *
+ * @param point weights of the signals, then what channels, then what videos have beyond them.
+ * @param worths takes them, an item each.
+ * @returns the greatest.
+ */
+export function worthsOf(
+  { signals, channel, video, channels }: RankedItems,
+  { from, to }: RankedPage,
+  point: Readonly<Float64Array>,
+  worths: Float64Array,
+): number {
+  let best = -Infinity
+  for (let item = from; item < to; item++) {
+    const own = point[WIDTH + channel[item]!]! + point[WIDTH + channels + video[item]!]!
+    const worth = (worths[item - from] = own + signalWorth(point, signals, item))
+    if (worth > best) best = worth
+  }
+  return best
+}

@@ -65,6 +65,36 @@ test('after printing a list, the rows seen before are seen', async ({ page }) =>
   await expect.poll(() => rows.count()).toBeLessThan(100)
 })
 
+test('keys go on from the row that has the focus, and the table is right again after another view', async ({
+  page,
+}) => {
+  await page.goto('/demand?seed=bike&region=GB')
+  const rows = page.getByTestId('phrase-row')
+  const place = () => page.evaluate(() => Number(document.activeElement!.closest('tr')?.dataset.row))
+  await rows.first().locator('input').focus()
+  for (let n = 1; n <= 5; n++) {
+    await page.keyboard.press('PageDown')
+    await expect.poll(place).toBe(10 * n)
+  }
+  // A row scrolled into sight stands where one was that went out of it: the next key goes on from what is focused.
+  const frame = page.locator('.v-table__wrapper')
+  await frame.evaluate(element => element.scrollBy({ top: 25 * 34 }))
+  await expect(page.locator('[data-row="70"]')).toBeVisible()
+  await page.locator('[data-row="70"] input').focus()
+  await page.keyboard.press('ArrowDown')
+  await expect.poll(place).toBe(71)
+  // Another question, asked while the chart is looked at, begins at the top.
+  await page.getByRole('button', { name: 'Chart', exact: true }).click()
+  await expect(frame).toBeHidden()
+  await page.getByTestId('seed').locator('input[role=combobox]').fill('bike chain')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/seed=bike(\+|%20)chain/u)
+  await page.getByRole('button', { name: 'Table', exact: true }).click()
+  await expect(page.locator('[data-row="0"]')).toBeInViewport()
+  await expect(page.locator('[data-row="0"]')).toContainText('bike chain')
+  expect(await frame.evaluate(element => element.scrollTop)).toBe(0)
+})
+
 /** Words and figures of a table that stick out of their cells, into the next ones. */
 const stickingOut = (page: Page) =>
   page.evaluate(() =>

@@ -150,12 +150,12 @@ const chanceTitle = computed(() => {
   stroke-linejoin: round;
 }
 .ramp {
-  --ink: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line));
+  --fill: color-mix(in srgb, var(--teal) calc(var(--part) * 100%), var(--line));
   float: left;
   width: 32px;
   height: 20px;
   border-bottom: 1px solid var(--line);
-  background: linear-gradient(var(--ink), var(--ink)) left bottom / calc(var(--part) * 100%) 4px no-repeat;
+  background: linear-gradient(var(--fill), var(--fill)) left bottom / calc(var(--part) * 100%) 4px no-repeat;
 }
 .worth {
   text-decoration: underline;

@@ -129,7 +129,7 @@ function take(edits: readonly CoverEdit[]) {
     </p>
     <template v-else>
       <ul v-if="best.length > BEST">
-        <li v-for="{ check, fix, brings } in best.slice(0, BEST)" :key="check.id">
+        <li v-for="{ check, fix, brings } in best.slice(0, BEST)" :key="check.id" class="point">
           <ShellShape class="shape" :state="check.state" :label="STATE_NAMES[check.state]" />
           <div>
             <p class="name" :title="check.message">{{ check.title }}</p>
@@ -211,27 +211,6 @@ li {
   gap: 6px;
   padding: 7px 0;
   border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
-}
-.shape {
-  color: var(--teal);
-  margin-top: 3px;
-}
-.name {
-  font-weight: 600;
-}
-.fix {
-  border: 1px solid var(--teal);
-  color: var(--teal);
-  background: none;
-  border-radius: 3px;
-  padding: 2px 8px;
-  margin: 4px 6px 0 0;
-  cursor: pointer;
-  font-family: inherit;
-  font-size: 12px;
-}
-.fix:hover {
-  background: color-mix(in srgb, var(--teal) 12%, transparent);
 }
 .proposal {
   border: 1px solid var(--teal);

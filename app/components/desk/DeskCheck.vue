@@ -10,6 +10,7 @@ const emit = defineEmits<{ fix: [fix: Fix]; show: [range: FieldRange] }>()
 
 <template>
   <li
+    class="point"
     :class="{ quiet: check.state === 'met' || check.state === 'n/a' }"
     :data-test="`check-${check.id}`"
     :data-state="check.state"
@@ -44,42 +45,12 @@ li {
   padding: 7px 0;
   border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
 }
-.shape {
-  color: var(--teal);
-  margin-top: 3px;
-}
-.quiet .shape {
-  color: var(--muted);
-}
-.name {
-  font-weight: 600;
-}
-.quiet .name {
-  font-weight: 400;
-}
-.said {
-  color: var(--muted);
-  overflow-wrap: anywhere;
-}
 .points {
   color: var(--ink);
   padding-top: 1px;
 }
 .quiet .points {
   color: var(--muted);
-}
-.fix {
-  border: 1px solid var(--teal);
-  color: var(--teal);
-  background: none;
-  border-radius: 3px;
-  padding: 2px 8px;
-  margin: 4px 6px 0 0;
-  cursor: pointer;
-  font-family: inherit;
-}
-.fix:hover {
-  background: color-mix(in srgb, var(--teal) 12%, transparent);
 }
 .gain {
   margin-inline-start: 8px;

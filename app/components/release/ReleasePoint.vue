@@ -17,6 +17,7 @@ const beside = computed(() => props.point.group === 'seen' && ['done', 'n/a'].in
 
 <template>
   <li
+    class="point"
     :class="{ quiet: point.state === 'done' || point.state === 'n/a' }"
     :data-test="`point-${point.id}`"
     :data-state="point.state"
@@ -42,23 +43,6 @@ li {
   padding: 5px 0;
   align-items: start;
   border-bottom: 1px solid color-mix(in srgb, var(--line) 55%, transparent);
-}
-.shape {
-  color: var(--teal);
-  margin-top: 3px;
-}
-.quiet .shape {
-  color: var(--muted);
-}
-.name {
-  font-weight: 600;
-}
-.quiet .name {
-  font-weight: 400;
-}
-.said {
-  color: var(--muted);
-  overflow-wrap: anywhere;
 }
 .end {
   text-align: end;

@@ -210,8 +210,8 @@ td.title {
   position: relative;
   flex: 1;
   height: 8px;
-  --ink: color-mix(in srgb, var(--teal) 55%, var(--surface));
-  background: linear-gradient(var(--ink), var(--ink)) left / calc(var(--part) * 100%) 100% no-repeat
+  --fill: color-mix(in srgb, var(--teal) 55%, var(--surface));
+  background: linear-gradient(var(--fill), var(--fill)) left / calc(var(--part) * 100%) 100% no-repeat
     color-mix(in srgb, var(--line) 50%, transparent);
 }
 .bar i {

@@ -61,13 +61,15 @@ watch(
     display: none;
   }
 }
+/* There a screen is one column that scrolls: what is kept takes no room in it. */
 @media (max-width: 700px) {
   .stack {
     flex: none;
     display: block;
   }
   .away {
-    display: none;
+    height: 0;
+    overflow: hidden;
   }
 }
 </style>

@@ -61,4 +61,9 @@ async function again() {
   background: var(--paper);
   border-bottom: 1px solid var(--line);
 }
+@media print {
+  .missing {
+    display: none;
+  }
+}
 </style>

@@ -124,12 +124,6 @@ td .plain {
   font-weight: 600;
 }
 .fix {
-  border: 1px solid var(--teal);
-  color: var(--teal);
-  background: none;
-  border-radius: 3px;
-  padding: 1px 8px;
-  margin-left: 6px;
-  cursor: pointer;
+  margin: 0 0 0 6px;
 }
 </style>
