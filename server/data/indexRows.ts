@@ -57,13 +57,6 @@ export function indexRows(db: Db) {
     via: db
       .prepare<[string], [id: number, via: number]>('SELECT id, via FROM phrase WHERE language = ? AND via != 0')
       .raw(),
-    languages: db.prepare<[], [language: string]>('SELECT DISTINCT language FROM phrase').raw(),
-    figures: db.prepare<[string], FigureColumns>(`SELECT ${FIGURE} WHERE region = ? AND counts = 1`).raw(),
-    volumes: db
-      .prepare<[string], [id: number, volume: number | null]>(
-        'SELECT phrase_id, volume FROM figure WHERE region = ? AND counts = 1',
-      )
-      .raw(),
     pages: db.prepare<[string], PageColumns>(`SELECT ${PAGE} WHERE g.region = ?`).raw(),
     /** The same of phrases whose ids follow one another, as new ones do. */
     phraseRange: db
@@ -76,6 +69,18 @@ export function indexRows(db: Db) {
         `SELECT ${FIGURE} WHERE phrase_id BETWEEN ? AND ? AND region = ? AND counts = 1`,
       )
       .raw(),
+    volumeRange: db
+      .prepare<[number, number, string], [id: number, volume: number | null]>(
+        'SELECT phrase_id, volume FROM figure WHERE phrase_id BETWEEN ? AND ? AND region = ? AND counts = 1',
+      )
+      .raw(),
+    /** How many figures there are of phrases whose ids follow one another, by region. */
+    countRange: db
+      .prepare<[number, number], [region: string, figures: number]>(
+        'SELECT region, count(*) FROM figure WHERE phrase_id BETWEEN ? AND ? AND counts = 1 GROUP BY region',
+      )
+      .raw(),
+    lastId: db.prepare<[], number>('SELECT coalesce(max(id), 0) FROM phrase').pluck(),
     pageRange: db
       .prepare<[number, number, string], PageColumns>(
         `SELECT ${PAGE} WHERE g.phrase_id BETWEEN ? AND ? AND g.region = ?`,

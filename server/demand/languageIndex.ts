@@ -23,12 +23,15 @@ interface KeptMeta {
   numbered: boolean
   words: string[]
 }
-/** An index as it was kept, and the phrases that changed since. */
+/** An index as it was kept. */
 export interface KeptIndex {
-  section: (name: string) => Section | null
-  changed: () => Iterable<number>
+  /** @returns a part, and the phrases that changed since; `null` where it is not kept. */
+  read: (name: string) => { section: Section; changed: Iterable<number> } | null
 }
-const regionName = (language: string, key: string) => `${language}/${key}`
+/** The part of a region. */
+export const regionName = (language: string, key: string) => `${language}/${key}`
+/** Figures read in one go. */
+const FIGURES = 2000
 /** The place among the texts of a phrase that has none yet: behind all others. */
 const LATE = 0xfffffffe
 
@@ -66,10 +69,10 @@ export class LanguageIndex {
     /** What was kept of it; read from the tables where there is nothing. */
     private readonly kept: KeptIndex | null = null,
   ) {
-    const section = kept?.section(language) ?? null
-    if (section && kept) {
-      this.postings = this.restore(section)
-      for (const id of kept.changed()) {
+    const own = kept?.read(language)
+    if (own) {
+      this.postings = this.restore(own.section)
+      for (const id of own.changed) {
         const row = rows.phrase.get(id)
         if (row?.[0] === language) this.refresh(id, row[1], row[2])
       }
@@ -102,11 +105,18 @@ export class LanguageIndex {
       meta: { size, lastId, base, numbered, words } satisfies KeptMeta,
       columns: { ...postings, ...Object.fromEntries(KEPT.map(name => [name, this[name]])) },
     }
-    const regions = [...this.regions].map(([key, region]) => ({
-      ...region.section(size),
-      name: regionName(this.language, key),
-    }))
-    return [own, ...regions]
+    return [own, ...[...this.regions].map(([key, region]) => this.regionSection(key, region))]
+  }
+
+  private regionSection(key: string, region: RegionColumns): Section {
+    const { meta, columns } = region.section(this.size)
+    return { name: regionName(this.language, key), meta: { figures: meta, base: this.base }, columns }
+  }
+  private restoreRegion(columns: RegionColumns, section: Section): void {
+    const { figures, base } = section.meta as { figures: unknown; base: number }
+    columns.restore({ ...section, meta: figures }, this.size)
+    // Texts found their places since: among phrases searched alike the order is another.
+    if (base !== this.base) columns.forget('last')
   }
 
   get size(): number {
@@ -128,6 +138,7 @@ export class LanguageIndex {
   numberOf(id: number): number {
     return (this.numbers[id] ?? 0) - 1
   }
+  private readonly numbersOf = (id: number) => this.numberOf(id)
 
   private add(id: number, text: string, at: number): number {
     const n = this.postings.add(text)
@@ -189,7 +200,7 @@ export class LanguageIndex {
     }
     for (const region of this.regions.values()) {
       region.grow(this.size)
-      region.refreshRange(this.rows, first, last, id => this.numberOf(id))
+      region.refreshRange(this.rows, first, last, this.numbersOf)
     }
   }
 
@@ -216,23 +227,35 @@ export class LanguageIndex {
     let columns = this.regions.get(key)
     if (!columns) {
       columns = new RegionColumns(code, this.weights, volumesAlone)
-      const section = this.kept?.section(regionName(this.language, key)) ?? null
-      if (section && this.kept) {
-        columns.restore(section, this.size)
-        columns.loadPages(this.rows, id => this.numberOf(id))
-        for (const id of this.kept.changed()) {
-          const n = this.numberOf(id)
-          if (n >= 0) columns.refresh(this.rows, id, n)
-        }
-      } else {
-        columns.grow(this.size)
-        columns.load(this.rows, id => this.numberOf(id))
+      const own = this.kept?.read(regionName(this.language, key))
+      if (own) this.restoreRegion(columns, own.section)
+      else for (const step of this.readFigures(columns)) void step
+      columns.loadPages(this.rows, this.numbersOf)
+      for (const id of own?.changed ?? []) {
+        const n = this.numberOf(id)
+        if (n >= 0) columns.refresh(this.rows, id, n)
       }
     }
     columns.grow(this.size)
     // What is told of everywhere stands beside every region.
     keepLast(this.regions, key, columns, REGIONS, each => each === '' || each === ' volumes')
     return columns
+  }
+
+  /** Reads a region's figures from the tables, in steps. */
+  private *readFigures(columns: RegionColumns): Generator<undefined, void> {
+    columns.grow(this.size)
+    for (let id = 1; id <= this.lastId; id += FIGURES) {
+      columns.takeFigures(this.rows, id, id + FIGURES - 1, this.numbersOf)
+      yield
+    }
+  }
+
+  /** A region's part to save, read from the tables in steps. It is not held then, and its cap is not worked out. */
+  *regionToKeep(code: string): Generator<undefined, Section> {
+    const columns = new RegionColumns(code, this.weights)
+    yield* this.readFigures(columns)
+    return this.regionSection(code, columns)
   }
 
   /** What a phrase's wording asks for, `null` for nothing, `undefined` while that is not told. */

@@ -73,6 +73,10 @@ export class PhraseIndex {
   get size(): number {
     return [...this.languages.values()].reduce((sum, { size }) => sum + size, 0)
   }
+  /** The languages in memory. */
+  held(): LanguageIndex[] {
+    return [...this.languages.values()]
+  }
   /** The parts to save: views of its arrays, valid until something changes or is asked. */
   sections(): Section[] {
     return [...this.languages.values()].flatMap(index => index.sections())

@@ -130,14 +130,17 @@ export class RegionColumns {
     this.intent = more(this.intent, NO_INTENT)
   }
 
-  /** Takes every figure of the region. */
-  load(rows: IndexRows, numberOf: (id: number) => number): void {
+  /** Takes the figures of phrases whose ids follow one another. @returns the numbers of those that have some. */
+  takeFigures(rows: IndexRows, first: number, last: number, numberOf: (id: number) => number): number[] {
     if (this.volumesAlone) {
-      for (const [id, volume] of rows.volumes.iterate(this.region)) this.takeVolume(numberOf(id), volume)
-      return
+      for (const [id, volume] of rows.volumeRange.all(first, last, this.region)) this.takeVolume(numberOf(id), volume)
+      return []
     }
-    for (const row of rows.figures.iterate(this.region)) this.takeFigure(numberOf(row[0]), row)
-    this.loadPages(rows, numberOf)
+    return rows.figureRange.all(first, last, this.region).map(row => {
+      const n = numberOf(row[0])
+      this.takeFigure(n, row)
+      return n
+    })
   }
 
   /** Takes every page that stands for a phrase of the region. */
@@ -185,20 +188,16 @@ export class RegionColumns {
 
   /** Reads again the figures of phrases whose ids follow one another. */
   refreshRange(rows: IndexRows, first: number, last: number, numberOf: (id: number) => number): void {
-    const touched: number[] = []
-    for (const row of rows.figureRange.all(first, last, this.region)) {
-      const n = numberOf(row[0])
-      this.takeFigure(n, row)
-      touched.push(n)
-    }
+    const touched = this.takeFigures(rows, first, last, numberOf)
     if (this.volumesAlone) return
     for (const row of rows.pageRange.all(first, last, this.region)) {
       const n = numberOf(row[0])
       this.takePage(n, row)
       touched.push(n)
     }
+    // Orders by what is known of everywhere change by figures of other regions, too.
+    for (let id = first; id <= last; id++) if (numberOf(id) >= 0) this.touch(numberOf(id))
     for (const n of touched) {
-      this.touch(n)
       if (!this.worthDue) this.workOut(n)
       if (!this.channelDue) this.workOutChannel(n)
     }

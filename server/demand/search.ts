@@ -30,8 +30,8 @@ export interface PhraseSearch {
 
 /** After so long without a change or a question the index is kept beside the database. */
 const QUIET = 15_000
-/** Fewer phrases are read from the tables faster than anybody notices. */
-const LEAST_KEPT = 50_000
+/** Fewer phrases, or figures of a region, are read from the tables faster than anybody notices. */
+export const LEAST_KEPT = 50_000
 
 /**
  * Starts the index over a user's file.
@@ -45,7 +45,7 @@ export function startSearch(
   { quiet = QUIET, least = LEAST_KEPT } = {},
 ): PhraseSearch {
   const thread = restartingThread<IndexThread>('The index of phrases', entry, {
-    workerData: { file, snapshot: join(dirname(file), SNAPSHOT) },
+    workerData: { file, snapshot: join(dirname(file), SNAPSHOT), least },
     resourceLimits: { maxOldGenerationSizeMb: 2048, maxYoungGenerationSizeMb: 16 },
   })
   // Changes are gathered for a moment: an assessment of three hundred phrases is one message, not three hundred.
@@ -77,7 +77,7 @@ export function startSearch(
     }, quiet).unref()
   }
   async function keep(): Promise<void> {
-    if (!thread.running() || !(await thread.ask(remote => remote.isToKeep(least)))) return
+    if (!thread.running() || !(await thread.ask(remote => remote.isToKeep()))) return
     const mark = uuid()
     const begun = snapshots.begin()
     noted = 0

@@ -5,7 +5,7 @@ import { crc32 } from 'node:zlib'
 import { z } from 'zod'
 
 /** Raised whenever what is kept, or how, changes: another one is not read. */
-const FORMAT = 1
+const FORMAT = 2
 const TYPES = { Uint8Array, Uint16Array, Uint32Array, Float32Array, Float64Array } as const
 export type Column = InstanceType<(typeof TYPES)[keyof typeof TYPES]>
 
@@ -24,7 +24,7 @@ const headerSchema = z.object({
     z.object({
       name: z.string(),
       meta: z.unknown(),
-      /** From where the sections begin. */
+      /** In the file. */
       at: z.number().int(),
       bytes: z.number().int(),
       crc: z.number().int(),
@@ -45,67 +45,62 @@ const ALIGNED = 8
 const aligned = (bytes: number) => Math.ceil(bytes / ALIGNED) * ALIGNED
 /** Bytes that are worked on between two turns of others. */
 const STEP = 8 << 20
-/** The file begins with the length of its header and a checksum of it. */
-const PROLOGUE = 8
+/** The file begins with where its header stands, how long it is and a checksum of it; parts stand in between. */
+const PROLOGUE = 16
 const LONGEST_HEADER = 64 << 20
 
 const bytesOf = ({ buffer, byteOffset, byteLength }: Column) => new Uint8Array(buffer, byteOffset, byteLength)
-const turn = () => new Promise<void>(resolve => setImmediate(resolve))
 
 /**
  * Writes parts of an index beside the database, under another name first: it is there whole, or as it was.
- * @param mark what the file is known by. @param given says, between steps, whether to give it up: what is written may
- * have changed meanwhile.
+ * @param mark what the file is known by. @param sections each is written before the next one is asked for. @param given
+ * says, between steps, whether to give it up: what is written may have changed meanwhile.
  * @returns whether it is written.
  */
 export async function writeSnapshot(
   path: string,
   mark: string,
-  sections: readonly Section[],
+  sections: Iterable<Section> | AsyncIterable<Section>,
   given: () => boolean,
 ): Promise<boolean> {
   const header: Header = { format: FORMAT, mark, sections: [] }
-  let at = 0
-  for (const { name, meta, columns } of sections) {
-    let [crc, bytes] = [0, 0]
-    for (const column of Object.values(columns)) {
-      const raw = bytesOf(column)
-      for (let from = 0; from < raw.length; from += STEP) {
-        crc = crc32(raw.subarray(from, from + STEP), crc)
-        await turn()
-        if (given()) return false
-      }
-      bytes += aligned(raw.length)
-    }
-    const told = Object.entries(columns).map(([column, { constructor, length }]) => ({
-      ...{ name: column, type: constructor.name as keyof typeof TYPES, length },
-    }))
-    header.sections.push({ name, meta, at, bytes, crc, columns: told })
-    at += bytes
-  }
-  const json = Buffer.from(JSON.stringify(header))
-  const prologue = Buffer.alloc(PROLOGUE)
-  prologue.writeUInt32LE(json.length, 0)
-  prologue.writeUInt32LE(crc32(json), 4)
   const part = `${path}.part`
-  let file: FileHandle | undefined
-  try {
-    file = await open(part, 'w')
-    let end = 0
-    const write = async (raw: Uint8Array) => {
-      for (let from = 0; from < raw.length; from += STEP) {
-        const { bytesWritten } = await file!.write(raw.subarray(from, from + STEP))
-        if (bytesWritten < Math.min(STEP, raw.length - from)) throw new Error('The disk took only a part of it.')
-        if (given()) return false
-      }
-      end += raw.length
-      return true
+  let file: FileHandle | undefined = await open(part, 'w')
+  let end = PROLOGUE
+  /** @returns the checksum of what it wrote, going on from another one; `null` when it is given up. */
+  async function write(raw: Uint8Array, before = 0): Promise<number | null> {
+    let crc = before
+    for (let from = 0; from < raw.length; from += STEP) {
+      const step = raw.subarray(from, from + STEP)
+      crc = crc32(step, crc)
+      const { bytesWritten } = await file!.write(step, 0, step.length, end)
+      if (bytesWritten < step.length) throw new Error('The disk took only a part of it.')
+      end += step.length
+      if (given()) return null
     }
-    const padded = async () => write(new Uint8Array(aligned(end) - end))
-    if (!(await write(prologue)) || !(await write(json)) || !(await padded())) return false
-    for (const { columns } of sections)
-      for (const column of Object.values(columns))
-        if (!(await write(bytesOf(column))) || !(await padded())) return false
+    end = aligned(end)
+    return crc
+  }
+  try {
+    for await (const { name, meta, columns } of sections) {
+      const at = end
+      let crc: number | null = 0
+      for (const column of Object.values(columns)) {
+        crc = await write(bytesOf(column), crc)
+        if (crc === null) return false
+      }
+      const told = Object.entries(columns).map(([column, { constructor, length }]) => ({
+        ...{ name: column, type: constructor.name as keyof typeof TYPES, length },
+      }))
+      header.sections.push({ name, meta, at, bytes: end - at, crc, columns: told })
+    }
+    const json = Buffer.from(JSON.stringify(header))
+    const prologue = new DataView(new ArrayBuffer(PROLOGUE))
+    prologue.setFloat64(0, end, true)
+    prologue.setUint32(8, json.length, true)
+    prologue.setUint32(12, crc32(json), true)
+    if ((await write(json)) === null) return false
+    await file.write(prologue, 0, PROLOGUE, 0)
     await file.sync()
     await file.close()
     file = undefined
@@ -164,10 +159,10 @@ export function openSnapshot(path: string, mark: string): SnapshotReader | null 
     return null
   }
   return {
-    names: header.known.sections.map(({ name }) => name),
+    names: header.sections.map(({ name }) => name),
     section(name) {
-      const found = header.known.sections.find(each => each.name === name)
-      const raw = found && read(header.end + found.at, found.bytes)
+      const found = header.sections.find(each => each.name === name)
+      const raw = found && read(found.at, found.bytes)
       if (!found || !raw) return null
       let [crc, at] = [0, 0]
       const columns: Record<string, Column> = {}
@@ -186,14 +181,14 @@ export function openSnapshot(path: string, mark: string): SnapshotReader | null 
   }
 }
 
-function headerIn(read: (from: number, bytes: number) => Uint8Array | null, mark: string) {
+function headerIn(read: (from: number, bytes: number) => Uint8Array | null, mark: string): Header | null {
   const prologue = read(0, PROLOGUE)
   if (!prologue) return null
   const numbers = new DataView(prologue.buffer)
-  const length = numbers.getUint32(0, true)
-  if (length > LONGEST_HEADER) return null
-  const json = read(PROLOGUE, length)
-  if (!json || crc32(json) !== numbers.getUint32(4, true)) return null
+  const [at, length] = [numbers.getFloat64(0, true), numbers.getUint32(8, true)]
+  if (!Number.isSafeInteger(at) || at < PROLOGUE || length > LONGEST_HEADER) return null
+  const json = read(at, length)
+  if (!json || crc32(json) !== numbers.getUint32(12, true)) return null
   const known = headerSchema.safeParse(JSON.parse(Buffer.from(json).toString()))
-  return known.success && known.data.mark === mark ? { known: known.data, end: aligned(PROLOGUE + length) } : null
+  return known.success && known.data.mark === mark ? known.data : null
 }

@@ -4,22 +4,24 @@ import * as Comlink from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
 import { parentPort, workerData } from 'node:worker_threads'
 import { fitViews, type ViewsModel } from '../../core/rivals/upsets'
+import { indexRows } from '../data/indexRows'
 import { phraseStore } from '../data/phrases'
 import { videoStore } from '../data/videos'
 import { KeptSnapshot } from '../demand/keptSnapshot'
+import { IndexKeeping } from '../demand/indexKeeping'
 import { PhraseIndex } from '../demand/phraseIndex'
 import { answerPhrases, type RowsQuestion } from '../demand/rows'
-import { writeSnapshot } from '../demand/snapshotFile'
 
 /**
  * The index of phrases in a thread of its own, over a connection that only reads. What a person changed is taken in
  * before the next question; what a long import changed is taken in between questions, and none waits for all of it.
  */
-const { file, snapshot } = workerData as { file: string; snapshot: string }
+const { file, snapshot, least } = workerData as { file: string; snapshot: string; least: number }
 const db = new Database(file, { readonly: true })
 db.pragma('cache_size = -6000')
 const kept = new KeptSnapshot(db, snapshot)
 const index = new PhraseIndex(db, undefined, kept)
+const keeping = new IndexKeeping(index, indexRows(db), kept, snapshot, least)
 const phrases = phraseStore(db)
 
 /**
@@ -38,11 +40,8 @@ function prepare(): void {
 
 /** Counts what changes the index or reads it: what is being written stays as it is in between alone. */
 let work = 0
-/** Whether anything is not as it was kept. */
-let behind = kept.isBehind
 function change(ids: Int32Array): void {
   work++
-  behind = true
   kept.note(ids)
   index.changed(ids)
 }
@@ -78,15 +77,15 @@ const thread = {
   },
   changed(ids: Int32Array): void {
     if (ids.length >= MANY) {
+      keeping.manyChanged()
       if (backlog.push(ids) === 1) setImmediate(takeIn)
       return
     }
     change(ids)
     wake()
   },
-  /** Whether the index is worth keeping, and something of it is not kept. @param least phrases. */
-  isToKeep: (least: number): boolean =>
-    index.size >= least && (behind || index.sections().some(({ name }) => !kept.holds(name))),
+  /** Whether something of the index is worth keeping and not kept. */
+  isToKeep: (): Promise<boolean> => keeping.isDue(),
   /**
    * Writes the index beside the database. It gives way to whoever asks or changes something meanwhile.
    * @param mark what the file is known by. @returns whether it is written.
@@ -94,11 +93,7 @@ const thread = {
   async keep(mark: string): Promise<boolean> {
     if (backlog.length) return false
     const began = work
-    const sections = index.sections()
-    if (!(await writeSnapshot(snapshot, mark, sections, () => work !== began))) return false
-    behind = false
-    kept.nowHolds(sections.map(({ name }) => name))
-    return true
+    return keeping.keep(mark, () => work !== began)
   },
   /** Answers once nothing is left to be taken in. */
   async settled(): Promise<void> {

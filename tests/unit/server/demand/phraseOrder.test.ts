@@ -121,3 +121,25 @@ test('the first of many are found wherever they stand in the order', () => {
     [62_489, 62_490].map(i => `high bike ${i}`),
   )
 })
+
+test('searches of everywhere that an import brings change the order by them in every region', () => {
+  const given = setUp()
+  const everywhere = (n: number, volume: (i: number) => number) =>
+    Array.from({ length: n }, (_, i) => figure(`bike ${i}`, volume(i), { region: '' }))
+  given.phrases.save(
+    everywhere(2500, i => i),
+    'en',
+    service,
+    1,
+  )
+  given.phrases.save([figure('bike 7', 5)], 'en', service, 1)
+  const first = () => texts(ask(given, { sort: 'volumeAll:desc', limit: 2 }))
+  expect(first()).toEqual(['bike 2499', 'bike 2498'])
+  given.phrases.save(
+    everywhere(40, i => 9000 - i),
+    'en',
+    service,
+    2,
+  )
+  expect(first()).toEqual(['bike 0', 'bike 1'])
+})
