@@ -8,10 +8,10 @@ export default defineNuxtConfig({
   modules: ['@pinia/nuxt'],
   imports: { scan: true },
   components: [{ path: '~/components', pathPrefix: true }],
-  // Another area's code is fetched when its link is pointed at: at the start it would be in the way of the first
-  // screen.
+  // Another area's code is fetched when somebody is about to follow its link, by a plugin: at the start it would be in
+  // the way of the first screen, and where links are passed by in the way of the next key.
   experimental: {
-    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+    defaults: { nuxtLink: { prefetch: false } },
     // For pages made on the server, which there are none of.
     renderJsonPayloads: false,
     payloadExtraction: false,

@@ -1,9 +1,6 @@
 <script setup lang="ts">
 import { mdiEyeOutline, mdiMagnifyScan, mdiStop } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { dayName } from '../../core/ranks/standing'
-import { phraseKey } from '../../core/text/words'
-import { goTo } from '~/composables/address'
 import { counted } from '~/composables/figures'
 import { RANK_KINDS, RANK_PARTS, RANK_VIEWS, type RankView } from '~/composables/ranksViews'
 import { useBrief } from '~/stores/brief'
@@ -81,13 +78,6 @@ const choices = computed(() => {
     ? [{ value: ranks.video, title: ranks.video }, ...found]
     : found
 })
-const typed = ref('')
-function lookTyped() {
-  const phrase = phraseKey(typed.value)
-  if (!phrase) return
-  typed.value = ''
-  void ranks.look([phrase])
-}
 /** The phrases whose curves are drawn: the one in the address, else those that bring most. */
 const shown = computed(() => String(route.query.phrase ?? ''))
 watch(
@@ -97,21 +87,6 @@ watch(
     around.rival = typeof rival === 'string' ? rival : ''
   },
   { immediate: true },
-)
-/** The result page of a day, as it was; web search keeps none to be opened. */
-function openDay(phrase: string, day: number) {
-  if (ranks.kind === 'site')
-    void goTo({ path: '/rivals', query: { phrase, region: ranks.region ?? '', day: dayName(day) } })
-}
-/** A rival to be passed is looked up along with mine from then on. */
-function chooseRival(id: string) {
-  void address({ rival: id || undefined }, true)
-  if (id) void watches.addRival(id, shown.value)
-}
-const explained = computed(() =>
-  ranks.kind === 'web'
-    ? 'What a rank in web search brings is not known: the searches are those of the video site.'
-    : 'What it brings: searches a month × the share of them that look at its rank (shares in the Library).',
 )
 </script>
 
@@ -194,67 +169,30 @@ const explained = computed(() =>
         >
       </template>
     </div>
-    <LazyRanksPoints v-if="view === 'told' && part === 'points'" />
-    <LazyRanksForecasts v-else-if="view === 'told'" />
-    <LazyRanksLeadingOn v-else-if="view === 'channel' && part === 'leads'" />
-    <LazyRanksEarned v-else-if="view === 'channel' && part === 'earned'" />
-    <LazyRanksChannel v-else-if="view === 'channel'" />
-    <LazyRanksMend v-else-if="view === 'mend'" />
-    <LazyRanksFilmingPlan v-else-if="view === 'open' && part === 'plan'" />
-    <LazyRanksTogether v-else-if="view === 'open' && part === 'together'" />
-    <LazyRanksOpenPhrases v-else-if="view === 'open'" />
-    <LazyRanksTrials v-else-if="view === 'many' && part === 'trial'" />
-    <LazyRanksEditMany v-else-if="view === 'many'" />
-    <ShellFailed v-else-if="ranks.problem" :problem="ranks.problem" @again="ranks.load()" />
-    <div v-else-if="ranks.videos && !ranks.video" class="sheet state" data-test="ranks-empty">
-      <h2>No video to look up yet</h2>
-      <ShellChooseChannel />
-    </div>
-    <LazyRanksViews v-else-if="view === 'views' && ranks.video" />
-    <v-skeleton-loader v-else-if="!ranks.rows" type="table-row@4" class="sheet" />
-    <template v-else>
-      <div class="sheet over">
-        <RanksCurve class="curve" :lines="ranks.lines" :shown="shown" :surroundings="around.known" @day="openDay" />
-        <RanksEvents
-          class="events"
-          :known="around.known"
-          :problem="around.problem"
-          :phrase="shown"
-          :rival="around.rival"
-          :page="
-            shown && ranks.kind === 'site'
-              ? { path: '/rivals', query: { phrase: shown, region: ranks.region ?? '' } }
-              : null
-          "
-          @rival="chooseRival"
-          @again="around.load()"
-        />
-      </div>
-      <RanksTable
-        class="sheet table"
-        :lines="ranks.lines"
-        :shown="shown"
-        :watched="watches.here"
-        @show="address({ phrase: $event || undefined, rival: undefined }, true)"
-      />
-      <form class="more" @submit.prevent="lookTyped">
-        <v-text-field
-          v-model="typed"
-          label="Look up another phrase"
-          density="compact"
-          maxlength="200"
-          hide-details
-          class="phrase"
-          data-test="rank-phrase"
-        />
-        <p v-if="ranks.missed.length" role="alert" class="small" data-test="rank-missed">
-          Not looked up: {{ ranks.missed.map(({ phrase, message }) => `“${phrase}”. ${message}`).join(' ') }}
-        </p>
-        <p v-else class="small muted">
-          {{ explained }}
-        </p>
-      </form>
-    </template>
+    <!-- A year of ranks takes long to draw. -->
+    <ShellKept :seen="view === 'ranks'">
+      <RanksChosen>
+        <v-skeleton-loader v-if="!ranks.rows" type="table-row@4" class="sheet" />
+        <RanksVideo v-else :shown="shown" />
+      </RanksChosen>
+      <template #others>
+        <LazyRanksPoints v-if="view === 'told' && part === 'points'" />
+        <LazyRanksForecasts v-else-if="view === 'told'" />
+        <LazyRanksLeadingOn v-else-if="view === 'channel' && part === 'leads'" />
+        <LazyRanksEarned v-else-if="view === 'channel' && part === 'earned'" />
+        <LazyRanksChannel v-else-if="view === 'channel'" />
+        <LazyRanksMend v-else-if="view === 'mend'" />
+        <LazyRanksFilmingPlan v-else-if="view === 'open' && part === 'plan'" />
+        <LazyRanksTogether v-else-if="view === 'open' && part === 'together'" />
+        <LazyRanksOpenPhrases v-else-if="view === 'open'" />
+        <LazyRanksTrials v-else-if="view === 'many' && part === 'trial'" />
+        <LazyRanksEditMany v-else-if="view === 'many'" />
+        <RanksChosen v-else>
+          <LazyRanksViews v-if="ranks.video" />
+          <v-skeleton-loader v-else type="image, table-row@3" class="sheet" />
+        </RanksChosen>
+      </template>
+    </ShellKept>
     <RanksWatch v-model="watchOpen" />
   </div>
 </template>
@@ -272,38 +210,5 @@ const explained = computed(() =>
 }
 .region {
   flex: 0 0 170px;
-}
-.over {
-  flex: 0 0 auto;
-  display: flex;
-  flex-wrap: wrap;
-}
-.curve {
-  flex: 3 1 420px;
-  min-width: 0;
-  height: 250px;
-}
-.events {
-  flex: 1 1 250px;
-  max-height: 250px;
-}
-.table {
-  flex: 1;
-  min-height: 180px;
-}
-.more {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 6px 16px;
-}
-.phrase {
-  flex: 0 1 300px;
-}
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
 }
 </style>

@@ -1,3 +1,5 @@
+import { readFileSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { expect, test } from './app'
 
@@ -106,4 +108,12 @@ test('what every screen begins with and could not be loaded is said, and asked f
   await missing.getByRole('button').click()
   await expect(missing).toHaveCount(0)
   await expect(rows(page).first()).toBeVisible()
+})
+
+test('no style sheet that comes later has layers, by which all of the page would be laid out anew', () => {
+  const folder = join(process.cwd(), '.output/public/_nuxt')
+  const layered = readdirSync(folder).filter(
+    name => name.endsWith('.css') && readFileSync(join(folder, name), 'utf8').includes('@layer'),
+  )
+  expect(layered).toEqual([expect.stringMatching(/^entry\./u)])
 })

@@ -28,7 +28,7 @@ watch(
 <template>
   <div class="stack">
     <div class="kept" :class="{ away: !seen }" :inert="!seen"><slot v-if="made" /></div>
-    <slot v-if="!seen" name="others" />
+    <div v-if="!seen" class="others"><slot name="others" /></div>
   </div>
 </template>
 
@@ -41,14 +41,18 @@ watch(
   display: grid;
   grid-template: minmax(0, 1fr) / minmax(0, 1fr);
 }
-.stack > :deep(*) {
+.kept,
+.others {
   grid-area: 1 / 1;
   min-width: 0;
   min-height: 0;
-}
-.kept {
   display: flex;
   flex-direction: column;
+}
+.stack,
+.kept,
+.others {
+  gap: inherit;
 }
 .away {
   content-visibility: hidden;
@@ -66,6 +70,11 @@ watch(
   .stack {
     flex: none;
     display: block;
+  }
+  .kept > :deep(*),
+  .others > :deep(*) {
+    flex: none;
+    max-width: 100%;
   }
   .away {
     height: 0;
