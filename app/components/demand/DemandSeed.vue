@@ -26,6 +26,9 @@ watch(
   },
 )
 
+/** Milliseconds without a key, after which suggestions are asked for: a letter never waits for their list. */
+const PAUSE = 200
+
 /** Someone stands on a suggestion with the arrow keys: what comes late must not put another one under Enter. */
 const isChoosing = () => document.activeElement?.closest('[role=option]') != null
 
@@ -42,7 +45,7 @@ const suggest = useDebounceFn(async (prefix: string) => {
   // While typing, a suggestion that cannot be had is no matter; the look itself says what is missing.
   if (got && prefix === typed.value && prefix !== asked && !isChoosing())
     suggestions.value = got.suggestions.map(each => ({ ...each, phrase: before + each.phrase }))
-}, 120)
+}, PAUSE)
 
 function onType(text: string) {
   typed.value = text ?? ''
