@@ -110,6 +110,29 @@ test('what every screen begins with and could not be loaded is said, and asked f
   await expect(rows(page).first()).toBeVisible()
 })
 
+test('a screen’s code is fetched while its link is stayed on, not when it is passed by', async ({ page }) => {
+  await page.goto(PATH)
+  await expect(rows(page).first()).toBeVisible()
+  await page.clock.install()
+  await page.clock.pauseAt(Date.now() + 60_000)
+  const styles = (name: string) => page.locator(`link[rel=stylesheet][href*="/_nuxt/${name}."]`)
+  const link = (name: string) => page.getByRole('navigation', { name: 'Areas' }).getByRole('link', { name })
+  await link('Rivals').focus()
+  await page.clock.runFor(200)
+  await page.keyboard.press('Tab')
+  await expect(link('Desk')).toBeFocused()
+  await page.clock.runFor(200)
+  await page.keyboard.press('Tab')
+  await expect(link('Release')).toBeFocused()
+  await page.clock.runFor(400)
+  await expect(styles('release')).toHaveCount(1)
+  await expect(styles('rivals')).toHaveCount(0)
+  await expect(styles('desk')).toHaveCount(0)
+  await link('Rivals').hover()
+  await page.clock.runFor(100)
+  await expect(styles('rivals')).toHaveCount(1)
+})
+
 test('no style sheet that comes later has layers, by which all of the page would be laid out anew', () => {
   const folder = join(process.cwd(), '.output/public/_nuxt')
   const layered = readdirSync(folder).filter(
