@@ -28,6 +28,8 @@ function* unless<Result>(
 export class IndexKeeping {
   /** Regions with many figures; `null` while they are not counted. */
   private large: string[] | null = null
+  /** Imports so far: what was counted while one came may lack its regions. */
+  private imports = 0
 
   /** @param path of the file. @param least phrases, and figures of a region, that are worth being kept. */
   constructor(
@@ -41,13 +43,14 @@ export class IndexKeeping {
   /** An import may have brought figures of other regions. */
   manyChanged(): void {
     this.large = null
+    this.imports++
   }
 
   /** Whether something of the index is worth keeping and is not kept as it stands. */
   async isDue(): Promise<boolean> {
     if (this.index.size < this.least) return false
     if (this.kept.isBehind) return true
-    this.large ??= await inTurns(this.countLarge())
+    await this.countLarge()
     const wanted = [...this.index.sections().map(({ name }) => name), ...this.ahead().map(({ name }) => name)]
     return wanted.some(name => !this.kept.holds(name))
   }
@@ -58,14 +61,18 @@ export class IndexKeeping {
    * @returns whether it is written.
    */
   async keep(mark: string, given: () => boolean): Promise<boolean> {
-    this.kept.begin()
-    this.large ??= await inTurns(this.countLarge())
-    if (given() || !(await writeSnapshot(this.path, mark, this.parts(given), given))) return false
-    this.kept.moveOn(mark)
-    return true
+    await this.countLarge()
+    return this.kept.moveOn(mark, async () => !given() && writeSnapshot(this.path, mark, this.parts(given), given))
   }
 
-  private *countLarge(): Generator<undefined, string[]> {
+  private async countLarge(): Promise<void> {
+    while (!this.large) {
+      const before = this.imports
+      const found = await inTurns(this.largeRegions())
+      if (before === this.imports) this.large = found
+    }
+  }
+  private *largeRegions(): Generator<undefined, string[]> {
     const figures = new Map<string, number>()
     const last = this.rows.lastId.get() ?? 0
     for (let id = 1; id <= last; id += COUNTED) {

@@ -34,16 +34,21 @@ export class KeptSnapshot implements KeptIndex {
   /** Whether a part of the index is kept. */
   holds = (name: string): boolean => this.reader?.names.includes(name) ?? false
 
-  /** Another file is being written. */
-  begin(): void {
-    this.sinceBegun = new Set()
-  }
-  /** The other file is there. @param mark its own. */
-  moveOn(mark: string): void {
+  /**
+   * Has another file written, and goes on with that.
+   * @param mark the other file's. @param write says whether it is written.
+   */
+  async moveOn(mark: string, write: () => Promise<boolean>): Promise<boolean> {
+    const sinceBegun = (this.sinceBegun = new Set<number>())
+    try {
+      if (!(await write())) return false
+    } finally {
+      this.sinceBegun = null
+    }
     this.reader?.close()
     this.reader = openSnapshot(this.path, mark)
-    this.since = this.sinceBegun ?? new Set()
-    this.sinceBegun = null
+    this.since = sinceBegun
+    return true
   }
 
   note(ids: Iterable<number>): void {

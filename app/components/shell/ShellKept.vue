@@ -64,6 +64,14 @@ watch(
   .away {
     display: none;
   }
+  /* As what stands on a screen itself. */
+  .kept > :deep(*),
+  .others > :deep(*) {
+    height: auto !important;
+    max-height: none !important;
+    min-height: 0 !important;
+    overflow: visible !important;
+  }
 }
 /* There a screen is one column that scrolls: what is kept takes no room in it. */
 @media (max-width: 700px) {
