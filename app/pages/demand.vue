@@ -277,11 +277,6 @@ const exclude = (words: string) => filter({ exclude: [query.value.exclude, words
   flex: 0 0 190px;
 }
 .state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  align-content: start;
   flex: 1;
 }
 .grow {

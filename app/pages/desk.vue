@@ -286,10 +286,4 @@ function restore(field: BriefField, value: unknown) {
   grid-column: 1 / -1;
   padding: 4px 8px 6px;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
 </style>

@@ -106,10 +106,4 @@ const lists = new Intl.ListFormat('en', { type: 'conjunction' })
   display: grid;
   gap: 8px;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
 </style>

@@ -129,10 +129,4 @@ const account = computed(() => {
   align-items: baseline;
   gap: 10px;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
 </style>

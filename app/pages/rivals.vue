@@ -258,11 +258,6 @@ const read = (next: string) => set({ phrase: next, video: undefined, channel: un
   align-items: center;
 }
 .state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  align-content: start;
   flex: 1;
 }
 .link {

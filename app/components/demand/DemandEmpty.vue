@@ -43,11 +43,6 @@ const ideas = computed(() =>
 
 <style scoped>
 .state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  align-content: start;
   flex: 1;
 }
 </style>

@@ -252,11 +252,4 @@ const { isOverDropZone } = useDropZone(zone, {
   display: flex;
   justify-content: flex-end;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-  align-content: start;
-}
 </style>

@@ -14,12 +14,3 @@ const ranks = useRanks()
   </div>
   <slot v-else />
 </template>
-
-<style scoped>
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
-</style>

@@ -273,9 +273,5 @@ const print = () => {
 }
 .state {
   flex: 3 1 480px;
-  padding: 36px;
-  display: grid;
-  align-content: start;
-  gap: 12px;
 }
 </style>

@@ -182,9 +182,4 @@ const all = computed(() => films.value.reduce((sum, { views }) => sum + views, 0
   display: grid;
   padding: 3px 0;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-}
 </style>

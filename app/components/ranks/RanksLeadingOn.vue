@@ -126,9 +126,4 @@ ul {
 .figure {
   white-space: nowrap;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-}
 </style>

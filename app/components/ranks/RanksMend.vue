@@ -201,9 +201,4 @@ const LEADS = {
     max-height: 44vh;
   }
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-}
 </style>

@@ -185,9 +185,4 @@ async function start(each: OpenPhrase) {
   display: grid;
   padding: 3px 0;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-}
 </style>

@@ -122,9 +122,4 @@ li {
   gap: 8px;
   align-items: baseline;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-}
 </style>

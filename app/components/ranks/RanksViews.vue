@@ -164,10 +164,4 @@ const rate = (part: number) => (part < 0.1 ? `${(part * 100).toFixed(1)} %` : pe
   gap: 10px;
   align-content: start;
 }
-.state {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
 </style>

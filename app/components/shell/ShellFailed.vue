@@ -7,17 +7,8 @@ const emit = defineEmits<{ again: [] }>()
 </script>
 
 <template>
-  <div role="alert" class="sheet failed">
+  <div role="alert" class="sheet state">
     <p>{{ problem }}</p>
     <v-btn size="small" variant="outlined" :prepend-icon="mdiRefresh" @click="emit('again')">Try again</v-btn>
   </div>
 </template>
-
-<style scoped>
-.failed {
-  padding: 36px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
-</style>
